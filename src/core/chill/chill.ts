@@ -1,0 +1,115 @@
+import { equilibriumSetFraction } from '../matter/chocolate';
+import { WORKING_RULES } from '../matter/working-rules';
+import { PLACES, type Place } from '../record/casting';
+import { placeC, type ChillCoat, type ChillInput } from './chill-input';
+import { stay, type ChillVariation, type CoatStay, type SetTimes } from './set-coats';
+
+/** A time with its likely range, s. Infinity: does not happen there. */
+export interface LikelySeconds {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What a coat does in one place. */
+export interface PlaceChill {
+  readonly place: Place;
+  readonly touch: LikelySeconds;
+  readonly unmold: LikelySeconds;
+  readonly latest: LikelySeconds;
+  /** Share of the fat that can set there at all. */
+  readonly equilibrium: number;
+}
+
+/** What one coat does in its chosen place and in the others. */
+export interface CoatChill {
+  readonly chosen: PlaceChill;
+  readonly places: readonly PlaceChill[];
+  /** Surface temperature when it leaves its chosen place, °C. */
+  readonly surfaceC: number;
+}
+
+export interface ChillResult {
+  readonly coats: readonly CoatChill[];
+}
+
+const SAMPLE: readonly ChillVariation[] = [
+  { thickness: 0, placeK: 0, cooling: 1, workingK: 0 },
+  { thickness: -1, placeK: 0, cooling: 1, workingK: 0 },
+  { thickness: 1, placeK: 0, cooling: 1, workingK: 0 },
+  { thickness: 0, placeK: -WORKING_RULES.kitchenSpreadK, cooling: 1, workingK: 0 },
+  { thickness: 0, placeK: WORKING_RULES.kitchenSpreadK, cooling: 1, workingK: 0 },
+  { thickness: 0, placeK: 0, cooling: WORKING_RULES.coolingSpread, workingK: 0 },
+  { thickness: 0, placeK: 0, cooling: 1 / WORKING_RULES.coolingSpread, workingK: 0 },
+  { thickness: 0, placeK: 0, cooling: 1, workingK: -WORKING_RULES.kitchenSpreadK },
+  { thickness: 0, placeK: 0, cooling: 1, workingK: WORKING_RULES.kitchenSpreadK },
+];
+
+/**
+ * Minutes to touch-set, to unmold and to the latest sensible moment, for every coat in every place, with likely ranges.
+ *
+ * Nine runs of the slab a coat and place: nominal, and each of thickness, place, air and working temperature to either
+ * end; the range adds their effects as independent (root of the sum of squares). Each coat starts from the state
+ * its predecessors reach in their chosen places.
+ */
+export function chillCasting(input: ChillInput): ChillResult {
+  const runs = SAMPLE.map((variation) => chain(input, variation, () => PLACES));
+  const coats = input.coats.map((coat, index) => {
+    const places = PLACES.map((place, p) => placeChill(input, index, place, runs.map((run) => run[index][p].times)));
+    const chosen = PLACES.indexOf(coat.place);
+    return { chosen: places[chosen], places, surfaceC: runs[0][index][chosen].surfaceC };
+  });
+  return { coats };
+}
+
+/**
+ * The nominal run alone, in the chosen places alone: the same figures as `chillCasting` gives, without ranges.
+ * About a millisecond, for a first answer.
+ */
+export function chillNominal(input: ChillInput): ChillResult {
+  const stays = chain(input, SAMPLE[0], (coat) => [coat.place]);
+  return {
+    coats: input.coats.map((coat, index) => {
+      const chosen = placeChill(input, index, coat.place, [stays[index][0].times]);
+      return { chosen, places: [chosen], surfaceC: stays[index][0].surfaceC };
+    }),
+  };
+}
+
+/** All coats in some places for one variation; the state is carried along the chosen places. */
+function chain(input: ChillInput, variation: ChillVariation, placesOf: (coat: ChillCoat) => readonly Place[]): CoatStay[][] {
+  let before: CoatStay['after'] | undefined;
+  return input.coats.map((coat, index) => {
+    const until = index === input.coats.length - 1 ? 'unmold' : 'touch';
+    const places = placesOf(coat);
+    const stays = places.map((place) => stay(input, index, place, variation, before, until));
+    before = stays[places.indexOf(coat.place)].after;
+    return stays;
+  });
+}
+
+function placeChill(input: ChillInput, index: number, place: Place, times: readonly SetTimes[]): PlaceChill {
+  return {
+    place,
+    touch: likely(times.map((t) => t.touchSeconds)),
+    unmold: likely(times.map((t) => t.unmoldSeconds)),
+    latest: likely(times.map((t) => t.latestSeconds)),
+    equilibrium: equilibriumSetFraction(input.coats[index].kind, placeC(input.kitchen, place)),
+  };
+}
+
+/** Nominal value with independent deviations added; any run that never gets there opens the range upward. */
+function likely(values: readonly number[]): LikelySeconds {
+  const [value, ...others] = values;
+  if (!Number.isFinite(value)) return { value, low: Math.min(...values), high: Infinity };
+  let down = 0;
+  let up = 0;
+  for (let i = 0; i < others.length; i += 2) {
+    const a = others[i] - value;
+    const b = others[i + 1] - value;
+    down += Math.min(0, a, b) ** 2;
+    up += Math.max(0, a, b) ** 2;
+  }
+  return { value, low: Math.max(0, value - Math.sqrt(down)), high: value + Math.sqrt(up) };
+}
+

@@ -1,0 +1,186 @@
+import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
+import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
+import { MOLD_MATTER } from '../matter/mold-material';
+import { equilibriumSetFraction } from '../matter/chocolate';
+import { WORKING_RULES } from '../matter/working-rules';
+import type { Place } from '../record/casting';
+import { placeC, type ChillInput } from './chill-input';
+
+/** How far from nominal one run is. */
+export interface ChillVariation {
+  /** -1, 0 or 1: thin end, nominal or thick end of the coats' likely range. */
+  readonly thickness: -1 | 0 | 1;
+  /** Added to the temperature of every place, K. */
+  readonly placeK: number;
+  /** Factor on the heat transfer to the air. */
+  readonly cooling: number;
+  /** Added to the working temperature, K. */
+  readonly workingK: number;
+}
+
+/** When a coat is where it should be, seconds after it went into its place; Infinity: never there. */
+export interface SetTimes {
+  readonly touchSeconds: number;
+  readonly unmoldSeconds: number;
+  readonly latestSeconds: number;
+}
+
+/** State at the end of a stay, from which the next coat goes on. */
+interface SlabState {
+  readonly temperatureC: Float64Array;
+  readonly setFraction: Float64Array;
+}
+
+export interface CoatStay {
+  readonly times: SetTimes;
+  readonly after: SlabState;
+  /** Surface temperature at the end of the stay, °C. */
+  readonly surfaceC: number;
+}
+
+const MOLD_CELLS = 3;
+const COAT_CELLS = 3;
+const LONGEST_S = 3 * 3600;
+const MOST_STEP_S = 90;
+const WANTED_CHANGE_K = 0.7;
+const RIGID_LETS_GO_C = 12;
+
+/** Shares of setting that are waited for; see the model document. */
+export function touchShare(equilibrium: number): number {
+  return Math.min(0.7, 0.66 * equilibrium);
+}
+export function unmoldShare(equilibrium: number): number {
+  return Math.min(0.9, 0.92 * equilibrium);
+}
+
+/**
+ * Runs one coat's stay in a place: mold, coats before it and the new one, by the enthalpy slab.
+ *
+ * @param index which coat of the input
+ * @param before state of mold and earlier coats; undefined for the first coat
+ * @param stayUntil 'touch' for a stay up to the next coat, 'unmold' for the last one; ignored when the user overrules it
+ */
+export function stay(
+  input: ChillInput, index: number, place: Place, variation: ChillVariation, before: SlabState | undefined, stayUntil: 'touch' | 'unmold',
+): CoatStay {
+  const run = new StayRun(input, index, place, variation, before);
+  return run.run(stayUntil);
+}
+
+class StayRun {
+  private readonly slab: HeatSlab;
+  private readonly roomAir: SlabAir;
+  private readonly air: SlabAir;
+  private readonly firstCoat: number;
+  private readonly newCoat: number;
+  private readonly touchAt: number;
+  private readonly unmoldAt: number;
+  private readonly rigid: boolean;
+  private touch = Infinity;
+  private unmold = Infinity;
+  private latest = Infinity;
+  private snapshot: CoatStay['after'] | undefined;
+  private snapshotSurfaceC = 0;
+
+  constructor(private readonly input: ChillInput, private readonly index: number, place: Place, variation: ChillVariation, before: SlabState | undefined) {
+    const coat = input.coats[index];
+    const layers = slabLayers(input, index, variation);
+    this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
+    this.slab.addOutsideCapacity(WORKING_RULES.trayHeatCapacity);
+    if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
+    const inside = coat.wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
+    const airIn = (where: Place): SlabAir => {
+      const c = placeC(input.kitchen, where) + variation.placeK;
+      return { outsideC: c, insideC: c, outsideH: WORKING_RULES.airOutside[where] * variation.cooling, insideH: inside * variation.cooling };
+    };
+    this.roomAir = airIn('room');
+    this.air = airIn(place);
+    this.firstCoat = this.slab.layerStart[1];
+    this.newCoat = this.slab.layerStart[index + 1];
+    const equilibrium = equilibriumSetFraction(coat.kind, this.air.insideC);
+    this.touchAt = touchShare(equilibrium);
+    this.unmoldAt = unmoldShare(equilibrium);
+    this.rigid = MOLD_MATTER[input.material].rigid;
+  }
+
+  run(stayUntil: 'touch' | 'unmold'): CoatStay {
+    const coat = this.input.coats[this.index];
+    this.advance(coat.handlingSeconds, this.roomAir);
+    const wanted = coat.overruledSeconds;
+    let time = 0;
+    let dt = 1;
+    let before = this.measures();
+    while (time < LONGEST_S && time < this.latest) {
+      const rest = wanted !== undefined && time < wanted ? wanted - time : Infinity;
+      const taken = Math.min(dt, rest);
+      const change = this.slab.step(taken, this.air);
+      if (!(change >= 0)) {
+        dt = taken / 2;
+        continue;
+      }
+      const now = this.measures();
+      this.note(time, taken, before, now);
+      time += taken;
+      before = now;
+      if (this.endsStay(stayUntil, wanted, time)) this.keep(now.surfaceC);
+      dt = Math.min(MOST_STEP_S, taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))));
+    }
+    if (!this.snapshot) this.keep(before.surfaceC);
+    const latestSeconds = Number.isFinite(this.unmold) ? Math.min(this.latest, 3 * this.unmold) : Infinity;
+    const after = this.snapshot as SlabState;
+    return { times: { touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds }, after, surfaceC: this.snapshotSurfaceC };
+  }
+
+  private advance(seconds: number, air: SlabAir): void {
+    const steps = Math.max(1, Math.ceil(seconds / 30));
+    for (let k = 0; k < steps && seconds > 0; k++) this.slab.step(seconds / steps, air);
+  }
+
+  private endsStay(stayUntil: 'touch' | 'unmold', wanted: number | undefined, time: number): boolean {
+    if (this.snapshot) return false;
+    if (wanted !== undefined) return time >= wanted - 1e-9;
+    return Number.isFinite(stayUntil === 'touch' ? this.touch : this.unmold);
+  }
+
+  private keep(surfaceC: number): void {
+    this.snapshot = { temperatureC: this.slab.temperatureC.slice(), setFraction: this.slab.setFraction.slice() };
+    this.snapshotSurfaceC = surfaceC;
+  }
+
+  private measures() {
+    return {
+      coat: this.slab.meanSetFraction(this.newCoat, this.slab.size),
+      all: this.slab.meanSetFraction(this.firstCoat, this.slab.size),
+      faceC: this.slab.faceC(this.firstCoat),
+      surfaceC: this.slab.innerFaceC(this.air),
+    };
+  }
+
+  private note(time: number, dt: number, before: ReturnType<StayRun['measures']>, now: ReturnType<StayRun['measures']>): void {
+    const crossed = (a: number, b: number, at: number): number => time + (b === a ? dt : dt * Math.min(1, Math.max(0, (at - a) / (b - a))));
+    if (this.touch === Infinity && now.coat >= this.touchAt) this.touch = crossed(before.coat, now.coat, this.touchAt);
+    const cold = !this.rigid || now.faceC <= RIGID_LETS_GO_C;
+    if (this.unmold === Infinity && now.all >= this.unmoldAt && cold) {
+      const set = before.all < this.unmoldAt ? crossed(before.all, now.all, this.unmoldAt) : time;
+      const shrunk = this.rigid && before.faceC > RIGID_LETS_GO_C ? crossed(before.faceC, now.faceC, RIGID_LETS_GO_C) : time;
+      this.unmold = Math.max(set, shrunk, this.touch);
+    }
+    const near = this.air.insideC + 1;
+    if (this.unmold !== Infinity && this.latest === Infinity && now.surfaceC <= near) {
+      this.latest = before.surfaceC > near ? crossed(before.surfaceC, now.surfaceC, near) : time + dt;
+    }
+    if (this.unmold !== Infinity && time + dt >= 3 * this.unmold) this.latest = Math.min(this.latest, 3 * this.unmold);
+  }
+}
+
+function slabLayers(input: ChillInput, index: number, variation: ChillVariation): SlabLayer[] {
+  const first = input.coats[0];
+  const layers: SlabLayer[] = [moldLayer(input.material, input.wallM, first.wallC, MOLD_CELLS)];
+  for (let i = 0; i <= index; i++) {
+    const coat = input.coats[i];
+    const { value, low, high } = coat.thicknessM;
+    const thicknessM = variation.thickness === 0 ? value : variation.thickness < 0 ? low : high;
+    layers.push({ ...chocolateLayer(coat.kind, coat.fatShare, true), thicknessM, cells: COAT_CELLS, startC: coat.workingC + variation.workingK });
+  }
+  return layers;
+}

@@ -1,0 +1,61 @@
+import { readings } from './film';
+import { CoatLayer, type CoatChoice, type CoatPlaceInput } from './lay-coats';
+
+const MOST_COATS = 4;
+/** Shortest and longest time to tip out that the aim will ask for, s. Working rule. */
+const SHORTEST_DRAIN = 5;
+const LONGEST_DRAIN = 90;
+/** A spooned coat is laid at most this many times as thick as a vertical wall holds. Working rule. */
+export const HOLD_MULTIPLE = 2;
+
+/** Coats tuned to a wanted thickness at the rim. */
+export interface Aimed {
+  readonly coats: readonly CoatChoice[];
+  /** False when even four coats do not reach it, or one cannot be made as thin. */
+  readonly reached: boolean;
+}
+
+/**
+ * The fewest coats that reach a wanted rim thickness, and the time to tip out (or the dose) that lands on it.
+ *
+ * @param model the first coat of the list sets the way of working; later ones are kept, or copied from the last
+ * @param rimM wanted thickness at the rim in all, m
+ */
+export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], rimM: number, layer: CoatLayer): Aimed {
+  let best: readonly CoatChoice[] = model;
+  for (let n = 1; n <= MOST_COATS; n++) {
+    const coats = Array.from({ length: n }, (_, i) => model[i] ?? { ...model[model.length - 1], id: `${model[model.length - 1].id}+${i}` });
+    const tune = tuner(place, coats, layer);
+    const thickest = tune(1);
+    best = thickest;
+    if (rimOf(place, thickest, layer) < rimM) continue;
+    if (rimOf(place, tune(0), layer) > rimM) return { coats: tune(0), reached: false };
+    let low = 0;
+    let high = 1;
+    for (let k = 0; k < 18; k++) {
+      const middle = (low + high) / 2;
+      if (rimOf(place, tune(middle), layer) < rimM) low = middle;
+      else high = middle;
+    }
+    return { coats: tune((low + high) / 2), reached: true };
+  }
+  return { coats: best, reached: false };
+}
+
+function rimOf(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): number {
+  return layer.lay(coats).reduce((sum, laid) => sum + readings(place.cavity.profile, laid.thicknessM).rimM, 0);
+}
+
+/** Maps 0 (thinnest) to 1 (thickest) onto a set of coats, by time to tip out or by dose. */
+function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): (share: number) => CoatChoice[] {
+  const laid = layer.lay(coats);
+  return (share) =>
+    coats.map((coat, i) => {
+      if (coat.method === 'dump') {
+        const drainSeconds = LONGEST_DRAIN * (SHORTEST_DRAIN / LONGEST_DRAIN) ** share;
+        return { ...coat, drainSeconds, tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2) };
+      }
+      const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
+      return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
+    });
+}

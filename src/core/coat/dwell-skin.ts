@@ -1,0 +1,85 @@
+import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
+import { HeatSlab, type SlabLayer } from '../heat/heat-slab';
+import type { ChocolateKind } from '../matter/chocolate';
+import type { MoldMaterial } from '../matter/mold-material';
+import { WORKING_RULES } from '../matter/working-rules';
+
+/** What stands behind the chocolate while it dwells, and the chocolate itself. */
+export interface DwellInput {
+  readonly kind: ChocolateKind;
+  readonly fatShare: number;
+  readonly workingC: number;
+  readonly dwellSeconds: number;
+  readonly material: MoldMaterial;
+  readonly wallM: number;
+  /** Chocolate already set on the wall, m. */
+  readonly setThicknessM: number;
+  /** Temperature of mold and set chocolate when the next coat is poured, and of the air, °C. */
+  readonly wallC: number;
+  readonly airC: number;
+}
+
+export interface DwellSkin {
+  /** Layer at the wall that stays when the mold is tipped out, m. */
+  readonly thicknessM: number;
+  /** Mean temperature of the mold's wall when it is tipped out, °C. */
+  readonly wallC: number;
+}
+
+const MELT_DEPTH_M = 0.012;
+const MELT_CELLS = [6, 5, 3] as const;
+const MELT_SHARES = [0.15, 0.25, 0.6] as const;
+const STEPS = 12;
+
+/**
+ * The skin that sets against the cooler wall while the cavity stands full, by the enthalpy slab with the real, finite wall.
+ *
+ * Setting is in equilibrium here (seconds, at a strongly cooled wall); what has reached the set fraction
+ * of the working rules stays. Grows like the square root of time until the wall has warmed, then melts back.
+ */
+export function dwellSkin(input: DwellInput): DwellSkin {
+  if (input.dwellSeconds <= 0) return { thicknessM: 0, wallC: input.wallC };
+  const layers = dwellLayers(input);
+  const slab = new HeatSlab(layers);
+  const air = { outsideC: input.airC, outsideH: WORKING_RULES.airFlatSurface, insideC: input.airC, insideH: 0 };
+  // Steps grow with time, since the first moments are the steepest.
+  for (let k = 1; k <= STEPS; k++) {
+    slab.step(input.dwellSeconds * ((k / STEPS) ** 2 - ((k - 1) / STEPS) ** 2), air);
+  }
+  const wallCells = slab.layerStart[1];
+  let wallC = 0;
+  for (let i = 0; i < wallCells; i++) wallC += slab.temperatureC[i] / wallCells;
+  const firstMelt = slab.layerStart[layers.length - MELT_CELLS.length];
+  return { thicknessM: depthBelow(slab, firstMelt, input), wallC };
+}
+
+function dwellLayers(input: DwellInput): SlabLayer[] {
+  const melt = chocolateLayer(input.kind, input.fatShare, false);
+  const layers: SlabLayer[] = [moldLayer(input.material, input.wallM, input.wallC, 4)];
+  if (input.setThicknessM > 0) {
+    layers.push({ ...melt, latentHeat: 0, thicknessM: input.setThicknessM, cells: 3, startC: input.wallC });
+  }
+  for (const [i, cells] of MELT_CELLS.entries()) {
+    layers.push({ ...melt, thicknessM: MELT_DEPTH_M * MELT_SHARES[i], cells, startC: input.workingC });
+  }
+  return layers;
+}
+
+/** Depth from the wall to where the chocolate is still warmer than the skin's temperature, m. */
+function depthBelow(slab: HeatSlab, first: number, input: DwellInput): number {
+  const { setFromC, setToC } = chocolateLayer(input.kind, input.fatShare, false);
+  const skinC = setFromC - WORKING_RULES.skinSetFraction * (setFromC - setToC);
+  let depth = 0;
+  let before = slab.faceC(first);
+  if (before >= skinC) return 0;
+  let reached = 0;
+  for (let i = first; i < slab.size; i++) {
+    const centre = depth + slab.width[i] / 2;
+    const t = slab.temperatureC[i];
+    if (t >= skinC) return reached + ((centre - reached) * (skinC - before)) / (t - before);
+    before = t;
+    reached = centre;
+    depth += slab.width[i];
+  }
+  return depth;
+}

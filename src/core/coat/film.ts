@@ -1,0 +1,154 @@
+import { layerThickness, layerVolumePerArea, type Cavity } from '../cavity/cavity';
+import type { Profile } from '../cavity/profile';
+import { stiffened, type Rheology } from '../matter/chocolate';
+import { WORKING_RULES } from '../matter/working-rules';
+import type { WayUp } from '../record/casting';
+import { drainedThicknessM, type DrainStage } from './drained-film';
+
+/** Where a coat is laid. */
+export type Where = 'all' | 'sides' | 'rim';
+
+/** Arc from the edge that a rim coat covers, m; slope above which a sides coat lies. Working rules. */
+const RIM_BAND_M = 0.008;
+const SIDES_FROM_RADIANS = Math.PI / 6;
+
+/** What a film runs on: the cavity with its drain lengths both ways. */
+export interface Wall {
+  readonly cavity: Cavity;
+  readonly towardRim: Float64Array;
+  readonly towardPole: Float64Array;
+}
+
+/**
+ * Film left on the wall after tipping out and draining, m at each point of the profile.
+ * The hand rocks the mold meanwhile, so that even the flat pole drains.
+ */
+export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSeconds: number, tappingSeconds: number): Float64Array {
+  const tapping = Math.min(tappingSeconds, drainSeconds);
+  const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
+  const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }];
+  const { slope } = wall.cavity.profile;
+  const start = Math.min(WORKING_RULES.dumpStartThicknessM, (wall.cavity.rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare);
+  const rock = Math.sin((WORKING_RULES.rockingDegrees * Math.PI) / 180);
+  return wall.towardRim.map((length, i) => Math.min(start, drainedThicknessM(stages, density, length, Math.hypot(Math.sin(slope[i]), rock))));
+}
+
+/** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
+export function spreadFilm(cavity: Cavity, doseM3: number, where: Where): Float64Array {
+  const covers = coverage(cavity.profile, where);
+  const area = weighted(cavity.profile, covers);
+  const even = layerThickness(cavity, doseM3 / area);
+  return covers.map((share) => even * share);
+}
+
+/**
+ * The film after it has run for some seconds before it holds, the mass kept: what drains from one end
+ * is found at the other (upright at the base, upside down at the rim).
+ */
+export function settledFilm(wall: Wall, film: Float64Array, flow: Rheology, density: number, seconds: number, wayUp: WayUp): Float64Array {
+  if (seconds <= 0) return film;
+  const { cavity } = wall;
+  const { slope } = cavity.profile;
+  const lengths = wayUp === 'upright' ? wall.towardPole : wall.towardRim;
+  const stages: DrainStage[] = [{ seconds, flow }];
+  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, Math.sin(slope[i])))));
+  const lost = filmVolume(cavity, film) - filmVolume(cavity, left);
+  if (lost <= 0) return left;
+  return pooled(cavity, left, lost, wayUp);
+}
+
+/** Puts a volume back where it collects: over the base upright, along the edge upside down. */
+function pooled(cavity: Cavity, film: Float64Array, volumeM3: number, wayUp: WayUp): Float64Array {
+  const { arcM, slope } = cavity.profile;
+  const rim = arcM[arcM.length - 1];
+  const shape = arcM.map((s, i) => (wayUp === 'upright' ? Math.max(0, Math.cos(slope[i]) - 0.5) : Math.max(0, s / rim - 0.7)));
+  const before = filmVolume(cavity, film);
+  const raised = (height: number): Float64Array => film.map((h, i) => h + height * shape[i]);
+  let low = 0;
+  let high = volumeM3 / filmVolume(cavity, shape.map((share) => 1e-6 * share)) / 1e6;
+  let lowGap = -volumeM3;
+  // Regula falsi on a nearly straight line; the curvature of the wall bends it only a little.
+  for (let k = 0; k < 12; k++) {
+    const gap = filmVolume(cavity, raised(high)) - before - volumeM3;
+    if (Math.abs(gap) < 1e-7 * volumeM3) break;
+    const next = high - (gap * (high - low)) / (gap - lowGap);
+    if (gap < 0) {
+      low = high;
+      lowGap = gap;
+    }
+    high = Math.min(next, cavity.depthM);
+  }
+  return raised(high);
+}
+
+/** Volume of a layer on the wall, m³, with its curvature. */
+export function filmVolume(cavity: Cavity, thicknessM: ArrayLike<number>): number {
+  const { arcM: s, radiusM: r } = cavity.profile;
+  let volume = 0;
+  let before = 0;
+  for (let i = 1; i < s.length; i++) {
+    const here = r[i] * layerVolumePerArea(cavity, thicknessM[i]);
+    volume += (s[i] - s[i - 1]) * (here + before);
+    before = here;
+  }
+  return Math.PI * volume;
+}
+
+/** Share of the coat each point of the profile takes, 0 to 1, fading over its edge. */
+function coverage(profile: Profile, where: Where): Float64Array {
+  const rim = profile.arcM[profile.arcM.length - 1];
+  const fade = (x: number): number => Math.min(1, Math.max(0, x));
+  return profile.arcM.map((s, i) => {
+    if (where === 'all') return 1;
+    if (where === 'sides') return fade((profile.slope[i] - SIDES_FROM_RADIANS) / 0.2 + 0.5);
+    return fade((s - (rim - RIM_BAND_M)) / 0.002 + 0.5);
+  });
+}
+
+function weighted(profile: Profile, shares: Float64Array): number {
+  const { arcM: s, radiusM: r } = profile;
+  let area = 0;
+  for (let i = 1; i < s.length; i++) area += Math.PI * (s[i] - s[i - 1]) * (r[i] * shares[i] + r[i - 1] * shares[i - 1]);
+  return area;
+}
+
+/** Flow properties at either end of the class's spread, thinner first. */
+export function flowSpread(flow: Rheology): readonly [Rheology, Rheology] {
+  const spread = WORKING_RULES.fluiditySpread;
+  return [stiffened(flow, 1 / spread), stiffened(flow, spread)];
+}
+
+/** Thickness at the three places it is read, m. */
+export interface Readings {
+  readonly rimM: number;
+  readonly wallM: number;
+  readonly baseM: number;
+}
+
+const RIM_READING_M = 0.0015;
+const BASE_READING_RADIANS = Math.PI / 18;
+
+/** Reads a layer: rim 1.5 mm of arc from the edge, wall at half the arc, base as the mean within 10° of the pole. */
+export function readings(profile: Profile, thicknessM: ArrayLike<number>): Readings {
+  const rim = profile.arcM[profile.arcM.length - 1];
+  let base = 0;
+  let weight = 0;
+  for (let i = 0; i < profile.arcM.length && profile.slope[i] <= BASE_READING_RADIANS; i++) {
+    const ring = Math.max(profile.radiusM[i], profile.arcM[1] / 4);
+    base += thicknessM[i] * ring;
+    weight += ring;
+  }
+  return {
+    rimM: interpolated(profile, thicknessM, Math.max(0, rim - RIM_READING_M)),
+    wallM: interpolated(profile, thicknessM, rim / 2),
+    baseM: base / weight,
+  };
+}
+
+function interpolated(profile: Profile, values: ArrayLike<number>, arcM: number): number {
+  const { arcM: s } = profile;
+  let i = 1;
+  while (i < s.length - 1 && s[i] < arcM) i++;
+  const share = (arcM - s[i - 1]) / (s[i] - s[i - 1]);
+  return values[i - 1] + share * (values[i] - values[i - 1]);
+}

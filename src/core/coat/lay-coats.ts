@@ -1,0 +1,134 @@
+import type { Cavity } from '../cavity/cavity';
+import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type FluidityClass } from '../matter/chocolate';
+import type { MoldMaterial } from '../matter/mold-material';
+import { WORKING_RULES } from '../matter/working-rules';
+import type { Method, WayUp } from '../record/casting';
+import { drainLengths } from './drain-length';
+import { dwellSkin, type DwellSkin } from './dwell-skin';
+import { dumpedFilm, filmVolume, settledFilm, spreadFilm, type Wall, type Where } from './film';
+
+/** A chocolate as the coats use it. */
+export interface CoatChocolate {
+  readonly kind: ChocolateKind;
+  readonly fluidity: FluidityClass;
+  readonly fatShare: number;
+}
+
+/** One coat as chosen, with its chocolate and working temperature looked up. */
+export interface CoatChoice {
+  readonly id: string;
+  readonly method: Method;
+  readonly chocolate: CoatChocolate;
+  readonly workingC: number;
+  readonly doseM3: number;
+  readonly dwellSeconds: number;
+  readonly drainSeconds: number;
+  readonly tappingSeconds: number;
+  readonly wayUp: WayUp;
+  readonly where: Where;
+}
+
+/** The cavity and its mold, with the room it stands in. */
+export interface CoatPlaceInput {
+  readonly cavity: Cavity;
+  readonly material: MoldMaterial;
+  readonly moldWallM: number;
+  readonly roomC: number;
+}
+
+/** How far from nominal one evaluation is: factors on stiffness and dose, kelvin on the working temperature. */
+export interface Variation {
+  readonly stiffness: number;
+  readonly dose: number;
+  readonly kelvin: number;
+}
+
+export const NOMINAL: Variation = { stiffness: 1, dose: 1, kelvin: 0 };
+const { fluiditySpread, doseSpread, kitchenSpreadK } = WORKING_RULES;
+export const THINNEST: Variation = { stiffness: 1 / fluiditySpread, dose: 1 / doseSpread, kelvin: kitchenSpreadK };
+export const THICKEST: Variation = { stiffness: fluiditySpread, dose: doseSpread, kelvin: -kitchenSpreadK };
+
+/** One coat as it lies on the wall. */
+export interface LaidCoat {
+  readonly id: string;
+  /** Thickness of this coat at each point of the profile, m. */
+  readonly thicknessM: Float64Array;
+  readonly volumeM3: number;
+  readonly skin: DwellSkin;
+  /** Thickness a vertical wall holds without running, m. */
+  readonly holdM: number;
+  /** Mean thickness right after it was placed, m, before it ran. */
+  readonly placedM: number;
+}
+
+/** Lays coats one on another by the closed form; remembers what does not change between evaluations. */
+export class CoatLayer {
+  private readonly wall: Wall;
+  private readonly skins = new Map<string, DwellSkin>();
+
+  constructor(private readonly place: CoatPlaceInput) {
+    const { profile } = place.cavity;
+    this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
+  }
+
+  /** All coats in order, each on the ones before. */
+  lay(coats: readonly CoatChoice[], variation: Variation = NOMINAL): LaidCoat[] {
+    const { cavity } = this.place;
+    let below = new Float64Array(cavity.profile.arcM.length);
+    return coats.map((coat, index) => {
+      const { film, skin, holdM, placedM } = this.film(coat, index, coats, variation, below);
+      const total = below.map((b, i) => Math.min(b + film[i], cavity.depthM));
+      const volumeM3 = filmVolume(cavity, total) - filmVolume(cavity, below);
+      const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin, holdM, placedM };
+      below = total;
+      return laid;
+    });
+  }
+
+  private film(coat: CoatChoice, index: number, coats: readonly CoatChoice[], variation: Variation, below: Float64Array) {
+    const workingC = coat.workingC + variation.kelvin;
+    const density = CHOCOLATE_MATTER[coat.chocolate.kind].meltedDensity;
+    const flow = stiffened(rheologyAt(coat.chocolate.fluidity, workingC), variation.stiffness);
+    const holdM = holdThicknessM(flow, density, Math.PI / 2);
+    const wallC = index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
+    if (coat.method !== 'dump') {
+      const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where);
+      const film = settledFilm(this.wall, spread, flow, density, WORKING_RULES.settleSeconds, coat.wayUp);
+      return { film, skin: { thicknessM: 0, wallC }, holdM, placedM: Math.max(...spread) };
+    }
+    // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
+    const skin = this.skin(coat, index, wallC, mean(below));
+    const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds);
+    const left = Math.max(0, WORKING_RULES.settleSeconds - coat.drainSeconds);
+    const film = settledFilm(this.wall, dumped, flow, density, left, coat.wayUp).map((h) => h + skin.thicknessM);
+    return { film, skin, holdM, placedM: mean(film) };
+  }
+
+  /** The skin under a coat, found once: it hardly depends on how the coats before it are tuned. */
+  private skin(coat: CoatChoice, index: number, wallC: number, setThicknessM: number): DwellSkin {
+    const { kind, fatShare } = coat.chocolate;
+    const key = `${coat.id} ${index}`;
+    let skin = this.skins.get(key);
+    if (!skin) {
+      const { material, moldWallM: wallM, roomC: airC } = this.place;
+      skin = dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, airC });
+      this.skins.set(key, skin);
+    }
+    return skin;
+  }
+}
+
+/** Set fraction at which a coat is usually taken out for the next one. Working rule. */
+const AGAIN_SET_FRACTION = 0.7;
+
+/** Temperature of mold and coat when the next coat goes on, °C: just set enough, and never warmer than the room. */
+function againC(kind: ChocolateKind, roomC: number): number {
+  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+  return Math.min(roomC, setFromC - AGAIN_SET_FRACTION * (setFromC - setToC));
+}
+
+function mean(values: Float64Array): number {
+  let sum = 0;
+  for (const value of values) sum += value;
+  return sum / values.length;
+}

@@ -1,0 +1,35 @@
+import {
+  CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, SET_DENSITY_FACTOR, latentHeat, type ChocolateKind,
+} from '../matter/chocolate';
+import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
+import type { SlabLayer } from './heat-slab';
+
+/** Thermal properties of a chocolate as a slab layer, without thickness or start. */
+export function chocolateLayer(kind: ChocolateKind, fatShare: number, lagged: boolean): Omit<SlabLayer, 'thicknessM' | 'cells' | 'startC'> {
+  const matter = CHOCOLATE_MATTER[kind];
+  const density = matter.meltedDensity * (lagged ? SET_DENSITY_FACTOR : 1);
+  return {
+    conductivity: CHOCOLATE_CONDUCTIVITY,
+    volumetricHeat: density * CHOCOLATE_SPECIFIC_HEAT,
+    latentHeat: density * latentHeat(fatShare),
+    setFromC: matter.setFromC,
+    setToC: matter.setToC,
+    lagS: lagged ? matter.settingLagS : 0,
+  };
+}
+
+/** A mold's wall as a slab layer; it does not set. */
+export function moldLayer(material: MoldMaterial, wallM: number, startC: number, cells: number): SlabLayer {
+  const matter = MOLD_MATTER[material];
+  return {
+    thicknessM: wallM,
+    cells,
+    conductivity: matter.conductivity,
+    volumetricHeat: matter.density * matter.specificHeat,
+    latentHeat: 0,
+    setFromC: 1,
+    setToC: 0,
+    lagS: 0,
+    startC,
+  };
+}

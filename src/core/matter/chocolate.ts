@@ -1,0 +1,96 @@
+import { WORKING_RULES } from './working-rules';
+
+export const CHOCOLATE_KINDS = ['dark', 'milk', 'white', 'compound'] as const;
+export type ChocolateKind = (typeof CHOCOLATE_KINDS)[number];
+
+export const FLUIDITY_CLASSES = ['veryThick', 'thick', 'medium', 'fluid', 'veryFluid'] as const;
+export type FluidityClass = (typeof FLUIDITY_CLASSES)[number];
+
+/** Temperature-independent properties of one kind of chocolate, SI. */
+export interface ChocolateMatter {
+  /** Density melted, kg/m³. From memory, within the range of the confectionery literature. */
+  readonly meltedDensity: number;
+  /** Typical fat share of the whole, 0 to 1. From memory. */
+  readonly fatShare: number;
+  /** Cooling: setting starts below `setFromC` and is complete at `setToC`, °C. From memory. */
+  readonly setFromC: number;
+  readonly setToC: number;
+  /** Relaxation time of crystallisation, s: how far setting lags the cooling. Calibrated on practice. */
+  readonly settingLagS: number;
+  /** Working band and ceiling, °C. Common practice, no source; the packet wins. */
+  readonly workFromC: number;
+  readonly workToC: number;
+  readonly ceilingC: number;
+}
+
+export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> = {
+  dark: { meltedDensity: 1260, fatShare: 0.4, setFromC: 28, setToC: 17, settingLagS: 30, workFromC: 31, workToC: 32, ceilingC: 33 },
+  milk: { meltedDensity: 1240, fatShare: 0.36, setFromC: 27, setToC: 16, settingLagS: 30, workFromC: 29, workToC: 30, ceilingC: 31 },
+  white: { meltedDensity: 1220, fatShare: 0.38, setFromC: 27, setToC: 16, settingLagS: 30, workFromC: 28, workToC: 31, ceilingC: 32 },
+  compound: { meltedDensity: 1250, fatShare: 0.32, setFromC: 32, setToC: 20, settingLagS: 30, workFromC: 34, workToC: 38, ceilingC: 40 },
+};
+
+/** Set chocolate is this much denser than melted. From memory. */
+export const SET_DENSITY_FACTOR = 1.03;
+/** Specific heat of chocolate, J/(kg K), and conductivity, W/(m K). From memory. */
+export const CHOCOLATE_SPECIFIC_HEAT = 1650;
+export const CHOCOLATE_CONDUCTIVITY = 0.24;
+/** Latent heat of the fat, J/kg of fat. From memory. */
+export const FAT_LATENT_HEAT = 157e3;
+
+/** Flow of melted chocolate at one temperature, after Casson (ICA method 46). */
+export interface Rheology {
+  /** Yield stress, Pa. */
+  readonly yieldPa: number;
+  /** Plastic viscosity, Pa·s. */
+  readonly viscosityPas: number;
+}
+
+/** Casson values at 40 °C by class. From memory, within the range of the confectionery literature. */
+export const CASSON_AT_40: Readonly<Record<FluidityClass, Rheology>> = {
+  veryThick: { yieldPa: 14, viscosityPas: 4 },
+  thick: { yieldPa: 10, viscosityPas: 3 },
+  medium: { yieldPa: 7, viscosityPas: 2.2 },
+  fluid: { yieldPa: 4.5, viscosityPas: 1.5 },
+  veryFluid: { yieldPa: 2.5, viscosityPas: 0.9 },
+};
+
+/**
+ * Casson yield stress and plastic viscosity of unset chocolate at a temperature.
+ *
+ * Working rule: both grow exponentially on cooling, viscosity by 3.5 % and yield stress by 3 % a kelvin.
+ * @param fluidity the class, at 40 °C
+ * @param temperatureC 20 to 60 °C
+ */
+export function rheologyAt(fluidity: FluidityClass, temperatureC: number): Rheology {
+  const at40 = CASSON_AT_40[fluidity];
+  const below = 40 - temperatureC;
+  return { yieldPa: at40.yieldPa * Math.exp(0.03 * below), viscosityPas: at40.viscosityPas * Math.exp(0.035 * below) };
+}
+
+/** The same chocolate made `factor` times stiffer in both Casson values. */
+export function stiffened(flow: Rheology, factor: number): Rheology {
+  return { yieldPa: flow.yieldPa * factor, viscosityPas: flow.viscosityPas * factor };
+}
+
+/**
+ * Share of the fat that can be set in equilibrium at a temperature, 0 to 1, linear over the setting interval.
+ * Model of the setting interval: working rule.
+ */
+export function equilibriumSetFraction(kind: ChocolateKind, temperatureC: number): number {
+  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+  return Math.min(1, Math.max(0, (setFromC - temperatureC) / (setFromC - setToC)));
+}
+
+/** Latent heat of setting, J/kg of chocolate, from its fat share (0 to 1). */
+export function latentHeat(fatShare: number): number {
+  return FAT_LATENT_HEAT * fatShare;
+}
+
+/**
+ * Film that stays put on a wall of the given slope, m: thinner than this it does not run (Casson yield).
+ * @param slopeRadians the wall's slope, 0 at the pole (gives Infinity), π/2 at a vertical rim
+ */
+export function holdThicknessM(flow: Rheology, densityKgM3: number, slopeRadians: number): number {
+  return flow.yieldPa / (densityKgM3 * WORKING_RULES.gravity * Math.sin(slopeRadians));
+}

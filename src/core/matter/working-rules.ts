@@ -1,0 +1,53 @@
+/**
+ * The constants that no handbook fixes: starting values, calibrated once on all practice rows together,
+ * never per case. Each says where it comes from. Later work may learn them from the user's own measurements.
+ */
+export const WORKING_RULES = {
+  /** Gravity, m/s². */
+  gravity: 9.81,
+  /** Angle by which the hand rocks an upturned mold while it drains, degrees. Working rule. */
+  rockingDegrees: 15,
+  /** Factor on the yield stress while the mold is tapped. Working rule. */
+  tappingYieldFactor: 0.3,
+  /** Set fraction at the wall from which a layer stays when the mold is tipped out. Working rule. */
+  skinSetFraction: 0.05,
+  /** Seconds a freshly placed coat can still run before it holds. Working rule. */
+  settleSeconds: 10,
+  /** Spread of a fluidity class: factor either way on viscosity and yield stress. Working rule. */
+  fluiditySpread: 1.4,
+  /** Likely error of a kitchen temperature, K. Working rule. */
+  kitchenSpreadK: 1,
+  /** Likely factor either way on how fast the kitchen's air takes heat away. Working rule. */
+  coolingSpread: 1.2,
+  /** Likely factor either way on a dose given by spoon. Working rule. */
+  doseSpread: 1.15,
+  /** Heat transfer to still air, radiation included, W/(m² K). From memory, handbook range 5 to 12; calibrated on practice. */
+  airOutside: { fridge: 10, room: 9, freezer: 11 },
+  airInOpenBowl: 7,
+  airInUpturnedDome: 5,
+  airFlatSurface: 9,
+  /** Heat capacity of what stands against the mold (tray, flange), J/(m² K): a share of 0.8 mm steel. Calibrated. */
+  trayHeatCapacity: 500,
+  /** Share of the exchange with the room that is left under a loose cover. Working rule. */
+  coveredShare: 0.5,
+  /** Left in the bowl and on tools: grams and share. Common practice, no source. */
+  stuckKg: 0.015,
+  stuckShare: 0.03,
+  /** Share of the cavity filled before tipping out. Common practice, no source. */
+  dumpPourShare: 0.5,
+  /** Thickest film a dump starts from, m, and as a share of the radius. Working rule. */
+  dumpStartThicknessM: 0.008,
+  dumpStartRadiusShare: 0.25,
+} as const;
+
+/** Hands-on times, seconds. Common practice, no source. */
+export const HANDS_ON = {
+  pourPerCavity: 8,
+  spoonPerCavity: 20,
+  brushPerCavity: 30,
+  tipPerMold: 60,
+  unmoldPerPart: 8,
+  fillPerPiece: 15,
+  closePerPiece: 25,
+  melt: 600,
+} as const;

@@ -1,0 +1,93 @@
+import { coatOneMoldSeconds } from '../batch/timeline';
+import { cavityOf, type Cavity } from '../cavity/cavity';
+import type { ChillInput } from '../chill/chill-input';
+import { coatStation, type CoatResult } from '../coat/coat';
+import type { CoatChoice } from '../coat/lay-coats';
+import { fillStation, type FillResult } from '../fill/fill';
+import { moldStation, type MoldResult } from '../mold/mold';
+import type { Casting, Chocolate, Coat, Mold, Part } from '../record/casting';
+import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
+
+/** Everything that follows from a casting without the chill: the closed forms. */
+export interface PlanDraft {
+  readonly casting: Casting;
+  readonly part: Part;
+  readonly moldRecord: Mold;
+  readonly cavities: number;
+  readonly cavity: Cavity;
+  /** Coats as made: the chosen ones, or those that reach the wanted thickness. */
+  readonly coatsMade: readonly Coat[];
+  readonly chocolates: readonly Chocolate[];
+  readonly mold: MoldResult;
+  readonly coat: CoatResult;
+  readonly fill: FillResult;
+  readonly chillInput: ChillInput;
+}
+
+/**
+ * The closed-form part of a plan: mold, coat and fill, and what the chill is to be computed from.
+ * Takes about a millisecond. The casting must be a read (valid) record.
+ */
+export function draftPlan(casting: Casting): PlanDraft {
+  const part = casting.parts[0];
+  const moldRecord = moldOf(casting, part);
+  const cavityRecord = cavityRecordOf(moldRecord, part);
+  const cavity = cavityOf(cavityRecord.shape);
+  const choices = part.coats.map((coat) => coatChoice(casting, coat));
+  const coat = coatStation({
+    cavity,
+    material: moldRecord.material,
+    moldWallM: moldRecord.wallM,
+    roomC: casting.kitchen.roomC,
+    coats: choices,
+    wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
+  });
+  const coatsMade = coat.coats.map((made, i): Coat => {
+    const model = part.coats[i] ?? { ...part.coats[part.coats.length - 1], id: made.choice.id };
+    return { ...model, doseM3: made.choice.doseM3, drainSeconds: made.choice.drainSeconds, tappingSeconds: made.choice.tappingSeconds };
+  });
+  const chocolates = coatsMade.map((made) => chocolateOf(casting, meltOf(casting, made.shares[0].meltId)));
+  const mold = moldStation({ cavity, cavities: cavityRecord.count, atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });
+  const fill = fillStation({
+    profile: cavity.profile,
+    shellM: coat.totalM,
+    layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
+    shellKg: coat.mass.value * part.perPiece,
+    shellAllergens: [...new Set(chocolates.flatMap((chocolate) => chocolate.allergens))],
+  });
+  const chillInput = chillFrom(casting, moldRecord, cavity, coat, coatsMade, cavityRecord.count);
+  return { casting, part, moldRecord, cavities: cavityRecord.count, cavity, coatsMade, chocolates, mold, coat, fill, chillInput };
+}
+
+function coatChoice(casting: Casting, coat: Coat): CoatChoice {
+  const melt = meltOf(casting, coat.shares[0].meltId);
+  const { kind, fluidity, fatShare } = chocolateOf(casting, melt);
+  const { id, method, doseM3, dwellSeconds, drainSeconds, tappingSeconds, wayUp, where } = coat;
+  return { id, method, chocolate: { kind, fluidity, fatShare }, workingC: melt.workingC, doseM3, dwellSeconds, drainSeconds, tappingSeconds, wayUp, where };
+}
+
+function chillFrom(casting: Casting, mold: Mold, cavity: Cavity, coat: CoatResult, made: readonly Coat[], cavities: number): ChillInput {
+  const { roomC, fridgeC, freezerC } = casting.kitchen;
+  return {
+    material: mold.material,
+    wallM: mold.wallM,
+    meanCurvature: cavity.meanCurvature,
+    gaussCurvature: cavity.gaussCurvature,
+    kitchen: { roomC, fridgeC, freezerC },
+    coats: coat.coats.map((answer, i) => {
+      const set = made[i].sets[0];
+      return {
+        kind: answer.choice.chocolate.kind,
+        fatShare: answer.choice.chocolate.fatShare,
+        workingC: answer.choice.workingC,
+        thicknessM: answer.meanM,
+        wallC: answer.wallC,
+        wayUp: answer.choice.wayUp,
+        // The middle cavity of a mold waits half the time that coating it takes.
+        handlingSeconds: coatOneMoldSeconds(made[i], cavities) / 2,
+        place: set.place,
+        ...(set.seconds === undefined ? {} : { overruledSeconds: set.seconds }),
+      };
+    }),
+  };
+}

@@ -1,0 +1,72 @@
+import { batchStation, type BatchResult } from '../batch/batch';
+import type { ChillResult } from '../chill/chill';
+import { chillAnswers, type ChillAnswers } from '../chill/chill-answers';
+import { CHOCOLATE_MATTER } from '../matter/chocolate';
+import { answer, term, type Answer } from '../quantity/answer';
+import type { Coat } from '../record/casting';
+import type { PlanDraft } from './draft';
+import { findProblems, type Problem } from './problems';
+
+/** What to buy of one chocolate. */
+export interface BuyAnswer {
+  readonly chocolateId: string;
+  readonly mass: Answer;
+  readonly packs: Answer;
+}
+
+/** Every answer of a casting, each with its working and range. */
+export interface CastingPlan extends PlanDraft {
+  readonly chill: ChillAnswers;
+  readonly batch: BatchResult;
+  readonly buy: readonly BuyAnswer[];
+  readonly problems: readonly Problem[];
+}
+
+/**
+ * Completes a draft with the chill's figures: chill, batch, what to buy, and what needs attention.
+ * Pure; the chill may come from the worker or from `chillNominal`.
+ */
+export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingPlan {
+  const { casting, part, coat } = draft;
+  const density = CHOCOLATE_MATTER[draft.chocolates[0].kind].meltedDensity;
+  const chill = chillAnswers(draft.chillInput, chillResult, casting.kitchen, coat.total.wall.value, density);
+  const broken = coat.breakChance;
+  const batch = batchStation({
+    pieces: casting.pieces,
+    perPiece: part.perPiece,
+    spareRule: casting.spareRule,
+    breakChance: { value: broken.value, low: broken.low ?? broken.value, high: broken.high ?? broken.value },
+    perMold: draft.cavities,
+    moldsAtHand: draft.moldRecord.atHand,
+    solidKg: draft.mold.solid.value,
+    coats: coat.coats.map((made, i) => batchCoat(draft.coatsMade[i], made.mass.value, chill.coats[i].stay.value)),
+    filled: casting.fill.length > 0,
+    closed: casting.closure !== null,
+    coverSeconds: part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
+    atHandKg: casting.atHandKg,
+  });
+  const plan = { ...draft, chill, batch, buy: buyAnswers(draft, batch) };
+  return { ...plan, problems: findProblems(plan) };
+}
+
+function batchCoat(coat: Coat, perPartKg: number, chillSeconds: number) {
+  const { id: coatId, method, drainSeconds, dwellSeconds } = coat;
+  return { coatId, meltId: coat.shares[0].meltId, method, perPartKg, drainSeconds, dwellSeconds, place: coat.sets[0].place, chillSeconds };
+}
+
+function buyAnswers({ casting }: PlanDraft, batch: BatchResult): BuyAnswer[] {
+  return casting.chocolates.flatMap((chocolate) => {
+    const meltIds = casting.melts.filter((melt) => melt.chocolateId === chocolate.id).map((melt) => melt.id);
+    const melts = batch.melts.filter((melt) => meltIds.includes(melt.meltId));
+    if (melts.length === 0) return [];
+    // Rounded up to ten grams: nobody buys to the gram, and short is worse than over.
+    const needed = melts.reduce((sum, melt) => sum + melt.melted.value, 0);
+    const mass = Math.ceil(needed * 100 - 1e-9) / 100;
+    const packs = Math.ceil(mass / chocolate.packKg - 1e-9);
+    return [{
+      chocolateId: chocolate.id,
+      mass: answer(mass, 'mass', 'batch.buy', [term('melted', needed, 'mass')]),
+      packs: answer(packs, 'count', 'batch.packs', [term('buyMass', mass, 'mass'), term('packSize', chocolate.packKg, 'mass')]),
+    }];
+  });
+}

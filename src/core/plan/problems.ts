@@ -1,0 +1,96 @@
+import { SOFT_BELOW } from '../chill/chill-answers';
+import { chocolateOf, meltOf } from '../record/references';
+import { LIMITS } from '../record/limits';
+import type { CastingPlan } from './plan';
+import type { Remedy } from './remedy';
+
+export type StationKey = 'mold' | 'coat' | 'chill' | 'fill' | 'batch';
+
+/** Something in a plan that wants attention; the screen words it from its key and values. */
+export interface Problem {
+  readonly key:
+    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms';
+  readonly station: StationKey;
+  readonly values: Readonly<Record<string, number | string>>;
+  readonly remedy?: Remedy;
+}
+
+/** From here on a job is called long for one evening, s. Working rule. */
+const LONG_JOB_S = 2.5 * 3600;
+
+type Planned = Omit<CastingPlan, 'problems'>;
+
+/** Finds what needs attention, most pressing first, each with the change that mends it where there is one. */
+export function findProblems(plan: Planned): Problem[] {
+  return [...meltProblems(plan), ...chillProblems(plan), ...coatProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...jobProblems(plan)];
+}
+
+function meltProblems({ casting, coatsMade }: Planned): Problem[] {
+  const used = [...new Set(coatsMade.map((coat) => coat.shares[0].meltId))];
+  return used.flatMap((meltId): Problem[] => {
+    const melt = meltOf(casting, meltId);
+    const { ceilingC, workToC, name } = chocolateOf(casting, melt);
+    if (melt.workingC <= ceilingC) return [];
+    return [{ key: 'aboveCeiling', station: 'coat', values: { workingC: melt.workingC, ceilingC, name }, remedy: { key: 'setWorking', meltId, workingC: workToC } }];
+  });
+}
+
+function chillProblems({ chill, coatsMade }: Planned): Problem[] {
+  return chill.coats.flatMap((coat, index): Problem[] => {
+    const { place, equilibrium, unmold, touch } = coat.chosen;
+    const toFridge: Remedy | undefined = place === 'fridge' ? undefined : { key: 'moveTo', place: 'fridge' };
+    const values = { place, coat: index + 1, equilibrium };
+    const waited = coat.last ? unmold.value : touch.value;
+    if (coat.overruled && coat.stay.value < waited) {
+      return [{ key: 'shortInterval', station: 'chill', values: { ...values, own: coat.stay.value, needed: waited, last: coat.last ? 1 : 0 }, remedy: { key: 'computedInterval', coatIndex: index } }];
+    }
+    // Every coat in that place shares the reason, so it is said once.
+    if (coatsMade.slice(0, index).some((earlier) => earlier.sets[0].place === place)) return [];
+    if (equilibrium < SOFT_BELOW) return [{ key: 'softSet', station: 'chill', values, remedy: toFridge }];
+    const lastHere = chill.coats[chill.coats.length - 1].chosen;
+    if (!Number.isFinite(lastHere.unmold.value) && lastHere.place === place) return [{ key: 'willNotLetGo', station: 'chill', values, remedy: toFridge }];
+    return [];
+  });
+}
+
+function coatProblems({ coat, part, coatsMade }: Planned): Problem[] {
+  const problems: Problem[] = [];
+  if (!coat.reached && part.coatsBy.by === 'thickness') {
+    problems.push({ key: 'wantedNotReached', station: 'coat', values: { wanted: part.coatsBy.rimM, comesOut: coat.total.rim.value, coats: coat.coats.length }, remedy: { key: 'wantRim', rimM: clampRim(coat.total.rim.value) } });
+  }
+  const heavy = coat.coats.findIndex((c) => c.overHold);
+  if (heavy >= 0) {
+    const remedy: Remedy | undefined = coatsMade.length < LIMITS.coats.high ? { key: 'splitCoats' } : undefined;
+    problems.push({ key: 'coatTooHeavy', station: 'coat', values: { coat: heavy + 1, hold: coat.coats[heavy].hold.value }, remedy });
+  }
+  if (coat.total.rim.value < coat.neededRim.value) {
+    const values = { rim: coat.total.rim.value, needed: coat.neededRim.value, chance: coat.breakChance.value };
+    const remedy: Remedy | undefined =
+      part.coatsBy.by === 'thickness' ? { key: 'wantRim', rimM: clampRim(coat.neededRim.value * 1.1) } : coatsMade.length < LIMITS.coats.high ? { key: 'addCoat' } : undefined;
+    problems.push({ key: 'rimTooThin', station: 'coat', values, remedy });
+  }
+  return problems;
+}
+
+function clampRim(rimM: number): number {
+  return Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(rimM * 1e5) / 1e5));
+}
+
+function fillProblems({ fill }: Planned): Problem[] {
+  if (fill.closes) return [];
+  const over = fill.layers.reduce((sum, layer) => sum + layer.leftOver.value, 0);
+  return [{ key: 'fillTooHigh', station: 'fill', values: { over }, remedy: { key: 'fitFill' } }];
+}
+
+function sweatProblems({ chill, part }: Planned): Problem[] {
+  if (!chill.sweats || part.coveredRest) return [];
+  const values = { surfaceC: chill.surface.value, dewPointC: chill.dewPoint.value, cover: chill.cover.value };
+  if (!Number.isFinite(chill.cover.value)) return [{ key: 'neverWarms', station: 'chill', values }];
+  return [{ key: 'sweats', station: 'chill', values, remedy: { key: 'coverRest' } }];
+}
+
+function jobProblems({ batch, moldRecord }: Planned): Problem[] {
+  if (!(batch.total.value > LONG_JOB_S) || !Number.isFinite(batch.total.value) || batch.rounds.value < 2) return [];
+  const remedy: Remedy | undefined = moldRecord.atHand < LIMITS.moldsAtHand.high ? { key: 'addMold', moldId: moldRecord.id } : undefined;
+  return [{ key: 'longJob', station: 'batch', values: { rounds: batch.rounds.value, total: batch.total.value, molds: moldRecord.atHand + 1 }, remedy }];
+}

@@ -1,0 +1,27 @@
+import { chillNominal } from '../chill/chill';
+import type { Casting } from '../record/casting';
+import { draftPlan } from './draft';
+import { finishPlan, type CastingPlan } from './plan';
+import { applyRemedy, type Remedy } from './remedy';
+
+/** What a remedy would change in all, for the note that offers it. */
+export interface RemedyEffect {
+  readonly seconds: number;
+  readonly kg: number;
+  readonly breakChance: number;
+}
+
+/** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. */
+export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
+  const changed = structuredCopy(plan.casting);
+  applyRemedy(changed, remedy, plan);
+  const draft = draftPlan(changed);
+  const after = finishPlan(draft, chillNominal(draft.chillInput));
+  const melted = (p: CastingPlan): number => p.batch.melts.reduce((sum, melt) => sum + melt.melted.value, 0);
+  return { seconds: after.batch.total.value - plan.batch.total.value, kg: melted(after) - melted(plan), breakChance: after.coat.breakChance.value };
+}
+
+/** A deep copy of a plain record. */
+function structuredCopy(casting: Casting): Casting {
+  return JSON.parse(JSON.stringify(casting)) as Casting;
+}

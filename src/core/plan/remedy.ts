@@ -1,0 +1,87 @@
+import { pieceKg } from '../fill/fill';
+import { LIMITS } from '../record/limits';
+import type { Casting, Place } from '../record/casting';
+import type { CastingPlan } from './plan';
+
+/** A change to a casting that a note offers. */
+export type Remedy =
+  | { readonly key: 'addCoat' }
+  | { readonly key: 'splitCoats' }
+  | { readonly key: 'wantRim'; readonly rimM: number }
+  | { readonly key: 'setWorking'; readonly meltId: string; readonly workingC: number }
+  | { readonly key: 'moveTo'; readonly place: Place }
+  | { readonly key: 'computedInterval'; readonly coatIndex: number }
+  | { readonly key: 'fitFill' }
+  | { readonly key: 'coverRest' }
+  | { readonly key: 'addMold'; readonly moldId: string };
+
+/**
+ * Makes the change a note offers, on a draft of the casting that may be written to.
+ * @param plan the plan the note stands in, for what it computed
+ */
+export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan): void {
+  const part = casting.parts[0];
+  switch (remedy.key) {
+    case 'addCoat': return addCoat(casting);
+    case 'splitCoats': {
+      part.coatsBy = { by: 'count' };
+      const dose = part.coats.reduce((sum, coat) => sum + coat.doseM3, 0);
+      addCoat(casting);
+      for (const coat of part.coats) coat.doseM3 = Math.max(LIMITS.doseM3.low, dose / part.coats.length);
+      return;
+    }
+    case 'wantRim':
+      part.coatsBy = { by: 'thickness', rimM: remedy.rimM };
+      return;
+    case 'setWorking':
+      for (const melt of casting.melts) if (melt.id === remedy.meltId) melt.workingC = remedy.workingC;
+      return;
+    case 'moveTo':
+      for (const coat of part.coats) coat.sets = [{ place: remedy.place }];
+      return;
+    case 'computedInterval': {
+      const coat = part.coats[Math.min(remedy.coatIndex, part.coats.length - 1)];
+      coat.sets = coat.sets.map(({ place }) => ({ place }));
+      return;
+    }
+    case 'fitFill': return fitFill(casting, plan);
+    case 'coverRest':
+      part.coveredRest = true;
+      return;
+    case 'addMold':
+      for (const mold of casting.molds) if (mold.id === remedy.moldId) mold.atHand = Math.min(LIMITS.moldsAtHand.high, mold.atHand + 1);
+  }
+}
+
+/** Adds one more coat like the last, up to four. */
+export function addCoat(casting: Casting): void {
+  const { coats } = casting.parts[0];
+  if (coats.length >= LIMITS.coats.high) return;
+  const last = coats[coats.length - 1];
+  const sets = last.sets.map((set) => ({ ...set }));
+  coats.push({ ...last, shares: last.shares.map((share) => ({ ...share })), sets, id: freshCoatId(coats.map((coat) => coat.id)) });
+}
+
+/** Takes the last coat away; one always stays. */
+export function removeCoat(casting: Casting): void {
+  const { coats } = casting.parts[0];
+  if (coats.length > 1) coats.pop();
+}
+
+function freshCoatId(taken: readonly string[]): string {
+  let n = taken.length + 1;
+  while (taken.includes(`coat-${n}`)) n++;
+  return `coat-${n}`;
+}
+
+/** Brings every layer down to what fits, in the way it was asked for. */
+function fitFill(casting: Casting, plan: CastingPlan): void {
+  for (const layer of casting.fill) {
+    const fitted = plan.fill.layers.find((candidate) => candidate.choice.id === layer.id);
+    if (!fitted || fitted.leftOver.value <= 0) continue;
+    const { filling } = fitted.choice;
+    if (layer.amount.by === 'volume') layer.amount.m3 = fitted.volume.value;
+    else if (layer.amount.by === 'mass') layer.amount.kg = fitted.volume.value * filling.bulkDensity;
+    else if (layer.amount.by === 'count') layer.amount.count = Math.floor((fitted.volume.value * filling.bulkDensity) / pieceKg(filling));
+  }
+}

@@ -1,0 +1,56 @@
+/**
+ * What a number measures. Everything is held in SI (degrees Celsius for temperatures);
+ * display units are chosen at the edge, by the screen.
+ */
+export type Dimension =
+  | 'length' // m
+  | 'area' // m²
+  | 'volume' // m³
+  | 'mass' // kg
+  | 'duration' // s
+  | 'temperature' // °C
+  | 'temperatureDifference' // K
+  | 'share' // 0 to 1
+  | 'count' // pieces
+  | 'density' // kg/m³
+  | 'yieldStress' // Pa
+  | 'viscosity' // Pa·s
+  | 'heatTransfer'; // W/(m² K)
+
+/** One input of an answer, named by a key the screen puts into words. */
+export interface Term {
+  readonly name: string;
+  readonly value: number | string;
+  readonly dimension?: Dimension;
+}
+
+/**
+ * A computed figure together with what it came from.
+ *
+ * `rule` names the equation or trade rule; the screen holds its wording and source.
+ * `low` and `high` bound the likely range where the answer is not sure.
+ */
+export interface Answer {
+  readonly value: number;
+  readonly dimension: Dimension;
+  readonly low?: number;
+  readonly high?: number;
+  readonly rule: string;
+  readonly terms: readonly Term[];
+}
+
+/** Makes an answer; `range` is [low, high] in the same unit as `value`. */
+export function answer(
+  value: number,
+  dimension: Dimension,
+  rule: string,
+  terms: readonly Term[] = [],
+  range?: readonly [number, number],
+): Answer {
+  return range ? { value, dimension, rule, terms, low: range[0], high: range[1] } : { value, dimension, rule, terms };
+}
+
+/** Names an input of an answer. A string value is a key the screen words, such as a method. */
+export function term(name: string, value: number | string, dimension?: Dimension): Term {
+  return dimension ? { name, value, dimension } : { name, value };
+}

@@ -1,0 +1,155 @@
+import * as z from 'zod/mini';
+import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../matter/chocolate';
+import { FILLING_KINDS } from '../matter/filling';
+import { MOLD_MATERIALS } from '../matter/mold-material';
+import { LIMITS, type LimitName } from './limits';
+
+/** The version of the casting record this program writes. */
+export const CASTING_SCHEMA_VERSION = 1;
+
+const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
+const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
+const id = z.string().check(z.minLength(1), z.maxLength(60));
+const name = z.string().check(z.minLength(1), z.maxLength(120));
+const temperature = z.number().check(z.gte(-40), z.lte(120));
+
+export const PLACES = ['fridge', 'freezer', 'room'] as const;
+export const METHODS = ['spoon', 'brush', 'dump'] as const;
+export const WAYS_UP = ['upright', 'upsideDown'] as const;
+export const ALLERGENS = ['milk', 'soy', 'nuts', 'peanuts', 'wheat', 'egg', 'sesame', 'gelatine'] as const;
+
+export const KitchenSchema = z.object({
+  roomC: within('roomC'),
+  humidity: within('humidity'),
+  fridgeC: within('fridgeC'),
+  freezerC: within('freezerC'),
+  microwaveW: z.number().check(z.gte(100), z.lte(3000)),
+});
+
+const ShapeSchema = z.object({ kind: z.literal('hemisphere'), diameterM: within('cavityDiameterM') });
+
+const MoldSchema = z.object({
+  id,
+  name,
+  material: z.enum(MOLD_MATERIALS),
+  wallM: within('moldWallM'),
+  atHand: wholeWithin('moldsAtHand'),
+  cavities: z.array(z.object({ id, shape: ShapeSchema, count: wholeWithin('cavities') })).check(z.minLength(1), z.maxLength(20)),
+});
+
+const ChocolateSchema = z.object({
+  id,
+  name,
+  kind: z.enum(CHOCOLATE_KINDS),
+  fluidity: z.enum(FLUIDITY_CLASSES),
+  fatShare: within('fatShare'),
+  workFromC: temperature,
+  workToC: temperature,
+  ceilingC: within('ceilingC'),
+  colour: z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/)),
+  allergens: z.array(z.enum(ALLERGENS)),
+  lot: z.string().check(z.maxLength(60)),
+  packKg: z.number().check(z.gt(0), z.lte(100)),
+});
+
+const FillingSchema = z.object({
+  id,
+  name,
+  kind: z.enum(FILLING_KINDS),
+  bulkDensity: z.number().check(z.gt(10), z.lt(3000)),
+  pieceKg: z.optional(z.number().check(z.gt(0), z.lt(1))),
+  allergens: z.array(z.enum(ALLERGENS)),
+});
+
+const MeltSchema = z.object({ id, chocolateId: id, workingC: within('workingC') });
+
+const SetSchema = z.object({ place: z.enum(PLACES), seconds: z.optional(within('setMinutesS')) });
+
+const CoatSchema = z.object({
+  id,
+  method: z.enum(METHODS),
+  shares: z.array(z.object({ meltId: id, share: z.number().check(z.gt(0), z.lte(1)) })).check(z.minLength(1), z.maxLength(6)),
+  doseM3: within('doseM3'),
+  dwellSeconds: within('dwellSeconds'),
+  drainSeconds: within('drainSeconds'),
+  tappingSeconds: within('tappingSeconds'),
+  wayUp: z.enum(WAYS_UP),
+  where: z.enum(['all', 'sides', 'rim']),
+  sets: z.array(SetSchema).check(z.minLength(1), z.maxLength(6)),
+});
+
+const PartSchema = z.object({
+  id,
+  role: z.enum(['shell', 'lid', 'base', 'ornament']),
+  perPiece: z.int().check(z.gte(1), z.lte(12)),
+  moldId: id,
+  cavityId: id,
+  prep: z.array(z.object({ id, kind: z.enum(['paint', 'dust']), name })),
+  /** Either the coats as listed, or as many of them, tuned, as reach a wanted thickness at the rim. */
+  coatsBy: z.discriminatedUnion('by', [
+    z.object({ by: z.literal('count') }),
+    z.object({ by: z.literal('thickness'), rimM: within('wantedRimM') }),
+  ]),
+  coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(4)),
+  /** Unmolded parts rest under a cover until they are above the dew point. */
+  coveredRest: z.boolean(),
+});
+
+export const FillAmountSchema = z.discriminatedUnion('by', [
+  z.object({ by: z.literal('volume'), m3: within('fillVolumeM3') }),
+  z.object({ by: z.literal('mass'), kg: within('fillMassKg') }),
+  z.object({ by: z.literal('count'), count: wholeWithin('fillCount') }),
+  z.object({ by: z.literal('line'), belowRimM: within('belowRimM') }),
+]);
+
+const LayerSchema = z.object({ id, partId: id, fillingId: id, amount: FillAmountSchema });
+
+const ClosureSchema = z.object({ kind: z.enum(['warmPlate', 'pipedSeam']), meltId: id, sets: z.array(SetSchema) });
+
+const FinishSchema = z.object({ id, kind: z.enum(['drizzle', 'dust', 'paint', 'stickOn']), name, meltId: z.optional(id), sets: z.array(SetSchema) });
+
+const SpareRuleSchema = z.discriminatedUnion('by', [
+  z.object({ by: z.literal('confidence'), confidence: within('confidence') }),
+  z.object({ by: z.literal('share'), share: within('spareShare') }),
+]);
+
+/**
+ * One job as the user chose it: these pieces, this mold, this chocolate, this way of working, this date.
+ * Holds choices only; answers are always computed. All values SI, temperatures °C.
+ */
+export const CastingSchema = z.object({
+  schemaVersion: z.literal(CASTING_SCHEMA_VERSION),
+  id,
+  name,
+  createdAt: z.iso.datetime(),
+  pieces: wholeWithin('pieces'),
+  due: z.object({ local: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/)), zone: z.string().check(z.minLength(1), z.maxLength(60)) }),
+  spareRule: SpareRuleSchema,
+  kitchen: KitchenSchema,
+  molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(20)),
+  chocolates: z.array(ChocolateSchema).check(z.minLength(1), z.maxLength(20)),
+  fillings: z.array(FillingSchema).check(z.maxLength(40)),
+  melts: z.array(MeltSchema).check(z.minLength(1), z.maxLength(20)),
+  parts: z.array(PartSchema).check(z.minLength(1), z.maxLength(12)),
+  fill: z.array(LayerSchema).check(z.maxLength(12)),
+  closure: z.nullable(ClosureSchema),
+  finishes: z.array(FinishSchema).check(z.maxLength(20)),
+  /** The chocolate on hand for the question "how many can I make of it?", kg. */
+  atHandKg: within('atHandKg'),
+});
+
+export type Casting = z.infer<typeof CastingSchema>;
+export type Kitchen = z.infer<typeof KitchenSchema>;
+export type Mold = z.infer<typeof MoldSchema>;
+export type Chocolate = z.infer<typeof ChocolateSchema>;
+export type Filling = z.infer<typeof FillingSchema>;
+export type Melt = z.infer<typeof MeltSchema>;
+export type Part = z.infer<typeof PartSchema>;
+export type Coat = z.infer<typeof CoatSchema>;
+export type Layer = z.infer<typeof LayerSchema>;
+export type FillAmount = z.infer<typeof FillAmountSchema>;
+export type SpareRule = z.infer<typeof SpareRuleSchema>;
+export type Place = (typeof PLACES)[number];
+export type Method = (typeof METHODS)[number];
+export type WayUp = (typeof WAYS_UP)[number];
+export type Allergen = (typeof ALLERGENS)[number];

@@ -1,0 +1,42 @@
+import type { Dimension } from '../quantity/answer';
+
+/** Allowed range of a chosen value, SI. */
+export interface Limit {
+  readonly low: number;
+  readonly high: number;
+  readonly dimension: Dimension;
+}
+
+const limit = (dimension: Dimension, low: number, high: number): Limit => ({ dimension, low, high });
+
+/** Ranges every field and every stored record is held to. */
+export const LIMITS = {
+  cavityDiameterM: limit('length', 0.01, 0.4),
+  moldWallM: limit('length', 0.0002, 0.02),
+  cavities: limit('count', 1, 60),
+  moldsAtHand: limit('count', 1, 20),
+  pieces: limit('count', 1, 2000),
+  roomC: limit('temperature', 10, 35),
+  fridgeC: limit('temperature', 0, 12),
+  freezerC: limit('temperature', -30, -5),
+  humidity: limit('share', 0.1, 1),
+  workingC: limit('temperature', 26, 45),
+  coats: limit('count', 1, 4),
+  wantedRimM: limit('length', 0.0005, 0.01),
+  doseM3: limit('volume', 0.1e-6, 500e-6),
+  dwellSeconds: limit('duration', 0, 300),
+  drainSeconds: limit('duration', 2, 120),
+  tappingSeconds: limit('duration', 0, 120),
+  setMinutesS: limit('duration', 30, 6 * 3600),
+  fillVolumeM3: limit('volume', 0, 2e-3),
+  fillMassKg: limit('mass', 0, 3),
+  fillCount: limit('count', 0, 5000),
+  belowRimM: limit('length', 0, 0.4),
+  spareShare: limit('share', 0, 1),
+  confidence: limit('share', 0.5, 0.999),
+  atHandKg: limit('mass', 0.005, 100),
+  fatShare: limit('share', 0.1, 0.7),
+  ceilingC: limit('temperature', 28, 60),
+} as const;
+
+export type LimitName = keyof typeof LIMITS;
