@@ -1,5 +1,5 @@
 import { WORKING_RULES } from '../matter/working-rules';
-import type { Method } from '../record/casting';
+import type { Method } from '../record/choices';
 
 /** One coat as the batch weighs it. */
 export interface CoatAmount {

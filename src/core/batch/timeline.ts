@@ -1,5 +1,5 @@
 import { HANDS_ON } from '../matter/working-rules';
-import type { Method, Place } from '../record/casting';
+import type { Method, Place } from '../record/choices';
 
 /** One stretch of the ribbon. */
 export interface Stretch {

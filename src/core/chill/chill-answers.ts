@@ -1,7 +1,8 @@
 import { CHOCOLATE_SPECIFIC_HEAT } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer } from '../quantity/answer';
-import type { Kitchen, Place } from '../record/casting';
+import type { Kitchen } from '../record/casting';
+import type { Place } from '../record/choices';
 import type { ChillResult, CoatChill, LikelySeconds, PlaceChill } from './chill';
 import { placeC, type ChillInput } from './chill-input';
 import { dewPointC, secondsToWarm } from './dew-point';
@@ -74,8 +75,10 @@ export function chillAnswers(input: ChillInput, result: ChillResult, kitchen: Ki
 function coatAnswer(input: ChillInput, coat: CoatChill, index: number): ChillCoatAnswer {
   const last = index === input.coats.length - 1;
   const choice = input.coats[index];
-  const chosen = placeAnswers(input, index, coat.chosen);
-  const waited = last ? coat.chosen.unmold : coat.chosen.touch;
+  // All places are computed, so a change of place reads right even before the new run is in.
+  const here = coat.places.find((candidate) => candidate.place === choice.place) ?? coat.chosen;
+  const chosen = placeAnswers(input, index, here);
+  const waited = last ? here.unmold : here.touch;
   const overruled = choice.overruledSeconds !== undefined;
   const wholeMinutes = (seconds: number): number => Math.ceil(seconds / 60 - 0.05) * 60;
   const stay = overruled

@@ -1,6 +1,7 @@
 import type { ChocolateKind } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
-import type { Kitchen, Place, WayUp } from '../record/casting';
+import type { Kitchen } from '../record/casting';
+import type { Place, WayUp } from '../record/choices';
 
 /** One coat as the chill sees it; plain data, so that it can be sent to a worker. */
 export interface ChillCoat {

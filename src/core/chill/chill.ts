@@ -1,6 +1,6 @@
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import { PLACES, type Place } from '../record/casting';
+import { PLACES, type Place } from '../record/choices';
 import { placeC, type ChillCoat, type ChillInput } from './chill-input';
 import { stay, type ChillVariation, type CoatStay, type SetTimes } from './set-coats';
 

@@ -3,7 +3,7 @@ import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
 import { MOLD_MATTER } from '../matter/mold-material';
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import type { Place } from '../record/casting';
+import type { Place } from '../record/choices';
 import { placeC, type ChillInput } from './chill-input';
 
 /** How far from nominal one run is. */

@@ -2,11 +2,8 @@ import { layerThickness, layerVolumePerArea, type Cavity } from '../cavity/cavit
 import type { Profile } from '../cavity/profile';
 import { stiffened, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import type { WayUp } from '../record/casting';
+import type { CoatArea, WayUp } from '../record/choices';
 import { drainedThicknessM, type DrainStage } from './drained-film';
-
-/** Where a coat is laid. */
-export type Where = 'all' | 'sides' | 'rim';
 
 /** Arc from the edge that a rim coat covers, m; slope above which a sides coat lies. Working rules. */
 const RIM_BAND_M = 0.008;
@@ -34,7 +31,7 @@ export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSec
 }
 
 /** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
-export function spreadFilm(cavity: Cavity, doseM3: number, where: Where): Float64Array {
+export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea): Float64Array {
   const covers = coverage(cavity.profile, where);
   const area = weighted(cavity.profile, covers);
   const even = layerThickness(cavity, doseM3 / area);
@@ -95,7 +92,7 @@ export function filmVolume(cavity: Cavity, thicknessM: ArrayLike<number>): numbe
 }
 
 /** Share of the coat each point of the profile takes, 0 to 1, fading over its edge. */
-function coverage(profile: Profile, where: Where): Float64Array {
+function coverage(profile: Profile, where: CoatArea): Float64Array {
   const rim = profile.arcM[profile.arcM.length - 1];
   const fade = (x: number): number => Math.min(1, Math.max(0, x));
   return profile.arcM.map((s, i) => {

@@ -2,10 +2,10 @@ import type { Cavity } from '../cavity/cavity';
 import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type FluidityClass } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
-import type { Method, WayUp } from '../record/casting';
+import type { CoatArea, Method, WayUp } from '../record/choices';
 import { drainLengths } from './drain-length';
 import { dwellSkin, type DwellSkin } from './dwell-skin';
-import { dumpedFilm, filmVolume, settledFilm, spreadFilm, type Wall, type Where } from './film';
+import { dumpedFilm, filmVolume, settledFilm, spreadFilm, type Wall } from './film';
 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
@@ -25,7 +25,7 @@ export interface CoatChoice {
   readonly drainSeconds: number;
   readonly tappingSeconds: number;
   readonly wayUp: WayUp;
-  readonly where: Where;
+  readonly where: CoatArea;
 }
 
 /** The cavity and its mold, with the room it stands in. */

@@ -2,7 +2,8 @@ import { depthCurve, type DepthCurve } from '../cavity/depth-curve';
 import { insetProfile, type Profile } from '../cavity/profile';
 import { FILLING_MATTER } from '../matter/filling';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
-import type { Allergen, FillAmount, Filling } from '../record/casting';
+import type { FillAmount, Filling } from '../record/casting';
+import type { Allergen } from '../record/choices';
 
 export interface LayerChoice {
   readonly id: string;

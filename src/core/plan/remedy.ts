@@ -1,6 +1,7 @@
 import { pieceKg } from '../fill/fill';
 import { LIMITS } from '../record/limits';
-import type { Casting, Place } from '../record/casting';
+import type { Casting } from '../record/casting';
+import type { Place } from '../record/choices';
 import type { CastingPlan } from './plan';
 
 /** A change to a casting that a note offers. */

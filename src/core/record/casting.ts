@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../matter/chocolate';
 import { FILLING_KINDS } from '../matter/filling';
 import { MOLD_MATERIALS } from '../matter/mold-material';
+import { ALLERGENS, COAT_AREAS, METHODS, PLACES, WAYS_UP } from './choices';
 import { LIMITS, type LimitName } from './limits';
 
 /** The version of the casting record this program writes. */
@@ -12,11 +13,6 @@ const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), 
 const id = z.string().check(z.minLength(1), z.maxLength(60));
 const name = z.string().check(z.minLength(1), z.maxLength(120));
 const temperature = z.number().check(z.gte(-40), z.lte(120));
-
-export const PLACES = ['fridge', 'freezer', 'room'] as const;
-export const METHODS = ['spoon', 'brush', 'dump'] as const;
-export const WAYS_UP = ['upright', 'upsideDown'] as const;
-export const ALLERGENS = ['milk', 'soy', 'nuts', 'peanuts', 'wheat', 'egg', 'sesame', 'gelatine'] as const;
 
 export const KitchenSchema = z.object({
   roomC: within('roomC'),
@@ -74,7 +70,7 @@ const CoatSchema = z.object({
   drainSeconds: within('drainSeconds'),
   tappingSeconds: within('tappingSeconds'),
   wayUp: z.enum(WAYS_UP),
-  where: z.enum(['all', 'sides', 'rim']),
+  where: z.enum(COAT_AREAS),
   sets: z.array(SetSchema).check(z.minLength(1), z.maxLength(6)),
 });
 
@@ -149,7 +145,3 @@ export type Coat = z.infer<typeof CoatSchema>;
 export type Layer = z.infer<typeof LayerSchema>;
 export type FillAmount = z.infer<typeof FillAmountSchema>;
 export type SpareRule = z.infer<typeof SpareRuleSchema>;
-export type Place = (typeof PLACES)[number];
-export type Method = (typeof METHODS)[number];
-export type WayUp = (typeof WAYS_UP)[number];
-export type Allergen = (typeof ALLERGENS)[number];

@@ -1,0 +1,47 @@
+// Everything that has to hold: types, lint, units, build, the app itself in a browser. Installs what it needs.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, checkNode, fail, install, root, run, runTool } from './prepare.mjs';
+
+checkNode();
+install();
+haveChromium();
+
+const results = join(root, 'test-results');
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+step('Types');
+for (const project of ['core', 'worker', 'node', 'spec']) runTool('typescript/bin/tsc', ['-p', `tsconfig.${project}.json`, '--noEmit']);
+step('Lint');
+runTool('eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
+step('Units');
+const jestFile = join(results, 'jest.json');
+runTool('jest/bin/jest.js', ['--json', `--outputFile=${jestFile}`], { env: { ...process.env, TZ: 'Europe/Berlin' } });
+step('Build');
+build();
+step('In the browser');
+const browserFile = join(results, 'browser.json');
+runTool('@playwright/test/cli.js', ['test'], { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browserFile } });
+
+const units = JSON.parse(readFileSync(jestFile, 'utf8'));
+const browser = JSON.parse(readFileSync(browserFile, 'utf8')).stats;
+console.log(`\nUnits ${units.numPassedTests}, in the browser ${browser.expected}.`);
+console.log(`${units.numPassedTests + browser.expected} passed, ${units.numFailedTests + browser.unexpected} failed`);
+
+function step(name) {
+  console.log(`\n== ${name}`);
+}
+
+function haveChromium() {
+  const path = process.env.CHROME_PATH ?? '/usr/bin/chromium';
+  if (existsSync(path)) return;
+  const root = typeof process.getuid === 'function' && process.getuid() === 0;
+  const apt = spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
+  if (!root || !apt) fail('The browser tests need Chromium: install Debian’s packages chromium and fonts-noto-color-emoji, or set CHROME_PATH.');
+  console.log('Installing Chromium…');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  run('apt-get', ['update', '-qq'], { env });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'fonts-noto-color-emoji'], { env, stdio: ['ignore', 'ignore', 'inherit'] });
+}

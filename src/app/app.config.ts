@@ -1,0 +1,9 @@
+import { inject, provideAppInitializer, type ApplicationConfig } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
+import { routes } from './app.routes';
+import { CastingStore } from './state/casting-store';
+
+export const appConfig: ApplicationConfig = {
+  providers: [provideRouter(routes, withComponentInputBinding()), provideNzI18n(en_US), provideAppInitializer(() => inject(CastingStore).load())],
+};

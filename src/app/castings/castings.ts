@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, signal, viewChild } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import type { Casting } from '../../core/record/casting';
+import { Keys } from '../frame/keys';
+import { CastingStore } from '../state/casting-store';
+import { CastingsActions } from '../state/castings-actions';
+import { dueInstant, momentText } from '../wording/times';
+import { ImportPanel } from './import-panel';
+import { SmallSection } from './small-section';
+
+/** All castings, each with its section drawn small: open, copy, export, delete; new ones and imports. */
+@Component({
+  selector: 'ks-castings',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ImportPanel, LucideCopy, LucideDownload, LucideTrash2, NzButtonModule, NzInputModule, ReactiveFormsModule, RouterLink, SmallSection],
+  templateUrl: './castings.html',
+  styleUrl: './castings.less',
+})
+export class Castings {
+  protected readonly store = inject(CastingStore);
+  protected readonly actions = inject(CastingsActions);
+  protected readonly search = new FormControl('', { nonNullable: true });
+  protected readonly importing = signal(false);
+  private readonly searched = toSignal(this.search.valueChanges, { initialValue: '' });
+  private readonly box = viewChild<ElementRef<HTMLInputElement>>('box');
+
+  protected readonly found = computed(() => {
+    const wanted = this.searched().trim().toLowerCase();
+    return this.store.castings().filter((casting) => casting.name.toLowerCase().includes(wanted));
+  });
+
+  constructor() {
+    const keys = inject(Keys);
+    effect(() => {
+      if (keys.searchWanted() > 0) this.box()?.nativeElement.focus();
+    });
+  }
+
+  protected due({ due }: Casting): string {
+    return momentText(dueInstant(due), due.zone);
+  }
+
+  protected clear(): void {
+    this.search.setValue('');
+  }
+}

@@ -1,0 +1,29 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { draftPlan } from '../../core/plan/draft';
+import type { Casting } from '../../core/record/casting';
+import { coatShades } from '../workspace/section/coat-shades';
+import { sectionGeometry } from '../workspace/section/section-geometry';
+
+const WIDTH = 270;
+const HEIGHT = 150;
+
+/** A casting's section drawn small, for the list. */
+@Component({
+  selector: 'ks-small-section',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg viewBox="0 34 ${WIDTH} ${HEIGHT - 24}" width="100%" height="${HEIGHT - 24}" aria-hidden="true">
+      <path [attr.d]="drawn().geometry.moldPath" class="mold" />
+      @for (layer of drawn().geometry.layers; track $index) { <path [attr.d]="layer.path" [attr.class]="layer.kind" /> }
+      @for (path of drawn().geometry.coatPaths; track $index) { <path [attr.d]="path" [attr.fill]="drawn().shades[$index]" /> }
+    </svg>
+  `,
+  styles: `svg { display: block; } .mold { fill: #e6ddd0; } .powder { fill: #c79a6d; } .marshmallow { fill: #f3ece2; } .ganache { fill: #6a4733; } .sweets { fill: #d8a86a; }`,
+})
+export class SmallSection {
+  readonly casting = input.required<Casting>();
+  protected readonly drawn = computed(() => {
+    const draft = draftPlan(this.casting());
+    return { geometry: sectionGeometry(draft, WIDTH, HEIGHT, false), shades: coatShades(draft.chocolates[0].colour, draft.coatsMade.length) };
+  });
+}

@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { Title } from '@angular/platform-browser';
+import { RouterLink } from '@angular/router';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import { meltOf } from '../../core/record/references';
+import { CastingStore } from '../state/casting-store';
+import { saveFile } from '../state/castings-actions';
+import { PlanService } from '../state/plan-service';
+import { Units } from '../state/units';
+import { rangeText, spoons, text } from '../wording/format';
+import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { dueInstant, momentText, startText } from '../wording/times';
+import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
+import { weighOutCsv } from './weigh-out-csv';
+
+/** The weigh-out sheet: the one page that is cooked from, on screen and printed. */
+@Component({
+  selector: 'ks-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzButtonModule, RouterLink],
+  templateUrl: './sheet.html',
+  styleUrl: './sheet.less',
+})
+export class Sheet {
+  private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
+  private readonly titles = inject(Title);
+  protected readonly plan = inject(PlanService).plan;
+  readonly id = input.required<string>();
+
+  protected readonly tables = computed(() => {
+    const plan = this.plan();
+    return plan ? weighOutTables(plan) : [];
+  });
+  protected readonly facts = computed(() => {
+    const plan = this.plan();
+    if (!plan) return undefined;
+    const { due, pieces } = plan.casting;
+    const system = this.units.system();
+    const melt = meltOf(plan.casting, plan.coatsMade[0].shares[0].meltId);
+    return {
+      ready: momentText(dueInstant(due), due.zone),
+      start: startText(due, plan.batch.total.value),
+      total: text(plan.batch.total.value, 'duration', system),
+      job: `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}: ${plan.batch.parts.value} parts, ${plan.batch.spares.value} of them spare, in ${plan.batch.rounds.value} ${plan.batch.rounds.value === 1 ? 'round' : 'rounds'}`,
+      working: text(melt.workingC, 'temperature', system),
+      allergens: listed(plan.fill.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens',
+      plate: plan.casting.closure?.kind === 'warmPlate',
+    };
+  });
+  protected readonly steps = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    const system = this.units.system();
+    return plan.coatsMade.map((made, i) => {
+      const { stay, last } = plan.chill.coats[i];
+      const how = made.method === 'dump'
+        ? `stand ${text(made.dwellSeconds, 'duration', system)}, tip out ${text(made.drainSeconds, 'duration', system)}, tapping ${text(made.tappingSeconds, 'duration', system)} of it`
+        : `${spoons(made.doseM3).number} ${spoons(made.doseM3).unit} in each cavity`;
+      return {
+        name: `Coat ${i + 1}`,
+        how: `${METHOD_NAMES[made.method]}: ${how}; set ${WAY_UP_NAMES[made.wayUp]}`,
+        chill: `${PLACE_NAMES[made.sets[0].place]} ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
+      };
+    });
+  });
+
+  constructor() {
+    effect(() => this.store.open(this.id()));
+    effect(() => this.titles.setTitle(`Weigh-out, ${this.plan()?.casting.name ?? ''} · Kilnstone`));
+  }
+
+  protected write(kg: number | undefined): string {
+    return kg === undefined ? '' : text(kg, 'mass', this.units.system());
+  }
+
+  protected packOf(chocolateId: string): string {
+    const chocolate = this.plan()?.casting.chocolates.find((candidate) => candidate.id === chocolateId);
+    return chocolate ? `${chocolate.name}, packs of ${this.write(chocolate.packKg)}` : '';
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected async csv(): Promise<void> {
+    const plan = this.plan();
+    if (plan) saveFile(`Kilnstone weigh-out ${plan.casting.name}.csv`, 'text/csv', await weighOutCsv(plan));
+  }
+}

@@ -1,0 +1,128 @@
+import { Injectable, signal } from '@angular/core';
+import { Observable, Subject, debounceTime, merge } from 'rxjs';
+import type { Casting } from '../../core/record/casting';
+import { CastingRepository, type StoredCastings } from '../../data/casting-repository';
+import { demoCastings } from '../../data/demo';
+
+export type SavedState = 'saved' | 'saving' | 'memory' | 'full';
+
+/** Castings changed or removed by another tab. */
+export interface OutsideChange {
+  readonly castings: readonly Casting[];
+  readonly removed: readonly string[];
+}
+
+const SAVE_AFTER_MS = 250;
+
+/**
+ * Saves as you go, and hears of other tabs. When the browser refuses storage it says so through `state`
+ * and everything goes on in memory; a full store is tried again at every change.
+ */
+@Injectable({ providedIn: 'root' })
+export class CastingStorage {
+  private readonly repository = new CastingRepository(crypto.randomUUID());
+  private readonly outside = new Subject<OutsideChange>();
+  private readonly wanted = new Subject<void>();
+  private readonly flushNow = new Subject<void>();
+  private readonly toPut = new Map<string, Casting>();
+  private readonly toRemove = new Set<string>();
+  private readonly stamps = new Map<string, number>();
+  private usable = false;
+  private writing: Promise<void> = Promise.resolve();
+
+  readonly state = signal<SavedState>('saved');
+  /** Records that could not be read; they stay in the database untouched. */
+  readonly unreadable = signal<StoredCastings['unreadable']>([]);
+
+  constructor() {
+    merge(this.wanted.pipe(debounceTime(SAVE_AFTER_MS)), this.flushNow).subscribe(() => {
+      this.writing = this.writing.then(() => this.flush());
+    });
+    document.addEventListener('visibilitychange', () => this.flushNow.next());
+    window.addEventListener('pagehide', () => this.flushNow.next());
+  }
+
+  get changes(): Observable<OutsideChange> {
+    return this.outside;
+  }
+
+  /** Opens storage, lays down the demo on a first visit, and gives what is there. */
+  async open(): Promise<readonly Casting[]> {
+    try {
+      await this.repository.open();
+      await this.repository.seedOnce(demoCastings(new Date()));
+      const stored = await this.repository.all();
+      this.usable = true;
+      this.note(stored);
+      this.repository.watch().subscribe({ next: (now) => this.hear(now), error: () => this.state.set('memory') });
+      return stored.castings.map(({ casting }) => casting);
+    } catch {
+      this.state.set('memory');
+      return demoCastings(new Date());
+    }
+  }
+
+  put(castings: readonly Casting[]): void {
+    for (const casting of castings) {
+      this.toPut.set(casting.id, casting);
+      this.toRemove.delete(casting.id);
+    }
+    this.schedule();
+  }
+
+  remove(ids: readonly string[]): void {
+    for (const id of ids) {
+      this.toRemove.add(id);
+      this.toPut.delete(id);
+    }
+    this.schedule();
+  }
+
+  private schedule(): void {
+    if (!this.usable) return;
+    if (this.state() === 'saved') this.state.set('saving');
+    this.wanted.next();
+  }
+
+  private async flush(): Promise<void> {
+    if (!this.usable || (this.toPut.size === 0 && this.toRemove.size === 0)) return;
+    const put = [...this.toPut.values()];
+    const remove = [...this.toRemove];
+    try {
+      const stamp = await this.repository.write(put, remove);
+      for (const casting of put) {
+        this.stamps.set(casting.id, stamp);
+        if (this.toPut.get(casting.id) === casting) this.toPut.delete(casting.id);
+      }
+      for (const id of remove) {
+        this.toRemove.delete(id);
+        this.stamps.delete(id);
+      }
+      this.state.set(this.toPut.size + this.toRemove.size > 0 ? 'saving' : 'saved');
+    } catch {
+      this.state.set('full');
+    }
+  }
+
+  private note(stored: StoredCastings): void {
+    this.unreadable.set(stored.unreadable);
+    this.stamps.clear();
+    for (const { casting, stamp } of stored.castings) this.stamps.set(casting.id, stamp);
+  }
+
+  /** Takes over what other tabs wrote, but never over a change of this tab that is still to be saved: that one is later. */
+  private hear(stored: StoredCastings): void {
+    const castings: Casting[] = [];
+    for (const { casting, stamp, tab } of stored.castings) {
+      const known = this.stamps.get(casting.id);
+      if (tab === this.repository.tab || this.toPut.has(casting.id) || this.toRemove.has(casting.id)) continue;
+      if (known !== undefined && known >= stamp) continue;
+      this.stamps.set(casting.id, stamp);
+      castings.push(casting);
+    }
+    const present = new Set([...stored.castings.map(({ casting }) => casting.id), ...stored.unreadable.map(({ id }) => id)]);
+    const removed = [...this.stamps.keys()].filter((id) => !present.has(id) && !this.toPut.has(id));
+    for (const id of removed) this.stamps.delete(id);
+    if (castings.length > 0 || removed.length > 0) this.outside.next({ castings, removed });
+  }
+}

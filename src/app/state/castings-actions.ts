@@ -1,0 +1,74 @@
+import { Injectable, inject } from '@angular/core';
+import { Router } from '@angular/router';
+import type { Casting } from '../../core/record/casting';
+import { writeCastingFile } from '../../data/casting-file';
+import { demoCastings, newCasting } from '../../data/demo';
+import { CastingStore } from './casting-store';
+import { Notices } from './notices';
+
+/** What can be done with castings as a whole: new, copy, delete, export, import. */
+@Injectable({ providedIn: 'root' })
+export class CastingsActions {
+  private readonly store = inject(CastingStore);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+
+  create(): void {
+    const name = this.freeName('New casting');
+    this.addAndOpen(newCasting(crypto.randomUUID(), name, new Date()), 'new casting');
+  }
+
+  copy(casting: Casting): void {
+    const copy: Casting = { ...structuredClone(casting), id: crypto.randomUUID(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
+    this.addAndOpen(copy, `copy ${casting.name}`);
+  }
+
+  remove(casting: Casting): void {
+    this.store.remove(casting.id);
+    void this.router.navigateByUrl('/castings');
+    this.notices.say({ text: `Deleted “${casting.name}”.`, action: { name: 'Undo', run: () => this.store.undo() } });
+  }
+
+  bringDemoBack(): void {
+    this.take(demoCastings(new Date()));
+  }
+
+  /** Adds castings from elsewhere; one whose id is taken comes in beside it under a new id. */
+  take(castings: readonly Casting[]): void {
+    const taken = new Set(this.store.castings().map((casting) => casting.id));
+    const fresh = castings.map((casting) => {
+      const id = taken.has(casting.id) ? crypto.randomUUID() : casting.id;
+      taken.add(id);
+      return { ...casting, id };
+    });
+    this.store.add(fresh, 'import');
+  }
+
+  export(castings: readonly Casting[]): void {
+    const name = castings.length === 1 ? castings[0].name : 'all castings';
+    saveFile(`Kilnstone ${name}.json`, 'application/json', writeCastingFile(castings, new Date()));
+  }
+
+  private addAndOpen(casting: Casting, label: string): void {
+    this.store.add([casting], label);
+    void this.router.navigate(['/casting', casting.id, 'mold']);
+  }
+
+  private freeName(name: string): string {
+    const taken = new Set(this.store.castings().map((casting) => casting.name));
+    if (!taken.has(name)) return name;
+    const stem = name.replace(/ \d+$/, '').slice(0, 110);
+    let n = 2;
+    while (taken.has(`${stem} ${n}`)) n++;
+    return `${stem} ${n}`;
+  }
+}
+
+/** Hands a text to the browser as a download. */
+export function saveFile(name: string, type: string, content: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([content], { type }));
+  link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}

@@ -1,0 +1,26 @@
+import { Injectable, signal } from '@angular/core';
+
+/** A short word about what just happened, with a way back where there is one. */
+export interface Notice {
+  readonly text: string;
+  readonly action?: { readonly name: string; readonly run: () => void };
+}
+
+const STAYS_MS = 8000;
+
+@Injectable({ providedIn: 'root' })
+export class Notices {
+  readonly notice = signal<Notice | undefined>(undefined);
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  say(notice: Notice): void {
+    clearTimeout(this.timer);
+    this.notice.set(notice);
+    this.timer = setTimeout(() => this.notice.set(undefined), STAYS_MS);
+  }
+
+  clear(): void {
+    clearTimeout(this.timer);
+    this.notice.set(undefined);
+  }
+}

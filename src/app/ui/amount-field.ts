@@ -1,0 +1,151 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import type { Dimension } from '../../core/quantity/answer';
+import { displayUnit, editableText } from '../../core/quantity/display-unit';
+import { parseAmount, type AmountProblem } from '../../core/quantity/parse-amount';
+import { UNITS, type Unit } from '../../core/quantity/units';
+import type { Limit } from '../../core/record/limits';
+import { CastingStore } from '../state/casting-store';
+import { TypedTexts } from '../state/typed-texts';
+import { Units } from '../state/units';
+import { amountProblemText } from '../wording/fields';
+
+/** An amount as understood from a field, in SI, with the kind of quantity that was typed. */
+export interface TypedAmount {
+  readonly value: number;
+  readonly dimension: Dimension;
+}
+
+let fields = 0;
+
+/**
+ * A field for any amount: takes every unit always, keeps what it cannot read as typed and marked,
+ * and gives out only amounts within its limits. The last good value stays in the plan meanwhile.
+ */
+@Component({
+  selector: 'ks-amount-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReactiveFormsModule, NzInputModule],
+  template: `
+    <label [for]="id">{{ label() }}</label>
+    <div class="line">
+      <input nz-input #box [id]="id" [formControl]="control" autocomplete="off" spellcheck="false" [attr.inputmode]="whole() ? 'numeric' : 'text'"
+        [attr.aria-invalid]="problem() ? true : null" [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
+        [class.wrong]="problem()" (focus)="focused.set(true)" (blur)="leave()" (keydown.enter)="leave()" />
+    </div>
+    @if (problem(); as wrong) {
+      <p class="problem" [id]="id + '-problem'" role="alert">
+        {{ wrongText() }}
+        @if (wrong.problem === 'ambiguousComma' && wrong.readings; as readings) {
+          @for (reading of readings; track reading) {
+            <button type="button" class="reading" (click)="take(reading)">{{ reading }}</button>
+          }
+        }
+      </p>
+    } @else if (hint()) {
+      <p class="hint" [id]="id + '-hint'">{{ hint() }}</p>
+    }
+  `,
+  styleUrl: './amount-field.less',
+})
+export class AmountField {
+  private readonly units = inject(Units);
+  private readonly typed = inject(TypedTexts);
+  private readonly store = inject(CastingStore);
+
+  readonly label = input.required<string>();
+  /** Current value, SI, of the kind that `dimension` says. */
+  readonly value = input.required<number>();
+  readonly dimension = input.required<Dimension>();
+  /** One limit for each kind of quantity that the field takes. */
+  readonly limits = input.required<readonly Limit[]>();
+  /** What names this field among all of the casting's, for keeping unread text. */
+  readonly field = input.required<string>();
+  readonly whole = input(false);
+  readonly hint = input('');
+  /** Unit to show and to read bare numbers in, where it is not the usual one. */
+  readonly unit = input<Unit>();
+  readonly amount = output<TypedAmount>();
+
+  protected readonly id = `amount-${++fields}`;
+  protected readonly control = new FormControl('', { nonNullable: true });
+  protected readonly focused = signal(false);
+  protected readonly problem = signal<AmountProblem | { readonly ok: false; readonly problem: 'outOfRange' | 'notWhole'; readonly readings?: undefined } | undefined>(undefined);
+  protected readonly wrongText = computed(() => {
+    const problem = this.problem();
+    return problem ? amountProblemText(problem, this.limits(), this.units.system()) : '';
+  });
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+  private readonly shown = computed(() => {
+    const unit = this.unit();
+    return unit ? `${Number((this.value() / unit.factor).toPrecision(4))} ${unit.symbol}` : editableText(this.value(), this.dimension(), this.units.system());
+  });
+  private undoneSeen = 0;
+  private fieldSeen: string | undefined;
+
+  constructor() {
+    this.control.valueChanges.pipe(takeUntilDestroyed(inject(DestroyRef))).subscribe((text) => this.read(text));
+    effect(() => {
+      const shown = this.shown();
+      const field = this.field();
+      const undone = this.store.undoneCount();
+      untracked(() => this.refresh(shown, field, undone));
+    });
+  }
+
+  /** Puts the cursor into the field. */
+  focus(): void {
+    this.box().nativeElement.focus();
+  }
+
+  private refresh(shown: string, field: string, undone: number): void {
+    const takenBack = undone !== this.undoneSeen;
+    this.undoneSeen = undone;
+    if (field !== this.fieldSeen) {
+      this.fieldSeen = field;
+      const kept = this.typed.get(field);
+      this.problem.set(undefined);
+      this.control.setValue(kept ?? shown, { emitEvent: kept !== undefined });
+      return;
+    }
+    if (takenBack) {
+      this.typed.drop(field);
+      this.problem.set(undefined);
+    } else if (this.focused() || this.problem()) return;
+    this.control.setValue(shown, { emitEvent: false });
+  }
+
+  private read(text: string): void {
+    const limits = this.limits();
+    const bare = this.unit() ?? displayUnit(this.dimension(), this.units.system()) ?? UNITS.piece;
+    const parsed = parseAmount(text, limits.map((limit) => limit.dimension), bare);
+    if (!parsed.ok) return this.refuse(parsed, text);
+    const limit = limits.find((candidate) => candidate.dimension === parsed.dimension) ?? limits[0];
+    // A hair of tolerance, so that a limit shown rounded can be typed back.
+    const slack = 1e-9 * Math.max(1, Math.abs(limit.high));
+    if (parsed.value < limit.low - slack || parsed.value > limit.high + slack) return this.refuse({ ok: false, problem: 'outOfRange' }, text);
+    if (parsed.dimension === 'count' && !Number.isInteger(parsed.value)) return this.refuse({ ok: false, problem: 'notWhole' }, text);
+    this.problem.set(undefined);
+    this.typed.drop(this.field());
+    this.amount.emit({ value: Math.min(limit.high, Math.max(limit.low, parsed.value)), dimension: parsed.dimension });
+  }
+
+  private refuse(problem: AmountProblem | { readonly ok: false; readonly problem: 'outOfRange' | 'notWhole' }, text: string): void {
+    this.problem.set(problem);
+    this.typed.keep(this.field(), text);
+  }
+
+  protected take(reading: string): void {
+    this.control.setValue(reading);
+    this.leave();
+    this.focus();
+  }
+
+  /** On leaving, a good amount is written out tidily; one that cannot be read stays as it is. */
+  protected leave(): void {
+    this.focused.set(false);
+    if (!this.problem()) this.control.setValue(this.shown(), { emitEvent: false });
+  }
+}

@@ -1,0 +1,40 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Answer } from '../../core/quantity/answer';
+import { Units } from '../state/units';
+import { WorkingPanel } from '../state/working-panel';
+import { RULES } from '../wording/rules';
+import { rangeText, spoons, text } from '../wording/format';
+
+/** A computed figure that opens its working when it is pressed. */
+@Component({
+  selector: 'ks-figure',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button type="button" [class.strong]="strong()" (click)="panel.open(answer())" [attr.aria-label]="spoken()">
+      @if (!rangeOnly()) { <span class="value">{{ value() }}</span> }
+      @if (range()) { <span class="range">{{ range() }}</span> }
+    </button>
+  `,
+  styleUrl: './figure.less',
+})
+export class Figure {
+  protected readonly panel = inject(WorkingPanel);
+  private readonly units = inject(Units);
+
+  readonly answer = input.required<Answer>();
+  readonly strong = input(false);
+  readonly showRange = input(false);
+  /** Show the likely range alone. */
+  readonly rangeOnly = input(false);
+  /** Write a volume in kitchen spoons whatever the units. */
+  readonly inSpoons = input(false);
+
+  protected readonly value = computed(() => {
+    const { value, dimension } = this.answer();
+    if (!this.inSpoons()) return text(value, dimension, this.units.system());
+    const { number, unit } = spoons(value);
+    return `${number} ${unit}`;
+  });
+  protected readonly range = computed(() => (this.showRange() || this.rangeOnly() ? rangeText(this.answer(), this.units.system()).slice(this.rangeOnly() ? 'likely '.length : 0) : ''));
+  protected readonly spoken = computed(() => `${RULES[this.answer().rule].title}: ${this.value()}${this.range() ? `, ${this.range()}` : ''}. Show the working`);
+}

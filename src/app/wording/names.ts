@@ -1,0 +1,34 @@
+import type { FluidityClass, ChocolateKind } from '../../core/matter/chocolate';
+import type { FillingKind } from '../../core/matter/filling';
+import type { MoldMaterial } from '../../core/matter/mold-material';
+import type { StationKey } from '../../core/plan/problems';
+import type { Allergen, Method, Place, WayUp } from '../../core/record/choices';
+
+/** What every choice is called on screen. */
+export const METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon and swirl', brush: 'brush', dump: 'fill and dump' };
+export const WAY_UP_NAMES: Readonly<Record<WayUp, string>> = { upright: 'upright', upsideDown: 'upside down' };
+export const PLACE_NAMES: Readonly<Record<Place, string>> = { fridge: 'fridge', freezer: 'freezer', room: 'room' };
+export const KIND_NAMES: Readonly<Record<ChocolateKind, string>> = { dark: 'dark', milk: 'milk', white: 'white', compound: 'compound coating' };
+export const FLUIDITY_NAMES: Readonly<Record<FluidityClass, string>> = { veryThick: 'very thick', thick: 'thick', medium: 'medium', fluid: 'fluid', veryFluid: 'very fluid' };
+export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = { silicone: 'silicone', polycarbonate: 'polycarbonate' };
+export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = { powder: 'powder', marshmallow: 'marshmallows', ganache: 'ganache', sweets: 'sweets' };
+export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim' } as const;
+export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
+  milk: 'milk', soy: 'soy', nuts: 'nuts', peanuts: 'peanuts', wheat: 'wheat', egg: 'egg', sesame: 'sesame', gelatine: 'gelatine',
+};
+export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold', coat: 'Coat', chill: 'Chill', fill: 'Fill', batch: 'Batch' };
+export const STATIONS: readonly StationKey[] = ['mold', 'coat', 'chill', 'fill', 'batch'];
+
+const CHOICE_NAMES: Readonly<Record<string, string>> = {
+  ...METHOD_NAMES, ...WAY_UP_NAMES, ...PLACE_NAMES, ...KIND_NAMES, ...FLUIDITY_NAMES, ...MATERIAL_NAMES, ...FILLING_NAMES, ...WHERE_NAMES,
+};
+
+/** The name of any choice that appears as an input of a figure; a name the user gave stays as it is. */
+export function choiceName(key: string): string {
+  return CHOICE_NAMES[key] ?? key;
+}
+
+/** "a, b and c". */
+export function listed(items: readonly string[]): string {
+  return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1]}`;
+}

@@ -1,0 +1,63 @@
+import type { RemedyEffect } from '../../core/plan/remedy-effect';
+import type { Problem } from '../../core/plan/problems';
+import type { UnitSystem } from '../../core/quantity/units';
+import { text } from './format';
+import { PLACE_NAMES } from './names';
+import type { Place } from '../../core/record/choices';
+
+/** A note as a colleague would say it: what will happen, why, and what the button does. */
+export interface NoteWording {
+  readonly head: string;
+  readonly body: string;
+  readonly action: string;
+  /** One word for the station's mark. */
+  readonly mark: string;
+}
+
+/** Words a problem; `system` sets the units. */
+export function noteWording({ key, values }: Problem, system: UnitSystem): NoteWording {
+  const number = (name: string): number => Number(values[name]);
+  const length = (name: string): string => text(number(name), 'length', system);
+  const warmth = (name: string): string => text(number(name), 'temperature', system);
+  const time = (name: string): string => text(number(name), 'duration', system);
+  const place = PLACE_NAMES[values['place'] as Place];
+  switch (key) {
+    case 'rimTooThin':
+      return { mark: 'thin', head: `The rim comes out at ${length('rim')} and wants ${length('needed')}.`, body: `About ${text(number('chance'), 'share', system)} of the parts would crack when they are peeled out. One more coat mends it.`, action: 'Make it thicker' };
+    case 'coatTooHeavy':
+      return { mark: 'runs', head: `Coat ${values['coat']} is heavier than this chocolate will hold.`, body: `An upright wall holds ${length('hold')}; the rest runs to the lowest place. More, thinner coats stay put, and so does cooler chocolate.`, action: 'Split it over one more coat' };
+    case 'wantedNotReached':
+      return number('comesOut') < number('wanted')
+        ? { mark: 'short', head: `${values['coats']} coats come to ${length('comesOut')}, short of ${length('wanted')}.`, body: 'Work cooler or with a thicker chocolate to build more.', action: `Want ${length('comesOut')}` }
+        : { mark: 'thick', head: `It cannot be made as thin as ${length('wanted')} this way.`, body: `It comes out at ${length('comesOut')}. Warmer or more fluid chocolate runs thinner.`, action: `Want ${length('comesOut')}` };
+    case 'aboveCeiling':
+      return { mark: 'too hot', head: `${warmth('workingC')} is above the ceiling of ${values['name']}.`, body: `Past ${warmth('ceilingC')} it loses its temper, or thickens if it is compound. The packet wins if it says otherwise.`, action: 'Bring it back into its band' };
+    case 'softSet':
+      return number('equilibrium') < 0.4
+        ? { mark: 'will not set', head: `The ${place} is too warm: it will not set there.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' }
+        : { mark: 'soft', head: `In the ${place} it sets, but softly.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature; it dents and marks.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' };
+    case 'willNotLetGo':
+      return { mark: 'sticks', head: `In the ${place} a rigid mold will not let go.`, body: 'The chocolate has to get cold enough to shrink away from the wall.', action: 'Move it to the fridge' };
+    case 'shortInterval':
+      return { mark: 'early', head: `Your ${time('own')} for coat ${values['coat']} is short of ${time('needed')}.`, body: number('last') ? 'It may bend or tear when it is peeled out.' : 'The next coat may drag this one along.', action: 'Use the computed time' };
+    case 'fillTooHigh':
+      return { mark: 'over', head: `The filling is ${text(number('over'), 'mass', system)} too much to close.`, body: 'It has to stay inside the edge so that the other half sits flat.', action: 'Fill what fits' };
+    case 'sweats':
+      return { mark: 'sweats', head: `It comes out at ${warmth('surfaceC')}, below the dew point of ${warmth('dewPointC')}.`, body: `Damp settles on it and dulls it. Keep it loosely covered for ${time('cover')} before filling, dusting or packing.`, action: 'Plan the covered rest' };
+    case 'neverWarms':
+      return { mark: 'sweats', head: 'The room’s air is so damp that it sweats until it is as warm as the room.', body: `The dew point is ${warmth('dewPointC')}. Dry the room, or leave the parts covered until they feel as warm as it is.`, action: '' };
+    case 'longJob':
+      return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
+  }
+}
+
+/** What the button would change, in brief: "−84 min, +18 g". Empty when nothing worth saying. */
+export function effectText(effect: RemedyEffect, system: UnitSystem): string {
+  const parts: string[] = [];
+  const sign = (value: number): string => (value < 0 ? '−' : '+');
+  if (Number.isFinite(effect.seconds) && Math.abs(effect.seconds) >= 60) {
+    parts.push(`${sign(effect.seconds)}${text(Math.abs(effect.seconds), 'duration', system)}`);
+  }
+  if (Math.abs(effect.kg) >= 0.001) parts.push(`${sign(effect.kg)}${text(Math.abs(effect.kg), 'mass', system)}`);
+  return parts.join(', ');
+}

@@ -1,0 +1,84 @@
+/** How a figure is explained: what it is, how it follows in plain words, where that comes from, how sure it is. */
+export interface RuleWording {
+  readonly title: string;
+  readonly how: string;
+  readonly source: string;
+  readonly sure: string;
+}
+
+const EXACT = 'Exact for the shape as given.';
+const WORKING_RULE = 'Working rule, no published source.';
+const PRACTICE = 'Common practice, no source.';
+
+/** Words for every rule that the computation names. */
+export const RULES: Readonly<Record<string, RuleWording>> = {
+  'mold.volume': { title: 'Volume of a cavity', how: 'Two thirds of π times the radius cubed: half a sphere.', source: 'Handbook mensuration.', sure: EXACT },
+  'mold.wallArea': { title: 'Wall area of a cavity', how: 'Two π times the radius squared: the inside of half a sphere, without its opening.', source: 'Handbook mensuration.', sure: EXACT },
+  'mold.rimLength': { title: 'Length of the rim', how: 'π times the width at the rim.', source: 'Handbook mensuration.', sure: EXACT },
+  'mold.solid': { title: 'Chocolate to fill it solid', how: 'Volume of the cavity times the density of melted chocolate.', source: 'Density from memory.', sure: 'Within about 2 %.' },
+  'mold.perRound': { title: 'Parts in one round', how: 'Cavities in a mold times the molds at hand.', source: 'Counting.', sure: 'Exact.' },
+  'coat.dumped': {
+    title: 'Thickness of a tipped-out coat',
+    how: 'Melted chocolate runs down the wall until its own stiffness (Casson yield) slows it. What is left after the time tipped out follows from stiffness, drain time and the curve of the wall; tapping loosens it while it lasts. The skin that set against the cool wall while the cavity stood full lies beneath.',
+    source: 'Casson flow (ICA method 46); draining on a dome after Takagi & Huppert 2010 and Lee et al. 2016; skin by heat conduction with setting. Stiffness by class, from memory.',
+    sure: 'Closed form, within 4 % of the full flow equation. The range is what a class of chocolate may differ by: a factor 1.4 either way.',
+  },
+  'coat.spread': {
+    title: 'Thickness of a spooned or brushed coat',
+    how: 'The dose is spread evenly over the wall, then runs for ten seconds before it holds: toward the base when it stands upright, toward the rim upside down. Nothing is lost.',
+    source: 'Volume under a curved layer (Steiner); Casson flow (ICA method 46).',
+    sure: 'As even as the hand that spreads it. The range allows 15 % on the dose and a factor 1.4 on how the chocolate runs.',
+  },
+  'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },
+  'coat.mass': { title: 'Chocolate that stays in one cavity', how: 'Thickness summed over the curved wall, times the density of melted chocolate.', source: 'Volume under a curved layer (Steiner); density from memory.', sure: 'Follows the thickness; weigh one shell to know.' },
+  'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },
+  'coat.drain': { title: 'Time to tip out', how: 'The time that leaves the wanted thickness at the rim.', source: 'Closed form of the draining film, solved for time.', sure: 'Follows how the chocolate runs; weigh one shell to know.' },
+  'coat.hold': {
+    title: 'Hold thickness',
+    how: 'A film thinner than this stays where it is put on an upright wall: its yield stress carries its weight. Cooler chocolate is stiffer, so it holds a thicker film.',
+    source: 'Yield stress over density and gravity; yield stress by class from memory, 3 % more a degree cooler (working rule).',
+    sure: 'A factor 1.4 either way.',
+  },
+  'coat.neededRim': { title: 'Rim a shell needs', how: '1.5 mm for a 64 mm shell, growing with the square root of the width; compound gets by with 15 % less.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
+  'coat.breakChance': { title: 'Chance of breaking at unmolding', how: 'Compares the rim with what a shell of this size needs: 8 % break at just enough, half of them at six tenths, 2 % at 1.6 times.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
+  'coat.coatsNeeded': { title: 'Coats needed', how: 'The fewest coats that can reach the wanted thickness at the rim with a practicable time to tip out, or a dose the wall will hold.', source: 'Closed form of the coats.', sure: 'Follows how the chocolate runs.' },
+  'chill.touch': {
+    title: 'Minutes until the next coat can go on',
+    how: 'Heat leaves through the mold wall and the open side; the chocolate gives up its heat of setting on the way. The next coat can go on when seven tenths of the fat has set (or two thirds of all that can set in that place).',
+    source: 'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
+    sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
+  },
+  'chill.unmold': {
+    title: 'Minutes until it can be unmolded',
+    how: 'As above, until nine tenths of the fat in all coats has set (or 92 % of what can set in that place). A rigid mold also waits until the face against it is at 12 °C, so that the chocolate has shrunk away.',
+    source: 'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
+    sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
+  },
+  'chill.latest': { title: 'Latest sensible minute', how: 'When the surface is within one degree of the air there, and at the most three times the time to unmold: longer gains nothing and draws damp.', source: WORKING_RULE, sure: 'A guide, not a cliff.' },
+  'chill.ownInterval': { title: 'Your own interval', how: 'You set this time; it overrules the computed one.', source: 'Your choice.', sure: 'As you set it.' },
+  'chill.dewPoint': { title: 'Dew point of the room', how: 'Air at this temperature could hold no more damp: anything colder sweats.', source: 'ASHRAE Handbook of Fundamentals 2017, chapter 1, equations 5 and 6.', sure: 'As good as the humidity reading; the range is ±1 K on the room.' },
+  'chill.surface': { title: 'Surface as it comes out', how: 'The inside surface at the end of the last stay.', source: 'The same heat computation as the minutes.', sure: 'Within a degree or two.' },
+  'chill.cover': { title: 'Time to keep it covered', how: 'A cold shell warms by Newton’s law; under a loose cover at half the pace. It may be uncovered once it is above the dew point.', source: 'Newton’s law of cooling; cover factor is a working rule.', sure: 'Within a third.' },
+  'fill.capacity': { title: 'Room inside the shell', how: 'The space left inside the computed shell, up to the rim.', source: 'Sum of exact frusta along the shell’s inside.', sure: 'Follows the thickness of the shell.' },
+  'fill.headspace': { title: 'Headspace', how: 'From the top of the fill to the rim.', source: 'Depth against volume of the inside.', sure: 'Level fills are exact; heaped ones are not level.' },
+  'fill.layerMass': { title: 'Weight of a layer', how: 'Its volume times its density as it lies.', source: 'Densities from memory.', sure: 'Loose fillings differ by some 12 %; weigh yours once.' },
+  'fill.layerVolume': { title: 'Volume of a layer', how: 'What lies between its lower and upper level inside the shell.', source: 'Depth against volume of the inside.', sure: 'Follows the thickness of the shell.' },
+  'fill.layerCount': { title: 'Pieces in a layer', how: 'The layer’s weight over the weight of one.', source: 'Piece weights from memory.', sure: 'Give or take two.' },
+  'fill.leftOver': { title: 'Does not fit', how: 'What was asked for, less what the space still holds.', source: 'Depth against volume of the inside.', sure: 'Follows the thickness of the shell.' },
+  'fill.massInAll': { title: 'Filling in one piece', how: 'All layers, added.', source: 'Sum of the layers.', sure: 'Loose fillings differ by some 12 %.' },
+  'fill.pieceMass': { title: 'Weight of one piece', how: 'Its shells and its filling.', source: 'Sum.', sure: 'Follows shell and filling.' },
+  'batch.partsByConfidence': { title: 'Parts to cast', how: 'The fewest parts for which, at this chance of breaking, enough come out whole with the wanted confidence.', source: 'Binomial distribution.', sure: 'As good as the chance of breaking.' },
+  'batch.partsByShare': { title: 'Parts to cast', how: 'The parts needed, and the spare share on top, rounded up.', source: PRACTICE, sure: 'A margin, not a forecast.' },
+  'batch.rounds': { title: 'Rounds', how: 'Parts to cast over what one round gives, rounded up.', source: 'Counting.', sure: 'Exact.' },
+  'batch.total': { title: 'Minutes in all', how: 'Melting once, then round after round, then filling and closing.', source: 'Hands-on times are common practice, no source; waits are computed.', sure: 'Within a quarter for a practised hand.' },
+  'batch.handsOn': { title: 'Hands-on minutes', how: 'Pouring 8 s a cavity (spoon 20, brush 30), tipping and scraping a mold, unmolding 8 s a part, filling 15 s and closing 25 s a piece, melting 10 min.', source: PRACTICE, sure: 'Within a quarter for a practised hand.' },
+  'batch.waiting': { title: 'Waiting minutes', how: 'The chill of every coat in every round, and the covered rest.', source: 'Computed chill.', sure: 'As the chill.' },
+  'batch.inParts': { title: 'Stays in the parts', how: 'Chocolate in one part times the parts to cast.', source: 'Sum.', sure: 'Follows the thickness.' },
+  'batch.comesBack': { title: 'Comes back', how: 'To tip out, cavities are poured half full, a mold at a time; what does not stay in the last mold comes back to the bowl.', source: PRACTICE, sure: 'Pour less and less comes back.' },
+  'batch.stuck': { title: 'Sticks to bowl and tools', how: '15 g and 3 % of what is cast.', source: PRACTICE, sure: 'Depends on the spatula.' },
+  'batch.melted': { title: 'Melt in all', how: 'What stays in the parts, what comes back, and what sticks.', source: 'Sum.', sure: 'Follows the thickness.' },
+  'batch.perRound': { title: 'Melt for one round', how: 'The same for a single full round, melted by itself.', source: 'Sum.', sure: 'Follows the thickness.' },
+  'batch.buy': { title: 'Buy', how: 'What is melted in all, rounded up to ten grams.', source: 'Sum.', sure: 'Follows the thickness; what comes back can be kept for next time.' },
+  'batch.packs': { title: 'Packs', how: 'What is to buy over the size of a pack, rounded up.', source: 'Counting.', sure: 'Exact.' },
+  'batch.piecesFrom': { title: 'Pieces from what you have', how: 'The most pieces, spares included, whose melt stays within the chocolate on hand when cavities are poured one at a time.', source: 'The same sums, turned round.', sure: 'Follows the thickness.' },
+};

@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import type { SpareRule } from '../../../core/record/casting';
+import { LIMITS } from '../../../core/record/limits';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { AmountField } from '../../ui/amount-field';
+import { DueField } from '../../ui/due-field';
+import { Figure } from '../../ui/figure';
+import { Pick } from '../../ui/pick';
+import { startText } from '../../wording/times';
+
+/** How many pieces, by when, with which spares; and what the whole job takes. */
+@Component({
+  selector: 'ks-batch-station',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, DueField, Figure, Pick],
+  templateUrl: './batch-station.html',
+  styleUrl: '../station.less',
+})
+export class BatchStation {
+  private readonly store = inject(CastingStore);
+  protected readonly plan = inject(PlanService).plan;
+  protected readonly limits = LIMITS;
+  protected readonly rules = [{ value: 'confidence' as const, name: 'by confidence' }, { value: 'share' as const, name: 'flat share' }];
+  protected readonly makes = [{ value: '2' as const, name: 'two halves' }, { value: '1' as const, name: 'one part' }];
+  protected readonly startBy = computed(() => {
+    const plan = this.plan();
+    return plan ? startText(plan.casting.due, plan.batch.total.value) : '';
+  });
+
+  protected setPieces(pieces: number): void {
+    this.store.edit('pieces', (casting) => {
+      casting.pieces = pieces;
+    }, 'pieces');
+  }
+
+  protected setDue(local: string): void {
+    this.store.edit('due time', (casting) => {
+      casting.due = { local, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+    }, 'due');
+  }
+
+  protected setMake(parts: '1' | '2'): void {
+    this.store.edit('parts of a piece', (casting) => {
+      casting.parts[0].perPiece = Number(parts);
+      casting.closure = parts === '2' ? { kind: 'warmPlate', meltId: casting.melts[0].id, sets: [] } : null;
+    });
+  }
+
+  protected setRule(by: SpareRule['by']): void {
+    this.setSpares(by === 'share' ? { by, share: 0.2 } : { by, confidence: 0.95 });
+  }
+
+  protected setSpares(rule: SpareRule): void {
+    this.store.edit('spares', (casting) => {
+      casting.spareRule = rule;
+    }, 'spares');
+  }
+
+  protected setAtHand(kg: number): void {
+    this.store.edit('chocolate on hand', (casting) => {
+      casting.atHandKg = kg;
+    }, 'at hand');
+  }
+}

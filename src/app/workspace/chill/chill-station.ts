@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import type { Kitchen } from '../../../core/record/casting';
+import { PLACES, type Place } from '../../../core/record/choices';
+import { LIMITS } from '../../../core/record/limits';
+import { UNITS } from '../../../core/quantity/units';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { AmountField } from '../../ui/amount-field';
+import { Figure } from '../../ui/figure';
+import { Pick } from '../../ui/pick';
+import { PLACE_NAMES } from '../../wording/names';
+
+type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
+
+/** Where each coat sets, for how long, and whether it sweats when it comes out. */
+@Component({
+  selector: 'ks-chill-station',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, Figure, Pick],
+  templateUrl: './chill-station.html',
+  styleUrl: '../station.less',
+})
+export class ChillStation {
+  private readonly store = inject(CastingStore);
+  private readonly plans = inject(PlanService);
+  protected readonly plan = this.plans.plan;
+  protected readonly limits = LIMITS;
+  protected readonly minute = UNITS.minute;
+  protected readonly placeNames = PLACE_NAMES;
+  protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
+  protected readonly covered = [{ value: 'no' as const, name: 'in the open' }, { value: 'yes' as const, name: 'covered' }];
+  /** Coats of the record; further ones that a wanted thickness asks for follow the last. */
+  protected readonly recorded = computed(() => this.plan()?.part.coats.length ?? 0);
+  protected readonly allPlacesIn = computed(() => (this.plan()?.chill.coats[0].places.length ?? 0) > 1);
+  protected readonly stateText = computed(() => {
+    const state = this.plans.workerState();
+    if (state === 'failed') return 'The fine computation does not start here; these are the figures it last gave, or a first estimate.';
+    if (this.plans.chillSource() === 'worker') return '';
+    return state === 'restarting' ? 'Starting the computation again; the last figures stay meanwhile.' : 'Working out the new minutes…';
+  });
+  protected readonly failed = computed(() => this.plans.workerState() === 'failed');
+
+  protected setDegrees(which: Degrees, value: number): void {
+    this.kitchen(which, (kitchen) => (kitchen[which] = value));
+  }
+
+  protected setHumidity(value: number): void {
+    this.kitchen('humidity', (kitchen) => (kitchen.humidity = value));
+  }
+
+  protected setPlace(index: number, place: Place): void {
+    this.store.edit('where it sets', (casting) => {
+      casting.parts[0].coats[index].sets = [{ place }];
+    });
+  }
+
+  protected setOwn(index: number, seconds: number): void {
+    this.store.edit('own interval', (casting) => {
+      casting.parts[0].coats[index].sets[0].seconds = seconds;
+    }, `own ${index}`);
+  }
+
+  protected dropOwn(index: number): void {
+    this.store.edit('own interval', (casting) => {
+      delete casting.parts[0].coats[index].sets[0].seconds;
+    });
+  }
+
+  protected setCovered(choice: 'yes' | 'no'): void {
+    this.store.edit('covered rest', (casting) => {
+      casting.parts[0].coveredRest = choice === 'yes';
+    });
+  }
+
+  protected retry(): void {
+    this.plans.retryWorker();
+  }
+
+  private kitchen(label: string, change: (kitchen: Kitchen) => void): void {
+    this.store.edit(label, (casting) => change(casting.kitchen), label);
+  }
+}

@@ -1,0 +1,145 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FLUIDITY_CLASSES, type FluidityClass } from '../../../core/matter/chocolate';
+import type { Casting, Coat } from '../../../core/record/casting';
+import { COAT_AREAS, METHODS, WAYS_UP, type CoatArea, type Method, type WayUp } from '../../../core/record/choices';
+import { LIMITS } from '../../../core/record/limits';
+import { chocolateOf, meltOf } from '../../../core/record/references';
+import { addCoat, removeCoat } from '../../../core/plan/remedy';
+import { UNITS } from '../../../core/quantity/units';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { AmountField } from '../../ui/amount-field';
+import { ChoiceList } from '../../ui/choice-list';
+import { Figure } from '../../ui/figure';
+import { Pick } from '../../ui/pick';
+import { text } from '../../wording/format';
+import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
+
+const COUNTS = ['1', '2', '3', '4'] as const;
+const SHORT_METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon, swirl', brush: 'brush', dump: 'fill, dump' };
+
+/** Which chocolate, how a coat is made, how many; and what they come to. */
+@Component({
+  selector: 'ks-coat-station',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, ChoiceList, Figure, Pick],
+  templateUrl: './coat-station.html',
+  styleUrl: '../station.less',
+})
+export class CoatStation {
+  private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
+  protected readonly plan = inject(PlanService).plan;
+  protected readonly limits = LIMITS;
+  protected readonly teaspoon = UNITS.teaspoon;
+  protected readonly methods = METHODS.map((value) => ({ value, name: SHORT_METHOD_NAMES[value] }));
+  protected readonly waysUp = WAYS_UP.map((value) => ({ value, name: WAY_UP_NAMES[value] }));
+  protected readonly areas = COAT_AREAS.map((value) => ({ value, name: WHERE_NAMES[value] }));
+  protected readonly fluidities = FLUIDITY_CLASSES.map((value) => ({ value, name: FLUIDITY_NAMES[value] }));
+  protected readonly counts = COUNTS.map((value) => ({ value, name: value }));
+  protected readonly aims = [{ value: 'count' as const, name: 'how many coats' }, { value: 'thickness' as const, name: 'a thickness' }];
+  protected readonly methodNames = METHOD_NAMES;
+
+  protected readonly chocolates = computed(() => (this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })));
+  protected readonly melt = computed(() => {
+    const plan = this.plan();
+    return plan && meltOf(plan.casting, plan.coatsMade[0].shares[0].meltId);
+  });
+  protected readonly chocolate = computed(() => {
+    const plan = this.plan();
+    const melt = this.melt();
+    return plan && melt && chocolateOf(plan.casting, melt);
+  });
+  protected readonly bandText = computed(() => {
+    const chocolate = this.chocolate();
+    if (!chocolate) return '';
+    const warm = (c: number): string => text(c, 'temperature', this.units.system());
+    return `Usual ${warm(chocolate.workFromC)} to ${warm(chocolate.workToC)}; the packet wins`;
+  });
+  protected readonly count = computed(() => String(this.plan()?.coatsMade.length ?? 1) as (typeof COUNTS)[number]);
+
+  protected setChocolate(chocolateId: string): void {
+    this.store.edit('chocolate', (casting) => {
+      const chosen = casting.chocolates.find((chocolate) => chocolate.id === chocolateId);
+      const melt = casting.melts.find((candidate) => candidate.id === this.melt()?.id);
+      if (!chosen || !melt) return;
+      melt.chocolateId = chocolateId;
+      melt.workingC = (chosen.workFromC + chosen.workToC) / 2;
+    });
+  }
+
+  protected setFluidity(fluidity: FluidityClass): void {
+    this.store.edit('fluidity', (casting) => {
+      const chosen = casting.chocolates.find((chocolate) => chocolate.id === this.chocolate()?.id);
+      if (chosen) chosen.fluidity = fluidity;
+    });
+  }
+
+  protected setWorking(workingC: number): void {
+    this.store.edit('working temperature', (casting) => {
+      const melt = casting.melts.find((candidate) => candidate.id === this.melt()?.id);
+      if (melt) melt.workingC = workingC;
+    }, 'working temperature');
+  }
+
+  protected setAim(by: 'count' | 'thickness'): void {
+    const rimM = Math.round((this.plan()?.coat.total.rim.value ?? 0.0025) * 1e4) / 1e4;
+    const clamped = Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, rimM));
+    const made = this.plan()?.coatsMade;
+    this.store.edit('aim', (casting) => {
+      casting.parts[0].coatsBy = by === 'thickness' ? { by, rimM: clamped } : { by };
+      // Going back to counting keeps the coats as they were made, so that nothing jumps.
+      if (by === 'count' && made) casting.parts[0].coats = JSON.parse(JSON.stringify(made)) as Coat[];
+    });
+  }
+
+  protected setWanted(rimM: number): void {
+    this.store.edit('wanted thickness', (casting) => {
+      casting.parts[0].coatsBy = { by: 'thickness', rimM };
+    }, 'wanted thickness');
+  }
+
+  protected setCount(count: string): void {
+    this.store.edit('coats', (casting) => {
+      const { coats } = casting.parts[0];
+      while (coats.length < Number(count)) addCoat(casting);
+      while (coats.length > Number(count)) removeCoat(casting);
+    });
+  }
+
+  protected setMethod(method: Method): void {
+    this.everyCoat('method', (coat) => {
+      coat.method = method;
+      if (method === 'dump') coat.where = 'all';
+    });
+  }
+
+  protected setWayUp(wayUp: WayUp): void {
+    this.everyCoat('way up', (coat) => (coat.wayUp = wayUp));
+  }
+
+  protected setDose(doseM3: number): void {
+    this.everyCoat('dose', (coat) => (coat.doseM3 = doseM3), 'dose');
+  }
+
+  protected setDwell(seconds: number): void {
+    this.everyCoat('dwell', (coat) => (coat.dwellSeconds = seconds), 'dwell');
+  }
+
+  protected setDrain(seconds: number): void {
+    this.everyCoat('drain time', (coat) => (coat.drainSeconds = seconds), 'drain');
+  }
+
+  protected setTapping(seconds: number): void {
+    this.everyCoat('tapping', (coat) => (coat.tappingSeconds = seconds), 'tapping');
+  }
+
+  protected setWhere(where: CoatArea): void {
+    this.store.edit('where later coats go', (casting) => casting.parts[0].coats.slice(1).forEach((coat) => (coat.where = where)));
+  }
+
+  private everyCoat(label: string, change: (coat: Casting['parts'][number]['coats'][number]) => void, gesture?: string): void {
+    this.store.edit(label, (casting) => casting.parts[0].coats.forEach(change), gesture);
+  }
+}

@@ -1,0 +1,66 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import type { Casting } from '../../../core/record/casting';
+import { CastingStorage } from '../../state/casting-storage';
+import { CastingStore } from '../../state/casting-store';
+import { CastingsActions } from '../../state/castings-actions';
+import { dueInstant, momentText } from '../../wording/times';
+
+const LONGEST_NAME = 120;
+
+/** The casting's name, pieces and due date, what can be done with it, and whether it is saved. */
+@Component({
+  selector: 'ks-casting-header',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, NzButtonModule, RouterLink],
+  templateUrl: './casting-header.html',
+  styleUrl: './casting-header.less',
+})
+export class CastingHeader {
+  private readonly storage = inject(CastingStorage);
+  protected readonly store = inject(CastingStore);
+  protected readonly actions = inject(CastingsActions);
+  readonly casting = input.required<Casting>();
+
+  protected readonly name = signal('');
+  protected readonly focused = signal(false);
+  protected readonly nameProblem = computed(() => {
+    const typed = this.name().trim();
+    if (typed === '') return 'It needs a name; the last one stays.';
+    return typed.length > LONGEST_NAME ? `At most ${LONGEST_NAME} letters; the last name stays.` : '';
+  });
+  protected readonly summary = computed(() => {
+    const { pieces, due } = this.casting();
+    return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ready by ${momentText(dueInstant(due), due.zone)}`;
+  });
+  protected readonly saved = computed(() => ({ saved: 'Saved', saving: 'Saving…', memory: 'Not saved here', full: 'Not saved: storage full' })[this.storage.state()]);
+  protected readonly unsaved = computed(() => this.storage.state() === 'memory' || this.storage.state() === 'full');
+
+  private castingSeen = '';
+  private undoneSeen = 0;
+
+  constructor() {
+    effect(() => {
+      const { id, name } = this.casting();
+      const undone = this.store.undoneCount();
+      untracked(() => {
+        const stays = (this.focused() || this.nameProblem() !== '') && id === this.castingSeen && undone === this.undoneSeen;
+        this.castingSeen = id;
+        this.undoneSeen = undone;
+        if (!stays) this.name.set(name);
+      });
+    });
+  }
+
+  protected rename(event: Event): void {
+    this.name.set((event.target as HTMLInputElement).value);
+    const name = this.name().trim();
+    if (this.nameProblem() === '') {
+      this.store.edit('name', (casting) => {
+        casting.name = name;
+      }, 'name');
+    }
+  }
+}

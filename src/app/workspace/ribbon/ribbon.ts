@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
+import { secondsOf, type Stretch } from '../../../core/batch/timeline';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { Pick } from '../../ui/pick';
+import { text } from '../../wording/format';
+import { PLACE_NAMES } from '../../wording/names';
+
+const NARROWEST_NAMED_SHARE = 0.055;
+const NARROWEST_SHORT_SHARE = 0.028;
+
+/** The minutes of one round, or of the whole job: hands-on solid, waiting hatched and named in lower case. */
+@Component({
+  selector: 'ks-ribbon',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Pick],
+  template: `
+    <header>
+      <h2>{{ heading() }}</h2>
+      <ks-pick label="What the ribbon shows" [showLabel]="false" [options]="views" [value]="view()" (chosen)="view.set($event)" />
+      <p><i class="key hands" aria-hidden="true"></i>hands on {{ hands() }} <i class="key wait" aria-hidden="true"></i>waiting {{ waits() }}</p>
+    </header>
+    <div class="scroll" tabindex="0" role="group" [attr.aria-label]="heading() + ', minute by minute'">
+      <ol [class.crowded]="bars().length > 14">
+        @for (bar of bars(); track $index) {
+          <li [style.flex-grow]="bar.grow" [class.wait]="!bar.handsOn" [class.heat]="bar.kind === 'melt' || bar.kind === 'coat'" [class.cover]="bar.kind === 'cover'" [title]="bar.spoken">
+            <span class="unseen">{{ bar.spoken }}</span><span aria-hidden="true">{{ bar.name }}</span>
+          </li>
+        }
+      </ol>
+      <div class="ticks" aria-hidden="true">
+        @for (tick of ticks(); track tick.name) { <span [style.left.%]="tick.at">{{ tick.name }}</span> }
+      </div>
+    </div>
+  `,
+  styleUrl: './ribbon.less',
+})
+export class Ribbon {
+  private readonly plans = inject(PlanService);
+  private readonly units = inject(Units);
+  protected readonly view = signal<'round' | 'job'>('round');
+  protected readonly views = [{ value: 'round' as const, name: 'one round' }, { value: 'job' as const, name: 'whole job' }];
+
+  private readonly stretches = computed<readonly Stretch[]>(() => {
+    const timeline = this.plans.plan()?.batch.timeline;
+    const all = (this.view() === 'round' ? timeline?.oneRound : timeline?.wholeJob) ?? [];
+    return all.filter((stretch) => Number.isFinite(stretch.seconds));
+  });
+  private readonly total = computed(() => this.stretches().reduce((sum, s) => sum + s.seconds, 0));
+  private readonly endless = computed(() => !Number.isFinite(this.plans.plan()?.batch.total.value ?? 0));
+
+  protected readonly heading = computed(() => {
+    const plan = this.plans.plan();
+    if (!plan) return '';
+    if (this.endless()) return 'It never sets there, so the minutes have no end';
+    const minutes = text(this.total(), 'duration', this.units.system());
+    if (this.view() === 'round') return `${plan.batch.timeline.rounds > 1 ? `First of ${plan.batch.timeline.rounds} rounds` : 'The one round'}, ${minutes}`;
+    return `Whole job, ${minutes}`;
+  });
+  protected readonly hands = computed(() => text(secondsOf(this.stretches(), true), 'duration', this.units.system()));
+  protected readonly waits = computed(() => text(secondsOf(this.stretches(), false), 'duration', this.units.system()));
+  protected readonly bars = computed(() => {
+    const total = this.total();
+    const coats = this.plans.plan()?.coatsMade.length ?? 1;
+    return this.stretches().map((stretch) => {
+      const share = stretch.seconds / total;
+      const { long, short } = stretchNames(stretch, coats);
+      const minutes = text(stretch.seconds, 'duration', this.units.system());
+      const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
+      const name = share > NARROWEST_NAMED_SHARE * 1.6 ? `${long} ${minutes}` : share > NARROWEST_NAMED_SHARE ? short : share > NARROWEST_SHORT_SHARE ? String(Math.round(stretch.seconds / 60)) : '';
+      return { kind: stretch.kind, handsOn: stretch.handsOn, grow: Math.max(stretch.seconds, 1), name, spoken: `${long}, ${minutes}, ${stretch.handsOn ? 'hands on' : 'waiting'}${round}` };
+    });
+  });
+  protected readonly ticks = computed(() => {
+    const minutes = this.total() / 60;
+    return scaleLinear([0, minutes], [0, 100]).ticks(8).filter((tick) => tick < minutes * 0.985).map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
+  });
+}
+
+function stretchNames(stretch: Stretch, coats: number): { readonly long: string; readonly short: string } {
+  const which = coats > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
+  switch (stretch.kind) {
+    case 'melt': return { long: 'Melt', short: 'Melt' };
+    case 'coat': return { long: `Coat${which}`, short: `Coat${which}` };
+    case 'chill': return { long: `${PLACE_NAMES[stretch.place ?? 'fridge']}${which}`, short: PLACE_NAMES[stretch.place ?? 'fridge'] };
+    case 'unmold': return { long: 'Unmold', short: 'Unmold' };
+    case 'cover': return { long: 'covered rest', short: 'rest' };
+    case 'fill': return { long: 'Fill', short: 'Fill' };
+    case 'close': return { long: 'Close', short: 'Close' };
+  }
+}

@@ -1,0 +1,133 @@
+import { line } from 'd3-shape';
+import { insetProfile, type Profile } from '../../../core/cavity/profile';
+import type { CastingPlan } from '../../../core/plan/plan';
+
+/** A place on the drawing, px. */
+export interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** One layer of the fill as drawn. */
+export interface DrawnLayer {
+  readonly path: string;
+  readonly kind: string;
+  readonly topY: number;
+  readonly halfWidth: number;
+}
+
+/** Everything the section draws, px; all of it at one scale. */
+export interface SectionGeometry {
+  readonly pxPerM: number;
+  /** Factor on the thickness of coats only; 1 is true to scale. */
+  readonly exaggeration: number;
+  readonly axisX: number;
+  readonly rimY: number;
+  readonly moldPath: string;
+  readonly coatPaths: readonly string[];
+  readonly layers: readonly DrawnLayer[];
+  readonly rim: Spot;
+  readonly wall: Spot;
+  readonly base: Spot;
+  /** Inner edge of the shell at the rim, where the wanted thickness is dragged. */
+  readonly rimInner: Spot;
+  readonly halfCavity: number;
+  readonly depth: number;
+}
+
+const FLANGE_M = 0.007;
+const MARGIN = { top: 46, bottom: 18, side: 96 } as const;
+
+/** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
+export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean): SectionGeometry {
+  const { cavity, moldRecord } = plan;
+  const side = Math.min(MARGIN.side, width * 0.17);
+  const outerWidth = cavity.rimDiameterM + 2 * (moldRecord.wallM + FLANGE_M);
+  const pxPerM = Math.max(1, Math.min((width - 2 * side) / outerWidth, (height - MARGIN.top - MARGIN.bottom) / (cavity.depthM + moldRecord.wallM)));
+  const axisX = width / 2;
+  const rimY = MARGIN.top;
+  const exaggeration = exaggerate ? thickened(plan) : 1;
+  const place = (r: number, z: number): Spot => ({ x: axisX + r * pxPerM, y: rimY + (cavity.depthM - z) * pxPerM });
+  const drawn = plan.coat.coats.map((coat) => coat.thicknessM.map((t) => t * exaggeration));
+  const totals = drawn.map((_, i) => drawn.slice(0, i + 1).reduce((sum, coat) => sum.map((t, k) => t + coat[k]), new Float64Array(drawn[0].length)));
+  const bounds = [cavity.profile, ...totals.map((total) => insetProfile(cavity.profile, total))];
+  const inside = bounds[bounds.length - 1];
+  const levelScale = (cavity.depthM - inside.heightM[0]) / plan.fill.depthM;
+  const last = cavity.profile.arcM.length - 1;
+  const thickness = totals[totals.length - 1];
+  const middle = Math.round(last / 2);
+  const onWall = (i: number): Spot => {
+    const half = thickness[i] / 2;
+    return place(cavity.profile.radiusM[i] - half * Math.sin(cavity.profile.slope[i]), cavity.profile.heightM[i] + half * Math.cos(cavity.profile.slope[i]));
+  };
+  return {
+    pxPerM,
+    exaggeration,
+    axisX,
+    rimY,
+    moldPath: moldPath(cavity.profile, moldRecord.wallM, place),
+    coatPaths: totals.map((_, i) => between(bounds[i], bounds[i + 1], place)),
+    layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
+    rim: onWall(last),
+    wall: onWall(middle),
+    base: onWall(0),
+    rimInner: place(cavity.profile.radiusM[last] - thickness[last], cavity.depthM),
+    halfCavity: (cavity.rimDiameterM / 2) * pxPerM,
+    depth: cavity.depthM * pxPerM,
+  };
+}
+
+/** As much thicker as still leaves room inside, up to three times. */
+function thickened({ cavity, coat }: Pick<CastingPlan, 'cavity' | 'coat'>): number {
+  const thickest = Math.max(...coat.totalM);
+  return Math.max(1, Math.min(3, (0.4 * cavity.depthM) / thickest));
+}
+
+type Place = (r: number, z: number) => Spot;
+
+const outline = line<Spot>((spot) => spot.x, (spot) => spot.y);
+
+/** Both halves of a curve: left rim, pole, right rim. */
+function bothHalves(radius: ArrayLike<number>, height: ArrayLike<number>, place: Place): Spot[] {
+  const right = Array.from({ length: radius.length }, (_, i) => place(radius[i], height[i]));
+  const left = Array.from({ length: radius.length }, (_, i) => place(-radius[i], height[i])).reverse();
+  return [...left, ...right];
+}
+
+function closed(spots: readonly Spot[]): string {
+  return `${outline([...spots]) ?? ''}Z`;
+}
+
+function between(outer: Profile, inner: Profile, place: Place): string {
+  return closed([...bothHalves(outer.radiusM, outer.heightM, place), ...bothHalves(inner.radiusM, inner.heightM, place).reverse()]);
+}
+
+function moldPath(profile: Profile, wallM: number, place: Place): string {
+  const { radiusM, heightM, slope } = profile;
+  const last = radiusM.length - 1;
+  const outerRadius = radiusM.map((r, i) => r + wallM * Math.sin(slope[i]));
+  const outerHeight = heightM.map((z, i) => z - wallM * Math.cos(slope[i]));
+  const rimZ = heightM[last];
+  const flange = radiusM[last] + wallM + FLANGE_M;
+  // The outside of the bowl ends below the flange.
+  const keep = outerHeight.filter((z) => z < rimZ - wallM).length;
+  const outside = bothHalves(outerRadius.slice(0, keep), outerHeight.slice(0, keep), place);
+  const right = [place(outerRadius[keep - 1], rimZ - wallM), place(flange, rimZ - wallM), place(flange, rimZ)];
+  const left = [place(-flange, rimZ), place(-flange, rimZ - wallM), place(-outerRadius[keep - 1], rimZ - wallM)];
+  return closed([...outside, ...right, ...bothHalves(radiusM, heightM, place).reverse(), ...left]);
+}
+
+function drawnLayer(inside: Profile, fromM: number, toM: number, kind: string, place: Place): DrawnLayer {
+  const floor = inside.heightM[0];
+  const radiusAt = (z: number): number => {
+    let i = 1;
+    while (i < inside.heightM.length - 1 && inside.heightM[i] < z) i++;
+    const share = Math.min(1, Math.max(0, (z - inside.heightM[i - 1]) / Math.max(1e-12, inside.heightM[i] - inside.heightM[i - 1])));
+    return inside.radiusM[i - 1] + share * (inside.radiusM[i] - inside.radiusM[i - 1]);
+  };
+  const low = floor + fromM;
+  const high = floor + toM;
+  const heights = [low, ...Array.from(inside.heightM).filter((z) => z > low && z < high), high];
+  const radii = heights.map(radiusAt);
+  return { path: closed(bothHalves(radii, heights, place)), kind, topY: place(0, high).y, halfWidth: place(radii[radii.length - 1], 0).x - place(0, 0).x };
+}

@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterNextRender, computed, inject, signal } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
+import { amountForLevel } from '../../../core/fill/fill';
+import { LIMITS } from '../../../core/record/limits';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { Figure } from '../../ui/figure';
+import { text } from '../../wording/format';
+import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
+import { coatShades } from './coat-shades';
+import { DragHandle, type HandleMove } from './drag-handle';
+import { sectionGeometry } from './section-geometry';
+
+const STEP_M = 0.0001;
+
+/** The true-scale cut through a cavity: mold, coats, fill, with the thickness called out and two things to drag. */
+@Component({
+  selector: 'ks-section',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Figure, DragHandle],
+  templateUrl: './section.html',
+  styleUrl: './section.less',
+})
+export class Section {
+  private readonly plans = inject(PlanService);
+  private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly size = signal({ width: 600, height: 380 });
+
+  protected readonly exaggerated = signal(false);
+  protected readonly plan = this.plans.plan;
+  protected readonly width = computed(() => this.size().width);
+  protected readonly height = computed(() => this.size().height);
+  protected readonly geometry = computed(() => {
+    const plan = this.plan();
+    return plan && sectionGeometry(plan, this.width(), this.height(), this.exaggerated());
+  });
+  protected readonly shades = computed(() => {
+    const plan = this.plan();
+    return plan ? coatShades(plan.chocolates[0].colour, plan.coatsMade.length) : [];
+  });
+  protected readonly rulerTicks = computed(() => {
+    const plan = this.plan();
+    const geometry = this.geometry();
+    if (!plan || !geometry) return [];
+    const unit = this.units.system() === 'us' ? 0.0254 : 0.001;
+    const scale = scaleLinear().domain([0, plan.cavity.depthM / unit]);
+    return scale.ticks(this.units.system() === 'us' ? 4 : 6).map((tick) => ({ y: geometry.rimY + tick * unit * geometry.pxPerM, name: String(tick) }));
+  });
+  protected readonly rulerUnit = computed(() => (this.units.system() === 'us' ? 'in' : 'mm'));
+  protected readonly widthText = computed(() => text(this.plan()?.cavity.rimDiameterM ?? 0, 'length', this.units.system()));
+  protected readonly upText = computed(() => WAY_UP_NAMES[this.plan()?.coatsMade.at(-1)?.wayUp ?? 'upright']);
+  protected readonly description = computed(() => {
+    const plan = this.plan();
+    if (!plan) return '';
+    const system = this.units.system();
+    const { rim, wall, base } = plan.coat.total;
+    const fill = plan.fill.layers.map((layer) => `${layer.choice.filling.name} up to ${text(layer.toM, 'length', system)}`).join(', ');
+    return `Cut through a ${this.widthText()} cavity: ${plan.coatsMade.length} coats, rim ${text(rim.value, 'length', system)}, wall ${text(wall.value, 'length', system)}, base ${text(base.value, 'length', system)}. ${fill || 'Empty.'}`;
+  });
+  protected readonly wanted = computed(() => {
+    const plan = this.plan();
+    if (!plan) return 0;
+    return plan.part.coatsBy.by === 'thickness' ? plan.part.coatsBy.rimM : plan.coat.total.rim.value;
+  });
+  protected readonly wantedText = computed(() => text(this.wanted(), 'length', this.units.system()));
+  protected readonly patternMm = computed(() => (this.geometry()?.pxPerM ?? 1) / 1000);
+  private dragFrom = 0;
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    afterNextRender(() => {
+      const box = this.host.nativeElement.querySelector('.drawing') ?? this.host.nativeElement;
+      const observer = new ResizeObserver(([entry]) => this.size.set({ width: Math.max(280, entry.contentRect.width), height: Math.max(200, entry.contentRect.height) }));
+      observer.observe(box);
+      destroyed.onDestroy(() => observer.disconnect());
+    });
+  }
+
+  protected layerName(index: number): string {
+    const layer = this.plan()?.fill.layers[index];
+    return layer ? FILLING_NAMES[layer.choice.filling.kind] : '';
+  }
+
+  protected levelText(index: number): string {
+    return text(this.plan()?.fill.layers[index].toM ?? 0, 'length', this.units.system());
+  }
+
+  /** Moves the top of a layer; the amount follows in the way it was asked for. */
+  protected moveFill(index: number, move: HandleMove): void {
+    const plan = this.plan();
+    const geometry = this.geometry();
+    if (!plan || !geometry) return;
+    if (move.start) this.dragFrom = plan.fill.layers[index].toM;
+    const from = move.step === undefined ? this.dragFrom - move.dy / geometry.pxPerM : plan.fill.layers[index].toM + move.step * STEP_M * 5;
+    const amount = amountForLevel(plan.fill, index, from);
+    const id = plan.fill.layers[index].choice.id;
+    this.store.edit('fill line', (casting) => {
+      const layer = casting.fill.find((candidate) => candidate.id === id);
+      if (layer) layer.amount = amount;
+    }, `fill ${id} ${move.gesture}`);
+  }
+
+  /** Sets the wanted thickness at the rim; coats and their tuning follow. */
+  protected moveWanted(move: HandleMove): void {
+    const geometry = this.geometry();
+    if (!geometry) return;
+    if (move.start) this.dragFrom = this.wanted();
+    const moved = move.step === undefined ? this.dragFrom - move.dx / geometry.pxPerM / geometry.exaggeration : this.wanted() + move.step * STEP_M;
+    const rimM = Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(moved / STEP_M) * STEP_M));
+    this.store.edit('wanted thickness', (casting) => {
+      casting.parts[0].coatsBy = { by: 'thickness', rimM };
+    }, `wanted ${move.gesture}`);
+  }
+}

@@ -1,0 +1,73 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterNextRender, computed, inject, signal } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { text } from '../../wording/format';
+
+const HEIGHT = 118;
+const MARGIN = { left: 34, right: 12, top: 8, bottom: 22 } as const;
+
+/** Thickness of the shell along the wall, with its likely band and the rim it needs. */
+@Component({
+  selector: 'ks-thickness-curve',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (chart(); as c) {
+      <svg [attr.viewBox]="'0 0 ' + width() + ' ${HEIGHT}'" height="${HEIGHT}" width="100%" role="img" [attr.aria-label]="c.description">
+        @for (tick of c.ticks; track tick.name) {
+          <path class="grid" [attr.d]="'M${MARGIN.left} ' + tick.y + 'H' + (width() - ${MARGIN.right})" />
+          <text x="${MARGIN.left - 8}" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
+        }
+        <path class="band" [attr.d]="c.band" />
+        <path class="needed" [attr.d]="'M${MARGIN.left} ' + c.neededY + 'H' + (width() - ${MARGIN.right})" />
+        <text class="needed-text" [attr.x]="width() - ${MARGIN.right}" [attr.y]="c.neededY + (c.neededBelow ? 14 : -5)" text-anchor="end">{{ c.neededText }}</text>
+        <path class="curve" [attr.d]="c.curve" />
+        <text x="${MARGIN.left}" y="${HEIGHT - 4}">base</text>
+        <text [attr.x]="width() / 2" y="${HEIGHT - 4}" text-anchor="middle">thickness along the wall, {{ c.unit }}</text>
+        <text [attr.x]="width() - ${MARGIN.right}" y="${HEIGHT - 4}" text-anchor="end">rim</text>
+      </svg>
+    }
+  `,
+  styleUrl: './thickness-curve.less',
+})
+export class ThicknessCurve {
+  private readonly plans = inject(PlanService);
+  private readonly units = inject(Units);
+  protected readonly width = signal(560);
+
+  protected readonly chart = computed(() => {
+    const plan = this.plans.plan();
+    if (!plan) return undefined;
+    const system = this.units.system();
+    const perUnit = system === 'us' ? 0.0254 : 0.001;
+    const arc = plan.cavity.profile.arcM;
+    const needed = plan.coat.neededRim.value;
+    const top = Math.max(needed, ...plan.coat.totalHighM) / perUnit;
+    const x = scaleLinear([0, arc[arc.length - 1]], [MARGIN.left, this.width() - MARGIN.right]);
+    const y = scaleLinear([0, top], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
+    const at = (values: Float64Array) => Array.from(arc, (s, i) => [x(s), y(values[i] / perUnit)] as [number, number]);
+    const low = at(plan.coat.totalLowM);
+    const band = area<[number, number]>((p) => p[0], (_, i) => low[i][1], (p) => p[1])(at(plan.coat.totalHighM)) ?? '';
+    return {
+      band,
+      curve: line()(at(plan.coat.totalM)) ?? '',
+      ticks: y.ticks(4).map((tick) => ({ y: y(tick), name: String(tick) })),
+      neededY: y(needed / perUnit),
+      neededBelow: y(needed / perUnit) < HEIGHT / 3,
+      neededText: `needed at the rim ${text(needed, 'length', system)}`,
+      unit: system === 'us' ? 'in' : 'mm',
+      description: `Thickness along the wall from base ${text(plan.coat.total.base.value, 'length', system)} to rim ${text(plan.coat.total.rim.value, 'length', system)}; ${text(needed, 'length', system)} is needed at the rim.`,
+    };
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef);
+    const destroyed = inject(DestroyRef);
+    afterNextRender(() => {
+      const observer = new ResizeObserver(([entry]) => this.width.set(Math.max(240, entry.contentRect.width)));
+      observer.observe(host.nativeElement);
+      destroyed.onDestroy(() => observer.disconnect());
+    });
+  }
+}

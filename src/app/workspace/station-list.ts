@@ -1,0 +1,64 @@
+import { Injectable, computed, inject } from '@angular/core';
+import type { CastingPlan } from '../../core/plan/plan';
+import type { StationKey } from '../../core/plan/problems';
+import type { UnitSystem } from '../../core/quantity/units';
+import { PlanService } from '../state/plan-service';
+import { Units } from '../state/units';
+import { text, written } from '../wording/format';
+import { FILLING_NAMES, MATERIAL_NAMES, METHOD_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_UP_NAMES } from '../wording/names';
+import { noteWording } from '../wording/problems';
+import { startText } from '../wording/times';
+
+/** A station as its tab shows it: the answer in large figures, a line below, and a mark where something is wrong. */
+export interface StationTab {
+  readonly key: StationKey;
+  readonly name: string;
+  readonly answer: string;
+  readonly detail: string;
+  readonly mark: string;
+}
+
+/** The answers of the station strip. */
+@Injectable({ providedIn: 'root' })
+export class StationList {
+  private readonly plans = inject(PlanService);
+  private readonly units = inject(Units);
+
+  readonly tabs = computed<readonly StationTab[]>(() => {
+    const plan = this.plans.plan();
+    if (!plan) return [];
+    const system = this.units.system();
+    return STATIONS.map((key) => {
+      const problem = plan.problems.find((candidate) => candidate.station === key);
+      return { key, name: STATION_NAMES[key], mark: problem ? noteWording(problem, system).mark : '', ...ANSWERS[key](plan, system) };
+    });
+  });
+}
+
+type StationAnswer = Pick<StationTab, 'answer' | 'detail'>;
+
+const ANSWERS: Readonly<Record<StationKey, (plan: CastingPlan, system: UnitSystem) => StationAnswer>> = {
+  mold: (plan, system) => ({
+    answer: text(plan.cavity.rimDiameterM, 'length', system),
+    detail: `${MATERIAL_NAMES[plan.moldRecord.material]}, ${plan.cavities} cavities${plan.moldRecord.atHand > 1 ? `, ${plan.moldRecord.atHand} molds` : ''}`,
+  }),
+  coat: (plan, system) => {
+    const count = plan.coatsMade.length;
+    const each = plan.coat.total.rim.value / count;
+    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: METHOD_NAMES[plan.coatsMade[0].method] };
+  },
+  chill: (plan) => {
+    const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));
+    const minutes = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? String(Math.round(coat.stay.value / 60)) : 'never'));
+    const places = [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[coat.sets[0].place]))].join(', ');
+    return { answer: `${minutes.join(' + ')}${stays.some((s) => s.unit) ? ' min' : ''}`, detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
+  },
+  fill: (plan, system) => ({
+    answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),
+    detail: plan.fill.layers.length === 0 ? 'hollow' : [...new Set(plan.fill.layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
+  }),
+  batch: (plan) => {
+    const rounds = plan.batch.rounds.value;
+    return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: `start by ${startText(plan.casting.due, plan.batch.total.value)}` };
+  },
+};

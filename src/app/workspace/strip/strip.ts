@@ -1,0 +1,30 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { StationKey } from '../../../core/plan/problems';
+import { PlanService } from '../../state/plan-service';
+import { StationList } from '../station-list';
+
+/** The stations in the order of the work, each with its answer: the plan at a glance. */
+@Component({
+  selector: 'ks-strip',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink],
+  template: `
+    <nav aria-label="Stations">
+      @for (tab of tabs(); track tab.key) {
+        <a [routerLink]="['/casting', castingId(), tab.key]" [attr.aria-current]="tab.key === station() ? 'step' : null" [class.open]="tab.key === station()">
+          <span class="name">{{ tab.name }} @if (tab.mark) { <span class="mark"><i aria-hidden="true"></i>{{ tab.mark }}</span> }</span>
+          <strong [class.older]="tab.key === 'chill' && source() === 'last'">{{ tab.answer }}</strong>
+          <span class="detail">{{ tab.detail }}</span>
+        </a>
+      }
+    </nav>
+  `,
+  styleUrl: './strip.less',
+})
+export class Strip {
+  readonly castingId = input.required<string>();
+  readonly station = input.required<StationKey>();
+  protected readonly tabs = inject(StationList).tabs;
+  protected readonly source = inject(PlanService).chillSource;
+}

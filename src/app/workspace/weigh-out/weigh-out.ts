@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { Figure } from '../../ui/figure';
+import { text } from '../../wording/format';
+import { weighOutTables } from './weigh-out-table';
+
+/** The amounts to weigh out, per part, per round and for the job; they add up. */
+@Component({
+  selector: 'ks-weigh-out',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Figure],
+  template: `
+    <h2>Weigh out</h2>
+    @for (table of tables(); track table.meltId) {
+      <table>
+        <thead><tr><th scope="col">{{ table.chocolate }}</th><th scope="col">{{ table.partName }}</th><th scope="col">round</th><th scope="col">job</th></tr></thead>
+        <tbody>
+          @for (row of table.rows; track row.name) {
+            <tr [class.sum]="row.sum">
+              <th scope="row">{{ row.name }}</th>
+              <td>{{ write(row.perPartKg) }}</td><td>{{ write(row.perRoundKg) }}</td><td>{{ write(row.jobKg) }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    }
+    @if (plan(); as p) {
+      @if (p.fill.layers.length > 0) {
+        <table>
+          <thead><tr><th scope="col">Inside</th><th scope="col">piece</th><th scope="col">job</th></tr></thead>
+          <tbody>
+            @for (layer of p.fill.layers; track layer.choice.id) {
+              <tr><th scope="row">{{ layer.choice.filling.name }}</th><td><ks-figure [answer]="layer.mass" /></td><td>{{ write(layer.mass.value * p.casting.pieces) }}</td></tr>
+            }
+          </tbody>
+        </table>
+      }
+      @for (buy of p.buy; track buy.chocolateId) {
+        <p class="buy">Buy <ks-figure [answer]="buy.mass" [strong]="true" />, <ks-figure [answer]="buy.packs" /> {{ buy.packs.value === 1 ? 'pack' : 'packs' }} of {{ packs().get(buy.chocolateId) }}</p>
+      }
+      <p class="buy">With {{ write(p.casting.atHandKg) }} you can make <ks-figure [answer]="p.batch.piecesFromAtHand" [strong]="true" /></p>
+    }
+  `,
+  styleUrl: './weigh-out.less',
+})
+export class WeighOut {
+  private readonly units = inject(Units);
+  protected readonly plan = inject(PlanService).plan;
+  protected readonly tables = computed(() => {
+    const plan = this.plan();
+    return plan ? weighOutTables(plan) : [];
+  });
+  protected readonly packs = computed(() => new Map(this.plan()?.casting.chocolates.map((c) => [c.id, text(c.packKg, 'mass', this.units.system())])));
+
+  protected write(kg: number | undefined): string {
+    return kg === undefined ? '' : text(kg, 'mass', this.units.system());
+  }
+}

@@ -1,0 +1,60 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NzDrawerModule } from 'ng-zorro-antd/drawer';
+import { Units } from '../../state/units';
+import { WorkingPanel } from '../../state/working-panel';
+import { rangeText, text } from '../../wording/format';
+import { choiceName } from '../../wording/names';
+import { RULES } from '../../wording/rules';
+import { TERM_NAMES } from '../../wording/terms';
+
+/** The working behind a figure: what it came from, how, where the rule is from, how sure it is. */
+@Component({
+  selector: 'ks-working',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzDrawerModule],
+  template: `
+    <nz-drawer [nzVisible]="!!shown()" nzPlacement="right" [nzWidth]="width" [nzTitle]="title()" (nzOnClose)="panel.close()">
+      <ng-container *nzDrawerContent>
+        @if (shown(); as s) {
+          <div class="working">
+            <p class="value">{{ s.value }}</p>
+            @if (s.range) { <p class="range">{{ s.range }}</p> }
+            <p class="how">{{ s.rule.how }}</p>
+            @if (s.terms.length) {
+              <h3>From</h3>
+              <table>
+                @for (term of s.terms; track $index) { <tr><th scope="row">{{ term.name }}</th><td>{{ term.value }}</td></tr> }
+              </table>
+            }
+            <h3>Source</h3><p>{{ s.rule.source }}</p>
+            <h3>How sure</h3><p>{{ s.rule.sure }}</p>
+          </div>
+        }
+      </ng-container>
+    </nz-drawer>
+  `,
+  styleUrl: './working.less',
+})
+export class Working {
+  protected readonly panel = inject(WorkingPanel);
+  private readonly units = inject(Units);
+  protected readonly width = 'min(400px, 100vw)';
+  protected readonly title = computed(() => {
+    const answer = this.panel.answer();
+    return answer ? RULES[answer.rule].title : '';
+  });
+  protected readonly shown = computed(() => {
+    const answer = this.panel.answer();
+    if (!answer) return undefined;
+    const system = this.units.system();
+    return {
+      value: text(answer.value, answer.dimension, system),
+      range: rangeText(answer, system),
+      rule: RULES[answer.rule],
+      terms: answer.terms.map((term) => ({
+        name: TERM_NAMES[term.name],
+        value: typeof term.value === 'string' ? choiceName(term.value) : text(term.value, term.dimension ?? 'count', system),
+      })),
+    };
+  });
+}

@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { Title } from '@angular/platform-browser';
+import { RouterLink } from '@angular/router';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import type { StationKey } from '../../core/plan/problems';
+import { CastingStore } from '../state/casting-store';
+import { PlanService } from '../state/plan-service';
+import { STATIONS } from '../wording/names';
+import { BatchStation } from './batch/batch-station';
+import { ChillStation } from './chill/chill-station';
+import { CoatStation } from './coat/coat-station';
+import { FillStation } from './fill/fill-station';
+import { CastingHeader } from './header/casting-header';
+import { MoldStation } from './mold/mold-station';
+import { Notes } from './notes/notes';
+import { Ribbon } from './ribbon/ribbon';
+import { Section } from './section/section';
+import { ThicknessCurve } from './section/thickness-curve';
+import { Strip } from './strip/strip';
+import { WeighOut } from './weigh-out/weigh-out';
+
+/** The workspace of one casting: header, station strip, the open station, the section, weigh-out and notes, the ribbon. */
+@Component({
+  selector: 'ks-workspace',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [BatchStation, CastingHeader, ChillStation, CoatStation, FillStation, MoldStation, Notes, NzButtonModule, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
+  templateUrl: './workspace.html',
+  styleUrl: './workspace.less',
+})
+export class Workspace {
+  private readonly store = inject(CastingStore);
+  private readonly titles = inject(Title);
+  protected readonly plans = inject(PlanService);
+
+  /** Route parameters. */
+  readonly id = input.required<string>();
+  readonly station = input<string>();
+
+  protected readonly casting = this.store.current;
+  protected readonly openStation = computed<StationKey>(() => STATIONS.find((key) => key === this.station()) ?? 'coat');
+
+  constructor() {
+    effect(() => {
+      this.store.open(this.id());
+      rememberOpen(this.id());
+    });
+    effect(() => this.titles.setTitle(`${this.casting()?.name ?? 'Casting'} · Kilnstone`));
+  }
+}
+
+function rememberOpen(id: string): void {
+  try {
+    localStorage.setItem('kilnstone.open', id);
+  } catch {
+    // Storage may be blocked: the next visit then opens on the first casting.
+  }
+}
