@@ -1,4 +1,5 @@
-import express, { type Express, type Response } from 'express';
+import type { ServerResponse } from 'node:http';
+import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
@@ -39,6 +40,6 @@ const POLICY = {
   objectSrc: ["'none'"],
 };
 
-function cacheHeaders(response: Response, path: string): void {
+function cacheHeaders(response: ServerResponse, path: string): void {
   response.setHeader('Cache-Control', HASHED.test(path.replace(/\.br$/, '')) ? 'public, max-age=31536000, immutable' : 'no-cache');
 }

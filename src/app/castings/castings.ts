@@ -9,6 +9,10 @@ import type { Casting } from '../../core/record/casting';
 import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
+import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../../core/record/references';
+import { Units } from '../state/units';
+import { text } from '../wording/format';
+import { METHOD_NAMES } from '../wording/names';
 import { dueInstant, momentText } from '../wording/times';
 import { ImportPanel } from './import-panel';
 import { SmallSection } from './small-section';
@@ -24,6 +28,7 @@ import { SmallSection } from './small-section';
 export class Castings {
   protected readonly store = inject(CastingStore);
   protected readonly actions = inject(CastingsActions);
+  private readonly units = inject(Units);
   protected readonly search = new FormControl('', { nonNullable: true });
   protected readonly importing = signal(false);
   private readonly searched = toSignal(this.search.valueChanges, { initialValue: '' });
@@ -43,6 +48,14 @@ export class Castings {
 
   protected due({ due }: Casting): string {
     return momentText(dueInstant(due), due.zone);
+  }
+
+  /** "64 mm, dark, fill and dump". */
+  protected what(casting: Casting): string {
+    const part = casting.parts[0];
+    const chocolate = chocolateOf(casting, meltOf(casting, part.coats[0].shares[0].meltId));
+    const width = cavityRecordOf(moldOf(casting, part), part).shape.diameterM;
+    return `${text(width, 'length', this.units.system())}, ${chocolate.name}, ${METHOD_NAMES[part.coats[0].method]}`;
   }
 
   protected clear(): void {

@@ -4,15 +4,16 @@ import type { Casting } from '../../core/record/casting';
 import { coatShades } from '../workspace/section/coat-shades';
 import { sectionGeometry } from '../workspace/section/section-geometry';
 
-const WIDTH = 270;
-const HEIGHT = 150;
+const WIDTH = 340;
+const HEIGHT = 176;
+const MARGIN = { top: 8, bottom: 8, left: 8, right: 8 };
 
 /** A casting's section drawn small, for the list. */
 @Component({
   selector: 'ks-small-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 34 ${WIDTH} ${HEIGHT - 24}" width="100%" height="${HEIGHT - 24}" aria-hidden="true">
+    <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" width="100%" height="${HEIGHT}" aria-hidden="true">
       <path [attr.d]="drawn().geometry.moldPath" class="mold" />
       @for (layer of drawn().geometry.layers; track $index) { <path [attr.d]="layer.path" [attr.class]="layer.kind" /> }
       @for (path of drawn().geometry.coatPaths; track $index) { <path [attr.d]="path" [attr.fill]="drawn().shades[$index]" /> }
@@ -24,6 +25,6 @@ export class SmallSection {
   readonly casting = input.required<Casting>();
   protected readonly drawn = computed(() => {
     const draft = draftPlan(this.casting());
-    return { geometry: sectionGeometry(draft, WIDTH, HEIGHT, false), shades: coatShades(draft.chocolates[0].colour, draft.coatsMade.length) };
+    return { geometry: sectionGeometry(draft, WIDTH, HEIGHT, false, MARGIN), shades: coatShades(draft.chocolates[0].colour, draft.coatsMade.length) };
   });
 }

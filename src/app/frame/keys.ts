@@ -1,7 +1,7 @@
 import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Casting, Coat } from '../../core/record/casting';
-import { addCoat, removeCoat } from '../../core/plan/remedy';
+import type { Casting } from '../../core/record/casting';
+import { addCoat, keepCoatsAsMade, removeCoat } from '../../core/plan/remedy';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
 import { PlanService } from '../state/plan-service';
@@ -73,11 +73,7 @@ export class Keys {
     const made = this.plans.plan()?.coatsMade;
     if (!made) return;
     this.store.edit('coats', (casting) => {
-      const part = casting.parts[0];
-      if (part.coatsBy.by === 'thickness') {
-        part.coatsBy = { by: 'count' };
-        part.coats = JSON.parse(JSON.stringify(made)) as Coat[];
-      }
+      keepCoatsAsMade(casting, made);
       change(casting);
     });
   }

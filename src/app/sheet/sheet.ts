@@ -59,8 +59,8 @@ export class Sheet {
         : `${spoons(made.doseM3).number} ${spoons(made.doseM3).unit} in each cavity`;
       return {
         name: `Coat ${i + 1}`,
-        how: `${METHOD_NAMES[made.method]}: ${how}; set ${WAY_UP_NAMES[made.wayUp]}`,
-        chill: `${PLACE_NAMES[made.sets[0].place]} ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
+        how: `${METHOD_NAMES[made.method]}: ${how}`,
+        chill: `Set ${WAY_UP_NAMES[made.wayUp]} in the ${PLACE_NAMES[made.sets[0].place]} for ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
       };
     });
   });

@@ -80,7 +80,7 @@ export class AmountField {
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   private readonly shown = computed(() => {
     const unit = this.unit();
-    return unit ? `${Number((this.value() / unit.factor).toPrecision(4))} ${unit.symbol}` : editableText(this.value(), this.dimension(), this.units.system());
+    return unit ? `${Number((this.value() / unit.factor).toPrecision(3))} ${unit.symbol}` : editableText(this.value(), this.dimension(), this.units.system());
   });
   private undoneSeen = 0;
   private fieldSeen: string | undefined;

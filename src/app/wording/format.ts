@@ -42,7 +42,8 @@ function writtenDuration(s: number): Written {
   if (s < 90) return { number: String(Math.round(s)), unit: 's' };
   const minutes = Math.round(s / 60);
   if (minutes < 120) return { number: s < 600 && Math.abs(s / 60 - minutes) > 0.05 ? (s / 60).toFixed(1) : String(minutes), unit: 'min' };
-  return { number: `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`, unit: 'min' };
+  if (minutes % 60 === 0) return { number: String(minutes / 60), unit: 'h' };
+  return { number: `${Math.floor(minutes / 60)} h ${minutes % 60}`, unit: 'min' };
 }
 
 function writtenVolume(m3: number, system: UnitSystem): Written {

@@ -9,8 +9,6 @@ export const TERM_NAMES: Readonly<Record<string, string>> = {
   cavityVolume: 'Volume of a cavity',
   chocolateKind: 'Kind of chocolate',
   coatMean: 'Mean thickness of the coat',
-  coatThickness: 'One coat',
-  coats: 'Coats',
   comesBack: 'Comes back from tipping out',
   confidence: 'Wanted confidence',
   dewPoint: 'Dew point',

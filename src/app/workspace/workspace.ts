@@ -7,6 +7,7 @@ import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { STATIONS } from '../wording/names';
 import { BatchStation } from './batch/batch-station';
+import { PlaceComparison } from './chill/place-comparison';
 import { ChillStation } from './chill/chill-station';
 import { CoatStation } from './coat/coat-station';
 import { FillStation } from './fill/fill-station';
@@ -23,7 +24,7 @@ import { WeighOut } from './weigh-out/weigh-out';
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, ChillStation, CoatStation, FillStation, MoldStation, Notes, NzButtonModule, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
+  imports: [BatchStation, CastingHeader, ChillStation, CoatStation, FillStation, MoldStation, Notes, NzButtonModule, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

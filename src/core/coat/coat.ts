@@ -78,10 +78,7 @@ export function coatStation(input: CoatInput): CoatResult {
     totalLowM: summed(thin),
     totalHighM: summed(thick),
     volumeM3: laid.reduce((sum, l) => sum + l.volumeM3, 0),
-    mass: answer(sumOf(coats.map((c) => c.mass.value)), 'mass', 'coat.massInAll', [term('coats', coats.length, 'count')], [
-      sumOf(coats.map((c) => c.mass.low ?? c.mass.value)),
-      sumOf(coats.map((c) => c.mass.high ?? c.mass.value)),
-    ]),
+    mass: massInAll(coats),
     neededRim: answer(needed, 'length', 'coat.neededRim', [term('rimDiameter', input.cavity.rimDiameterM, 'length'), term('chocolateKind', last.chocolate.kind)]),
     breakChance: answer(
       breakChance(rim.value / needed), 'share', 'coat.breakChance',
@@ -119,6 +116,12 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
   };
 }
 
+function massInAll(coats: readonly CoatAnswer[]): Answer {
+  const masses = coats.map((coat) => coat.mass);
+  const range: [number, number] = [sumOf(masses.map((m) => m.low ?? m.value)), sumOf(masses.map((m) => m.high ?? m.value))];
+  return { ...answer(sumOf(masses.map((m) => m.value)), 'mass', 'coat.massInAll', [], range), parts: masses };
+}
+
 function coatTerms(choice: CoatChoice, laid: LaidCoat): Term[] {
   const shared = [
     term('method', choice.method),
@@ -139,8 +142,8 @@ function coatTerms(choice: CoatChoice, laid: LaidCoat): Term[] {
 function totals(coats: readonly CoatAnswer[]): ThicknessAnswers {
   const sum = (place: keyof ThicknessAnswers): Answer => {
     const of = coats.map((coat) => coat.thickness[place]);
-    const terms = of.map((a) => term('coatThickness', a.value, 'length'));
-    return answer(sumOf(of.map((a) => a.value)), 'length', 'coat.total', terms, [sumOf(of.map((a) => a.low ?? a.value)), sumOf(of.map((a) => a.high ?? a.value))]);
+    const range: [number, number] = [sumOf(of.map((a) => a.low ?? a.value)), sumOf(of.map((a) => a.high ?? a.value))];
+    return { ...answer(sumOf(of.map((a) => a.value)), 'length', 'coat.total', [], range), parts: of };
   };
   return { rim: sum('rim'), wall: sum('wall'), base: sum('base') };
 }

@@ -1,6 +1,6 @@
 import { pieceKg } from '../fill/fill';
 import { LIMITS } from '../record/limits';
-import type { Casting } from '../record/casting';
+import type { Casting, Coat } from '../record/casting';
 import type { Place } from '../record/choices';
 import type { CastingPlan } from './plan';
 
@@ -61,6 +61,14 @@ export function addCoat(casting: Casting): void {
   const last = coats[coats.length - 1];
   const sets = last.sets.map((set) => ({ ...set }));
   coats.push({ ...last, shares: last.shares.map((share) => ({ ...share })), sets, id: freshCoatId(coats.map((coat) => coat.id)) });
+}
+
+/** Goes back from a wanted thickness to counted coats, as they were made for it, so that nothing jumps. */
+export function keepCoatsAsMade(casting: Casting, made: readonly Coat[]): void {
+  const part = casting.parts[0];
+  if (part.coatsBy.by === 'count') return;
+  part.coatsBy = { by: 'count' };
+  part.coats = made.map((coat) => ({ ...coat, shares: coat.shares.map((share) => ({ ...share })), sets: coat.sets.map((set) => ({ ...set })) }));
 }
 
 /** Takes the last coat away; one always stays. */

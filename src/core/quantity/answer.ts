@@ -37,6 +37,8 @@ export interface Answer {
   readonly high?: number;
   readonly rule: string;
   readonly terms: readonly Term[];
+  /** Answers that this one is the sum of, each with a working of its own. */
+  readonly parts?: readonly Answer[];
 }
 
 /** Makes an answer; `range` is [low, high] in the same unit as `value`. */
@@ -47,6 +49,7 @@ export function answer(
   terms: readonly Term[] = [],
   range?: readonly [number, number],
 ): Answer {
+  // Without a range the two ends are left out, so that a figure never pretends to one.
   return range ? { value, dimension, rule, terms, low: range[0], high: range[1] } : { value, dimension, rule, terms };
 }
 

@@ -26,12 +26,10 @@ export class ChillStation {
   protected readonly plan = this.plans.plan;
   protected readonly limits = LIMITS;
   protected readonly minute = UNITS.minute;
-  protected readonly placeNames = PLACE_NAMES;
   protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
   protected readonly covered = [{ value: 'no' as const, name: 'in the open' }, { value: 'yes' as const, name: 'covered' }];
   /** Coats of the record; further ones that a wanted thickness asks for follow the last. */
   protected readonly recorded = computed(() => this.plan()?.part.coats.length ?? 0);
-  protected readonly allPlacesIn = computed(() => (this.plan()?.chill.coats[0].places.length ?? 0) > 1);
   protected readonly stateText = computed(() => {
     const state = this.plans.workerState();
     if (state === 'failed') return 'The fine computation does not start here; these are the figures it last gave, or a first estimate.';

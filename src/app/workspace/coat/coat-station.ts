@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FLUIDITY_CLASSES, type FluidityClass } from '../../../core/matter/chocolate';
-import type { Casting, Coat } from '../../../core/record/casting';
+import type { Casting } from '../../../core/record/casting';
 import { COAT_AREAS, METHODS, WAYS_UP, type CoatArea, type Method, type WayUp } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
-import { addCoat, removeCoat } from '../../../core/plan/remedy';
+import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/plan/remedy';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -13,10 +13,12 @@ import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
-import { text } from '../../wording/format';
+import { text, written } from '../../wording/format';
 import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
 
-const COUNTS = ['1', '2', '3', '4'] as const;
+/** Coats by number, or as many as a wanted thickness asks for. */
+const COUNTS = ['1', '2', '3', '4', 'aim'] as const;
+type Count = (typeof COUNTS)[number];
 const SHORT_METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon, swirl', brush: 'brush', dump: 'fill, dump' };
 
 /** Which chocolate, how a coat is made, how many; and what they come to. */
@@ -37,8 +39,7 @@ export class CoatStation {
   protected readonly waysUp = WAYS_UP.map((value) => ({ value, name: WAY_UP_NAMES[value] }));
   protected readonly areas = COAT_AREAS.map((value) => ({ value, name: WHERE_NAMES[value] }));
   protected readonly fluidities = FLUIDITY_CLASSES.map((value) => ({ value, name: FLUIDITY_NAMES[value] }));
-  protected readonly counts = COUNTS.map((value) => ({ value, name: value }));
-  protected readonly aims = [{ value: 'count' as const, name: 'how many coats' }, { value: 'thickness' as const, name: 'a thickness' }];
+  protected readonly counts = COUNTS.map((value) => ({ value, name: value === 'aim' ? 'to thickness' : value }));
   protected readonly methodNames = METHOD_NAMES;
 
   protected readonly chocolates = computed(() => (this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })));
@@ -54,10 +55,10 @@ export class CoatStation {
   protected readonly bandText = computed(() => {
     const chocolate = this.chocolate();
     if (!chocolate) return '';
-    const warm = (c: number): string => text(c, 'temperature', this.units.system());
-    return `Usual ${warm(chocolate.workFromC)} to ${warm(chocolate.workToC)}; the packet wins`;
+    const system = this.units.system();
+    return `${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}; the packet wins`;
   });
-  protected readonly count = computed(() => String(this.plan()?.coatsMade.length ?? 1) as (typeof COUNTS)[number]);
+  protected readonly count = computed(() => (this.plan()?.part.coatsBy.by === 'thickness' ? 'aim' : (String(this.plan()?.coatsMade.length ?? 1) as Count)));
 
   protected setChocolate(chocolateId: string): void {
     this.store.edit('chocolate', (casting) => {
@@ -83,28 +84,24 @@ export class CoatStation {
     }, 'working temperature');
   }
 
-  protected setAim(by: 'count' | 'thickness'): void {
-    const rimM = Math.round((this.plan()?.coat.total.rim.value ?? 0.0025) * 1e4) / 1e4;
-    const clamped = Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, rimM));
-    const made = this.plan()?.coatsMade;
-    this.store.edit('aim', (casting) => {
-      casting.parts[0].coatsBy = by === 'thickness' ? { by, rimM: clamped } : { by };
-      // Going back to counting keeps the coats as they were made, so that nothing jumps.
-      if (by === 'count' && made) casting.parts[0].coats = JSON.parse(JSON.stringify(made)) as Coat[];
-    });
-  }
-
   protected setWanted(rimM: number): void {
     this.store.edit('wanted thickness', (casting) => {
       casting.parts[0].coatsBy = { by: 'thickness', rimM };
     }, 'wanted thickness');
   }
 
-  protected setCount(count: string): void {
+  protected setCount(count: Count): void {
+    const plan = this.plan();
+    if (!plan) return;
     this.store.edit('coats', (casting) => {
-      const { coats } = casting.parts[0];
-      while (coats.length < Number(count)) addCoat(casting);
-      while (coats.length > Number(count)) removeCoat(casting);
+      const part = casting.parts[0];
+      if (count === 'aim') {
+        part.coatsBy = { by: 'thickness', rimM: nearestRim(plan.coat.total.rim.value) };
+        return;
+      }
+      keepCoatsAsMade(casting, plan.coatsMade);
+      while (part.coats.length < Number(count)) addCoat(casting);
+      while (part.coats.length > Number(count)) removeCoat(casting);
     });
   }
 
@@ -142,4 +139,10 @@ export class CoatStation {
   private everyCoat(label: string, change: (coat: Casting['parts'][number]['coats'][number]) => void, gesture?: string): void {
     this.store.edit(label, (casting) => casting.parts[0].coats.forEach(change), gesture);
   }
+}
+
+/** A computed rim thickness as a wanted one: to a tenth of a millimetre, within its limits. */
+function nearestRim(rimM: number): number {
+  const { low, high } = LIMITS.wantedRimM;
+  return Math.min(high, Math.max(low, Math.round(rimM * 1e4) / 1e4));
 }

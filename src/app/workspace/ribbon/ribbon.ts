@@ -83,7 +83,7 @@ function stretchNames(stretch: Stretch, coats: number): { readonly long: string;
   switch (stretch.kind) {
     case 'melt': return { long: 'Melt', short: 'Melt' };
     case 'coat': return { long: `Coat${which}`, short: `Coat${which}` };
-    case 'chill': return { long: `${PLACE_NAMES[stretch.place ?? 'fridge']}${which}`, short: PLACE_NAMES[stretch.place ?? 'fridge'] };
+    case 'chill': return { long: PLACE_NAMES[stretch.place ?? 'fridge'], short: PLACE_NAMES[stretch.place ?? 'fridge'] };
     case 'unmold': return { long: 'Unmold', short: 'Unmold' };
     case 'cover': return { long: 'covered rest', short: 'rest' };
     case 'fill': return { long: 'Fill', short: 'Fill' };

@@ -33,19 +33,29 @@ export interface SectionGeometry {
   readonly rimInner: Spot;
   readonly halfCavity: number;
   readonly depth: number;
+  /** Lowest point of the mold. */
+  readonly bottomY: number;
 }
 
-const FLANGE_M = 0.007;
-const MARGIN = { top: 46, bottom: 18, side: 96 } as const;
+const FLANGE_M = 0.005;
+/** Room kept free for rule and callouts, px. */
+export interface Margin {
+  readonly top: number;
+  readonly bottom: number;
+  readonly left: number;
+  readonly right: number;
+}
+
+const MARGIN: Margin = { top: 50, bottom: 34, left: 50, right: 92 };
 
 /** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
-export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean): SectionGeometry {
+export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
   const { cavity, moldRecord } = plan;
-  const side = Math.min(MARGIN.side, width * 0.17);
   const outerWidth = cavity.rimDiameterM + 2 * (moldRecord.wallM + FLANGE_M);
-  const pxPerM = Math.max(1, Math.min((width - 2 * side) / outerWidth, (height - MARGIN.top - MARGIN.bottom) / (cavity.depthM + moldRecord.wallM)));
-  const axisX = width / 2;
-  const rimY = MARGIN.top;
+  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / outerWidth, (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM)));
+  const axisX = (margin.left + width - margin.right) / 2;
+  const slack = height - margin.top - margin.bottom - (cavity.depthM + moldRecord.wallM) * pxPerM;
+  const rimY = margin.top + Math.max(0, slack * 0.4);
   const exaggeration = exaggerate ? thickened(plan) : 1;
   const place = (r: number, z: number): Spot => ({ x: axisX + r * pxPerM, y: rimY + (cavity.depthM - z) * pxPerM });
   const drawn = plan.coat.coats.map((coat) => coat.thicknessM.map((t) => t * exaggeration));
@@ -74,6 +84,7 @@ export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fil
     rimInner: place(cavity.profile.radiusM[last] - thickness[last], cavity.depthM),
     halfCavity: (cavity.rimDiameterM / 2) * pxPerM,
     depth: cavity.depthM * pxPerM,
+    bottomY: rimY + (cavity.depthM + moldRecord.wallM) * pxPerM,
   };
 }
 

@@ -5,7 +5,7 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { text } from '../../wording/format';
 
-const HEIGHT = 118;
+const HEIGHT = 138;
 const MARGIN = { left: 34, right: 12, top: 8, bottom: 22 } as const;
 
 /** Thickness of the shell along the wall, with its likely band and the rim it needs. */

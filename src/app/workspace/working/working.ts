@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { NzDrawerModule } from 'ng-zorro-antd/drawer';
 import { Units } from '../../state/units';
 import { WorkingPanel } from '../../state/working-panel';
+import { Figure } from '../../ui/figure';
 import { rangeText, text } from '../../wording/format';
 import { choiceName } from '../../wording/names';
 import { RULES } from '../../wording/rules';
@@ -11,7 +12,7 @@ import { TERM_NAMES } from '../../wording/terms';
 @Component({
   selector: 'ks-working',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzDrawerModule],
+  imports: [Figure, NzDrawerModule],
   template: `
     <nz-drawer [nzVisible]="!!shown()" nzPlacement="right" [nzWidth]="width" [nzTitle]="title()" (nzOnClose)="panel.close()">
       <ng-container *nzDrawerContent>
@@ -20,6 +21,12 @@ import { TERM_NAMES } from '../../wording/terms';
             <p class="value">{{ s.value }}</p>
             @if (s.range) { <p class="range">{{ s.range }}</p> }
             <p class="how">{{ s.rule.how }}</p>
+            @if (s.parts.length) {
+              <h3>Added up from</h3>
+              <table>
+                @for (part of s.parts; track $index; let i = $index) { <tr><th scope="row">Coat {{ i + 1 }}</th><td><ks-figure [answer]="part" /></td></tr> }
+              </table>
+            }
             @if (s.terms.length) {
               <h3>From</h3>
               <table>
@@ -51,6 +58,7 @@ export class Working {
       value: text(answer.value, answer.dimension, system),
       range: rangeText(answer, system),
       rule: RULES[answer.rule],
+      parts: answer.parts ?? [],
       terms: answer.terms.map((term) => ({
         name: TERM_NAMES[term.name],
         value: typeof term.value === 'string' ? choiceName(term.value) : text(term.value, term.dimension ?? 'count', system),

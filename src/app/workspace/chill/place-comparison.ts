@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { SOFT_BELOW, WILL_NOT_SET_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
+import { PlanService } from '../../state/plan-service';
+import { Figure } from '../../ui/figure';
+import { PLACE_NAMES } from '../../wording/names';
+
+/** Fridge, freezer and room at a glance for the last coat: minutes and what to mind. */
+@Component({
+  selector: 'ks-place-comparison',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Figure],
+  template: `
+    <table>
+      <caption>The last coat, wherever it may stand</caption>
+      <thead><tr><th scope="col">Place</th><th scope="col">touch-set</th><th scope="col">unmold</th><th scope="col">latest</th><th scope="col">mind</th></tr></thead>
+      <tbody>
+        @for (place of places(); track place.place) {
+          <tr [class.chosen]="place.place === chosen()">
+            <th scope="row">{{ names[place.place] }}{{ place.place === chosen() ? ', chosen' : '' }}</th>
+            <td><ks-figure [answer]="place.touch" /></td><td><ks-figure [answer]="place.unmold" /></td><td><ks-figure [answer]="place.latest" /></td>
+            <td>{{ risk(place) }}</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styleUrls: ['../station.less', './place-comparison.less'],
+})
+export class PlaceComparison {
+  private readonly plan = inject(PlanService).plan;
+  protected readonly names = PLACE_NAMES;
+  private readonly last = computed(() => this.plan()?.chill.coats.at(-1));
+  protected readonly places = computed(() => this.last()?.places ?? []);
+  protected readonly chosen = computed(() => this.last()?.chosen.place);
+
+  protected risk({ place, equilibrium, unmold }: PlaceAnswers): string {
+    if (equilibrium < WILL_NOT_SET_BELOW) return 'too warm to set';
+    if (!Number.isFinite(unmold.value)) return 'will not let go';
+    if (equilibrium < SOFT_BELOW) return 'sets softly';
+    return place === 'freezer' ? 'damp, if left too long' : place === 'fridge' ? 'damp, if left until cold' : 'slow, never damp';
+  }
+}
