@@ -1,4 +1,4 @@
-import { setFractionAt, setFractionSlope } from './setting';
+import { setFractionAt } from './setting';
 
 /** One material layer of a slab, from the outside inward. SI; temperatures °C. */
 export interface SlabLayer {
@@ -35,7 +35,8 @@ const NEWTON_MOST = 25;
 
 /**
  * One-dimensional heat conduction with setting, by the enthalpy method: finite volumes, implicit Euler in
- * time, Newton on the temperatures. Layers run from the outside of the mold inward.
+ * time, Newton on the heat that each cell gains: temperature is a gentle function of heat even while a cell sets,
+ * which the other way round it is not. Layers run from the outside of the mold inward.
  *
  * Energy is conserved to rounding: what the faces let out is what the cells lose. Setting is linear over its
  * interval and may lag by a relaxation time; with a lag, set chocolate does not melt again below its
@@ -64,7 +65,12 @@ export class HeatSlab {
   private readonly next: Float64Array;
   private readonly upper: Float64Array;
   private readonly right: Float64Array;
-  private readonly trial: Float64Array;
+  private readonly gained: Float64Array;
+  private readonly slope: Float64Array;
+  private readonly share: Float64Array;
+  private readonly upperC: Float64Array;
+  private readonly upperHeat: Float64Array;
+  private readonly lowerHeat: Float64Array;
 
   constructor(layers: readonly SlabLayer[], curvature: SlabCurvature = { mean: 0, gauss: 0 }, wallLayers = 1) {
     this.size = layers.reduce((sum, layer) => sum + layer.cells, 0);
@@ -82,7 +88,12 @@ export class HeatSlab {
     this.next = array();
     this.upper = array();
     this.right = array();
-    this.trial = array();
+    this.gained = array();
+    this.slope = array();
+    this.share = array();
+    this.upperC = array();
+    this.upperHeat = array();
+    this.lowerHeat = array();
     this.conductance = new Float64Array(this.size + 1);
     this.faceArea = new Float64Array(this.size + 1);
     this.layerStart = this.lay(layers, curvature, wallLayers);
@@ -135,15 +146,17 @@ export class HeatSlab {
    */
   step(dt: number, air: SlabAir): number {
     this.setFaces(air);
-    const { size, temperatureC, next } = this;
-    next.set(temperatureC);
+    this.setCurves(dt);
+    const { size, temperatureC, next, gained } = this;
+    gained.fill(0);
+    for (let i = 0; i < size; i++) next[i] = this.temperatureAt(i, 0);
     let converged = false;
     for (let k = 0; k < NEWTON_MOST && !converged; k++) converged = this.newton(dt, air) < NEWTON_TOLERANCE_K;
     if (!converged) return NaN;
     let largest = 0;
     for (let i = 0; i < size; i++) {
       largest = Math.max(largest, Math.abs(next[i] - temperatureC[i]));
-      if (this.latent[i] > 0) this.setFraction[i] = this.advanced(i, next[i], dt);
+      if (this.latent[i] > 0) this.setFraction[i] = this.advanced(i, next[i]);
       temperatureC[i] = next[i];
     }
     this.heatOut += dt * (this.conductance[0] * (next[0] - air.outsideC) + this.conductance[size] * (next[size - 1] - air.insideC));
@@ -156,54 +169,80 @@ export class HeatSlab {
     this.conductance[last] = air.insideH > 0 ? this.faceArea[last] / (1 / air.insideH + this.halfResistance[last - 1]) : 0;
   }
 
-  /** Set fraction of cell `i` after `dt` at temperature `t`. */
-  private advanced(i: number, t: number, dt: number): number {
-    const before = this.setFraction[i];
-    const wanted = setFractionAt(t, this.from[i], this.span[i]) - before;
-    if (this.lag[i] === 0) return before + wanted;
-    return wanted > 0 ? before + (wanted * dt) / (dt + this.lag[i]) : before;
+  /**
+   * Prepares, for each cell, the heat gained as a function of its temperature over this step: straight, with a gentler
+   * slope of temperature while the cell sets, between an upper and a lower corner.
+   */
+  private setCurves(dt: number): void {
+    const { size, latent, heat, from, span, lag, setFraction, temperatureC } = this;
+    for (let i = 0; i < size; i++) {
+      if (latent[i] === 0) continue;
+      const reach = lag[i] === 0 ? 1 : dt / (dt + lag[i]);
+      const lowest = lag[i] === 0 ? 0 : setFraction[i];
+      const complete = from[i] - span[i];
+      this.share[i] = reach;
+      this.upperC[i] = from[i] - span[i] * lowest;
+      this.upperHeat[i] = heat[i] * (this.upperC[i] - temperatureC[i]) - latent[i] * reach * (lowest - setFraction[i]);
+      this.lowerHeat[i] = heat[i] * (complete - temperatureC[i]) - latent[i] * reach * (1 - setFraction[i]);
+    }
   }
 
-  /** One Newton correction of `next`, by a tridiagonal solve; gives its size, K. */
+  /** Temperature of cell `i` once it has gained `gained` J/m³ in this step; leaves the slope in `slope[i]`. */
+  private temperatureAt(i: number, gained: number): number {
+    const heat = this.heat[i];
+    if (this.latent[i] === 0) {
+      this.slope[i] = 1 / heat;
+      return this.temperatureC[i] + gained / heat;
+    }
+    if (gained >= this.upperHeat[i]) {
+      this.slope[i] = 1 / heat;
+      return this.upperC[i] + (gained - this.upperHeat[i]) / heat;
+    }
+    const complete = this.from[i] - this.span[i];
+    if (gained <= this.lowerHeat[i]) {
+      this.slope[i] = 1 / heat;
+      return complete + (gained - this.lowerHeat[i]) / heat;
+    }
+    this.slope[i] = 1 / (heat + (this.latent[i] * this.share[i]) / this.span[i]);
+    return complete + (gained - this.lowerHeat[i]) * this.slope[i];
+  }
+
+  /** Set fraction of cell `i` at the end of a step at temperature `t`. */
+  private advanced(i: number, t: number): number {
+    const before = this.setFraction[i];
+    const wanted = setFractionAt(t, this.from[i], this.span[i]) - before;
+    return this.lag[i] === 0 || wanted > 0 ? before + this.share[i] * wanted : before;
+  }
+
+  /** One Newton correction of the heat gained by each cell, by a tridiagonal solve; gives its size in kelvin. */
   private newton(dt: number, air: SlabAir): number {
-    const { size, next, temperatureC, volume, heat, latent, conductance, upper, right, trial } = this;
+    const { size, next, gained, slope, volume, conductance, upper, right, heat } = this;
     for (let i = 0; i < size; i++) {
       const below = conductance[i];
       const above = conductance[i + 1];
       const t = next[i];
       const outer = i === 0 ? air.outsideC : next[i - 1];
       const inner = i === size - 1 ? air.insideC : next[i + 1];
-      let capacity = heat[i];
-      let stored = heat[i] * (t - temperatureC[i]);
-      if (latent[i] > 0) {
-        stored -= latent[i] * (this.advanced(i, t, dt) - this.setFraction[i]);
-        capacity += latent[i] * this.settingSlope(i, t, dt);
-      }
       const scale = volume[i] / dt;
-      const residual = below * (outer - t) + above * (inner - t) - scale * stored;
-      let diagonal = scale * capacity + below + above;
-      let rhs = residual;
+      let rhs = below * (outer - t) + above * (inner - t) - scale * gained[i];
+      let diagonal = scale + (below + above) * slope[i];
       if (i > 0) {
-        diagonal -= below * upper[i - 1];
-        rhs += below * right[i - 1];
+        const left = below * slope[i - 1];
+        diagonal -= left * upper[i - 1];
+        rhs += left * right[i - 1];
       }
-      upper[i] = above / diagonal;
+      upper[i] = i === size - 1 ? 0 : (above * slope[i + 1]) / diagonal;
       right[i] = rhs / diagonal;
     }
     let largest = 0;
+    let change = 0;
     for (let i = size - 1; i >= 0; i--) {
-      trial[i] = i === size - 1 ? right[i] : right[i] + upper[i] * trial[i + 1];
-      next[i] += trial[i];
-      largest = Math.max(largest, Math.abs(trial[i]));
+      change = right[i] + upper[i] * change;
+      gained[i] += change;
+      largest = Math.max(largest, Math.abs(change) / heat[i]);
     }
+    for (let i = 0; i < size; i++) next[i] = this.temperatureAt(i, gained[i]);
     return largest;
-  }
-
-  private settingSlope(i: number, t: number, dt: number): number {
-    const slope = setFractionSlope(t, this.from[i], this.span[i]);
-    if (this.lag[i] === 0 || slope === 0) return slope;
-    const advancing = setFractionAt(t, this.from[i], this.span[i]) > this.setFraction[i];
-    return advancing ? (slope * dt) / (dt + this.lag[i]) : 0;
   }
 
   /** Heat held against 0 °C and unset, J per m² of wall; falls as heat leaves. */

@@ -1,0 +1,18 @@
+import presets from 'jest-preset-angular/presets/index.js';
+
+const ignored = ['<rootDir>/dist/', '<rootDir>/node_modules/'];
+const typescript = { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }] };
+
+export default {
+  projects: [
+    { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data'], transform: typescript, modulePathIgnorePatterns: ignored },
+    {
+      displayName: 'app',
+      ...presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+      roots: ['<rootDir>/src/app', '<rootDir>/src/workers'],
+      setupFilesAfterEnv: ['<rootDir>/src/testing/setup-app.ts'],
+      transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|d3-|internmap|immer|date-fns|@lucide|comlink)'],
+      modulePathIgnorePatterns: ignored,
+    },
+  ],
+};
