@@ -1,3 +1,4 @@
+import { WILL_NOT_SET_BELOW } from '../../core/chill/set-coats';
 import type { RemedyEffect } from '../../core/plan/remedy-effect';
 import type { Problem } from '../../core/plan/problems';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -33,7 +34,7 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
     case 'aboveCeiling':
       return { mark: 'too hot', head: `${warmth('workingC')} is above the ceiling of ${values['name']}.`, body: `Past ${warmth('ceilingC')} it loses its temper, or thickens if it is compound. The packet wins if it says otherwise.`, action: 'Bring it back into its band' };
     case 'softSet':
-      return number('equilibrium') < 0.4
+      return number('equilibrium') < WILL_NOT_SET_BELOW
         ? { mark: 'will not set', head: `The ${place} is too warm: it will not set there.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' }
         : { mark: 'soft', head: `In the ${place} it sets, but softly.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature; it dents and marks.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' };
     case 'willNotLetGo':

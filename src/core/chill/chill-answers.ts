@@ -39,9 +39,8 @@ export interface ChillAnswers {
   readonly coverWhenCold: Answer;
 }
 
-/** Set shares below which a place is called soft, or not setting at all. */
+/** Set share below which a coat sets, but softly. Working rule. */
 export const SOFT_BELOW = 0.85;
-export const WILL_NOT_SET_BELOW = 0.4;
 
 /**
  * Puts the chill's figures into answers: stays in whole minutes, dew point, sweating, and the covered rest.

@@ -45,11 +45,14 @@ const MOST_STEP_S = 90;
 const WANTED_CHANGE_K = 0.7;
 const RIGID_LETS_GO_C = 12;
 
+/** Set share that a place must allow for a coat to set there at all. Working rule. */
+export const WILL_NOT_SET_BELOW = 0.4;
+
 /** Shares of setting that are waited for; see the model document. */
-export function touchShare(equilibrium: number): number {
+function touchShare(equilibrium: number): number {
   return Math.min(0.7, 0.66 * equilibrium);
 }
-export function unmoldShare(equilibrium: number): number {
+function unmoldShare(equilibrium: number): number {
   return Math.min(0.9, 0.92 * equilibrium);
 }
 
@@ -98,8 +101,10 @@ class StayRun {
     this.firstCoat = this.slab.layerStart[1];
     this.newCoat = this.slab.layerStart[index + 1];
     const equilibrium = equilibriumSetFraction(coat.kind, this.air.insideC);
-    this.touchAt = touchShare(equilibrium);
-    this.unmoldAt = unmoldShare(equilibrium);
+    // Where hardly anything can set, a small share of it is no shell.
+    const sets = equilibrium >= WILL_NOT_SET_BELOW;
+    this.touchAt = sets ? touchShare(equilibrium) : Infinity;
+    this.unmoldAt = sets ? unmoldShare(equilibrium) : Infinity;
     this.rigid = MOLD_MATTER[input.material].rigid;
   }
 

@@ -27,7 +27,7 @@ export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSec
   const { slope } = wall.cavity.profile;
   const start = Math.min(WORKING_RULES.dumpStartThicknessM, (wall.cavity.rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare);
   const rock = Math.sin((WORKING_RULES.rockingDegrees * Math.PI) / 180);
-  return wall.towardRim.map((length, i) => Math.min(start, drainedThicknessM(stages, density, length, Math.hypot(Math.sin(slope[i]), rock))));
+  return wall.towardRim.map((length, i) => Math.min(start, drainedThicknessM(stages, density, length, Math.hypot(Math.sin(slope[i]), rock), wall.cavity)));
 }
 
 /** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
@@ -48,9 +48,9 @@ export function settledFilm(wall: Wall, film: Float64Array, flow: Rheology, dens
   const { slope } = cavity.profile;
   const lengths = wayUp === 'upright' ? wall.towardPole : wall.towardRim;
   const stages: DrainStage[] = [{ seconds, flow }];
-  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, Math.sin(slope[i])))));
+  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, Math.sin(slope[i])), cavity)));
   const lost = filmVolume(cavity, film) - filmVolume(cavity, left);
-  if (lost <= 0) return left;
+  if (lost <= 1e-9 * filmVolume(cavity, film)) return left;
   return pooled(cavity, left, lost, wayUp);
 }
 
@@ -67,7 +67,7 @@ function pooled(cavity: Cavity, film: Float64Array, volumeM3: number, wayUp: Way
   // Regula falsi on a nearly straight line; the curvature of the wall bends it only a little.
   for (let k = 0; k < 12; k++) {
     const gap = filmVolume(cavity, raised(high)) - before - volumeM3;
-    if (Math.abs(gap) < 1e-7 * volumeM3) break;
+    if (Math.abs(gap) < 1e-7 * volumeM3 || gap === lowGap) break;
     const next = high - (gap * (high - low)) / (gap - lowGap);
     if (gap < 0) {
       low = high;

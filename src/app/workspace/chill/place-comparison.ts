@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { SOFT_BELOW, WILL_NOT_SET_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
+import { SOFT_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
+import { WILL_NOT_SET_BELOW } from '../../../core/chill/set-coats';
 import { PlanService } from '../../state/plan-service';
 import { Figure } from '../../ui/figure';
 import { PLACE_NAMES } from '../../wording/names';

@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { CHOCOLATE_KINDS } from '../matter/chocolate';
+import { PLACES, WAYS_UP } from '../record/choices';
+import { chillCasting, chillNominal } from './chill';
+import type { ChillCoat, ChillInput } from './chill-input';
+
+const coat: ChillCoat = {
+  kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', handlingSeconds: 60, place: 'fridge',
+};
+const input = (change: Partial<ChillCoat> = {}, coats = 2, kitchen: Partial<ChillInput['kitchen']> = {}): ChillInput => ({
+  material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2,
+  kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, ...kitchen }, coats: Array.from({ length: coats }, () => ({ ...coat, ...change })),
+});
+const MINUTE = 60;
+
+describe('chill', () => {
+  // Intervals of the trade, with the default kitchen. Common practice, no source.
+  it.each([
+    ['between coats in the fridge, 5 to 10 min', 0, 'fridge', 7.5, 'touch'],
+    ['between coats in the freezer, about 5 min', 0, 'freezer', 5, 'touch'],
+    ['before unmolding in the fridge, about 10 min', 1, 'fridge', 10, 'unmold'],
+  ] as const)('holds the usual interval %s inside its window widened by a fifth', (_, index, place, minutes, waitsFor) => {
+    for (const wayUp of WAYS_UP) {
+      const chill = chillCasting(input({ wayUp, place })).coats[index].chosen;
+      expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
+      expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);
+    }
+  });
+
+  it('gives the same nominal figures quickly as with ranges', () => {
+    const quick = chillNominal(input()).coats;
+    const full = chillCasting(input()).coats;
+    quick.forEach((one, i) => expect(one.chosen.unmold.value).toBe(full[i].chosen.unmold.value));
+    expect(full[1].chosen.unmold.low).toBeLessThan(full[1].chosen.unmold.value);
+    expect(full[1].chosen.unmold.high).toBeGreaterThan(full[1].chosen.unmold.value);
+  });
+
+  it('is quicker in colder places and slower for thicker coats', () => {
+    const [fridge, freezer, room] = chillCasting(input({}, 1)).coats[0].places;
+    expect(freezer.touch.value).toBeLessThan(fridge.touch.value);
+    expect(fridge.touch.value).toBeLessThan(room.touch.value);
+    const thick = chillNominal(input({ thicknessM: { value: 0.003, low: 0.002, high: 0.004 } }, 1)).coats[0].chosen;
+    expect(thick.unmold.value).toBeGreaterThan(fridge.unmold.value);
+  });
+
+  it('never sets real chocolate in a room above its setting range', () => {
+    const chill = chillNominal(input({ place: 'room' }, 1, { roomC: 30 })).coats[0].chosen;
+    expect(chill.equilibrium).toBe(0);
+    expect(chill.unmold.value).toBe(Infinity);
+  });
+
+  it('lets a rigid mold go only when it is cold, so never in a room of 19.5 °C', () => {
+    const rigid = { ...input({ place: 'room' }, 1), material: 'polycarbonate' as const };
+    expect(chillNominal(rigid).coats[0].chosen.unmold.value).toBe(Infinity);
+    const cold = chillNominal({ ...input({}, 1), material: 'polycarbonate' }).coats[0].chosen.unmold.value;
+    expect(cold).toBeGreaterThan(chillNominal(input({}, 1)).coats[0].chosen.unmold.value);
+    expect(cold).toBeLessThan(60 * MINUTE);
+  });
+
+  it('lets a later coat start from what the one before it left behind', () => {
+    const long = chillNominal(input({ overruledSeconds: 30 * MINUTE }, 2)).coats[1].chosen.touch.value;
+    const short = chillNominal(input({ overruledSeconds: 4 * MINUTE }, 2)).coats[1].chosen.touch.value;
+    expect(long).toBeLessThan(short);
+  });
+
+  it('gives ordered, finite or plainly infinite times over the whole input space', () => {
+    const any = fc.record({
+      kind: fc.constantFrom(...CHOCOLATE_KINDS), workingC: fc.double({ min: 26, max: 45, noNaN: true }), mm: fc.double({ min: 0.01, max: 20, noNaN: true }),
+      wayUp: fc.constantFrom(...WAYS_UP), place: fc.constantFrom(...PLACES), handlingSeconds: fc.integer({ min: 0, max: 3600 }), roomC: fc.double({ min: 10, max: 35, noNaN: true }),
+      fridgeC: fc.double({ min: 0, max: 12, noNaN: true }), freezerC: fc.double({ min: -30, max: -5, noNaN: true }), wallMm: fc.double({ min: 0.2, max: 20, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(any, ({ mm, wallMm, roomC, fridgeC, freezerC, ...rest }) => {
+        const m = mm / 1000;
+        const result = chillNominal({ ...input({ ...rest, thicknessM: { value: m, low: m, high: m } }, 2, { roomC, fridgeC, freezerC }), wallM: wallMm / 1000 });
+        for (const { chosen, surfaceC } of result.coats) {
+          for (const t of [chosen.touch.value, chosen.unmold.value, chosen.latest.value]) expect(t).toBeGreaterThanOrEqual(0);
+          expect(chosen.unmold.value).toBeGreaterThanOrEqual(chosen.touch.value);
+          expect(chosen.latest.value).toBeGreaterThanOrEqual(chosen.unmold.value);
+          expect(Number.isFinite(surfaceC)).toBe(true);
+        }
+      }),
+      { numRuns: 80 },
+    );
+  });
+});
