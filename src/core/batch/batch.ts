@@ -2,7 +2,7 @@ import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount } from './amounts';
 import { partsToCast } from './spares';
-import { secondsOf, timeline, type Timeline, type TimelineCoat } from './timeline';
+import { timeline, type Timeline, type TimelineCoat } from './timeline';
 
 export interface BatchInput {
   readonly pieces: number;
@@ -55,8 +55,7 @@ export function batchStation(input: BatchInput): BatchResult {
   const parts = partsToCast(needed, input.breakChance.value, input.spareRule);
   const perRound = input.perMold * input.moldsAtHand;
   const time = timeline({ ...input, parts });
-  const handsOn = secondsOf(time.wholeJob, true);
-  const waiting = secondsOf(time.wholeJob, false);
+  const { handsOnSeconds: handsOn, waitingSeconds: waiting } = time;
   const partsRange = [input.breakChance.low, input.breakChance.high].map((p) => partsToCast(needed, p, input.spareRule));
   const rule = input.spareRule.by === 'share' ? 'batch.partsByShare' : 'batch.partsByConfidence';
   const ruleTerm = input.spareRule.by === 'share' ? term('spareShare', input.spareRule.share, 'share') : term('confidence', input.spareRule.confidence, 'share');

@@ -1,20 +1,56 @@
 import type { SpareRule } from '../record/casting';
 
+/** Highest chance of breaking that is counted with, so that the answer stays a number of parts one could think of. */
+const WORST_CHANCE = 0.95;
+
 /**
  * Probability that at most `most` of `tries` parts break, each with chance `p`.
- * Sums the binomial terms by their ratio, in logarithms for the first, so large numbers do not underflow.
+ * By the regularized incomplete beta function, so its cost does not grow with the number of parts.
  */
 export function chanceOfAtMost(most: number, tries: number, p: number): number {
   if (most >= tries || p <= 0) return 1;
   if (most < 0 || p >= 1) return 0;
-  let logTerm = tries * Math.log1p(-p);
-  const ratio = Math.log(p) - Math.log1p(-p);
-  let sum = Math.exp(logTerm);
-  for (let k = 1; k <= most; k++) {
-    logTerm += Math.log((tries - k + 1) / k) + ratio;
-    sum += Math.exp(logTerm);
+  return incompleteBeta(1 - p, tries - most, most + 1);
+}
+
+/**
+ * Regularized incomplete beta function I_x(a, b), for a, b ≥ 1, by Lentz's continued fraction
+ * (Press et al., Numerical Recipes, section 6.4). Good to about 1e-12.
+ */
+function incompleteBeta(x: number, a: number, b: number): number {
+  const front = Math.exp(logGamma(a + b) - logGamma(a) - logGamma(b) + a * Math.log(x) + b * Math.log1p(-x));
+  return x < (a + 1) / (a + b + 2) ? (front * betaFraction(x, a, b)) / a : 1 - (front * betaFraction(1 - x, b, a)) / b;
+}
+
+const TINY = 1e-300;
+
+function betaFraction(x: number, a: number, b: number): number {
+  const away = (value: number): number => (Math.abs(value) < TINY ? TINY : value);
+  let c = 1;
+  let d = 1 / away(1 - ((a + b) * x) / (a + 1));
+  let fraction = d;
+  for (let m = 1; m < 5000; m++) {
+    const even = (m * (b - m) * x) / ((a + 2 * m - 1) * (a + 2 * m));
+    d = 1 / away(1 + even * d);
+    c = away(1 + even / c);
+    fraction *= d * c;
+    const odd = (-(a + m) * (a + b + m) * x) / ((a + 2 * m) * (a + 2 * m + 1));
+    d = 1 / away(1 + odd * d);
+    c = away(1 + odd / c);
+    fraction *= d * c;
+    if (Math.abs(d * c - 1) < 1e-14) break;
   }
-  return Math.min(1, sum);
+  return fraction;
+}
+
+const LANCZOS = [676.5203681218851, -1259.1392167224028, 771.3234287776531, -176.6150291621406, 12.507343278686905, -0.13857109526572012, 9.984369578019572e-6, 1.5056327351493116e-7];
+
+/** Natural logarithm of the gamma function for x ≥ 1 (Lanczos, g = 7). */
+function logGamma(x: number): number {
+  const y = x - 1;
+  const base = y + 7.5;
+  const sum = LANCZOS.reduce((total, weight, i) => total + weight / (y + i + 1), 0.9999999999998099);
+  return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(base) - base + Math.log(sum);
 }
 
 /**
@@ -22,11 +58,11 @@ export function chanceOfAtMost(most: number, tries: number, p: number): number {
  *
  * By confidence: smallest N with P(Binomial(N, 1 - p) ≥ needed) ≥ confidence. By share: that share more, rounded up.
  * @param needed parts that must be whole, 1 to 24000
- * @param breakChance per part, 0 to 0.99; more is taken as 0.99, so that the answer stays finite
+ * @param breakChance per part; more than 0.95 is taken as 0.95
  */
 export function partsToCast(needed: number, breakChance: number, rule: SpareRule): number {
   if (rule.by === 'share') return Math.ceil(needed * (1 + rule.share) - 1e-9);
-  const p = Math.min(0.99, Math.max(0, breakChance));
+  const p = Math.min(WORST_CHANCE, Math.max(0, breakChance));
   const enough = (n: number): boolean => chanceOfAtMost(n - needed, n, p) >= rule.confidence;
   if (enough(needed)) return needed;
   let low = needed;

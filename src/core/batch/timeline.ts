@@ -3,7 +3,7 @@ import type { Method, Place } from '../record/choices';
 
 /** One stretch of the ribbon. */
 export interface Stretch {
-  readonly kind: 'melt' | 'coat' | 'chill' | 'unmold' | 'cover' | 'fill' | 'close';
+  readonly kind: 'melt' | 'coat' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;
@@ -40,10 +40,15 @@ export interface Timeline {
   /** The first round, from melting to unmolding. */
   readonly oneRound: readonly Stretch[];
   readonly wholeJob: readonly Stretch[];
+  readonly handsOnSeconds: number;
+  readonly waitingSeconds: number;
 }
 
 /** Scraping and wiping that comes with tipping out a mold, s. Common practice, no source. */
 const SCRAPE_SECONDS = 40;
+
+/** From here on the rounds between the first and the last are drawn together. */
+const MOST_ROUNDS_SHOWN = 40;
 
 /** Hands-on time to coat one mold, s. Common practice, no source. */
 export function coatOneMoldSeconds(coat: Pick<TimelineCoat, 'method' | 'drainSeconds' | 'dwellSeconds'>, cavities: number): number {
@@ -56,38 +61,66 @@ export function coatOneMoldSeconds(coat: Pick<TimelineCoat, 'method' | 'drainSec
 export function timeline(input: TimelineInput): Timeline {
   const perRound = input.perMold * input.moldsAtHand;
   const rounds = Math.ceil(input.parts / perRound);
-  const whole = new StretchList();
-  whole.add({ kind: 'melt', handsOn: true, seconds: HANDS_ON.melt });
-  for (let round = 0; round < rounds; round++) {
-    addRound(whole, input, Math.min(perRound, input.parts - round * perRound), round);
-  }
-  if (input.filled) whole.add({ kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece * input.pieces });
-  if (input.closed) whole.add({ kind: 'close', handsOn: true, seconds: HANDS_ON.closePerPiece * input.pieces });
-  const wholeJob = whole.list;
-  const oneRound = wholeJob.filter((stretch) => stretch.kind === 'melt' || stretch.round === 0);
-  return { rounds, oneRound, wholeJob };
+  const lastParts = input.parts - (rounds - 1) * perRound;
+  const before = melting();
+  const after = new StretchList();
+  if (input.coverSeconds > 0) after.add({ kind: 'cover', handsOn: false, seconds: input.coverSeconds });
+  if (input.filled) after.add({ kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece * input.pieces });
+  if (input.closed) after.add({ kind: 'close', handsOn: true, seconds: HANDS_ON.closePerPiece * input.pieces });
+  const full = roundOf(input, Math.min(perRound, input.parts));
+  const last = roundOf(input, lastParts);
+  const seconds = (handsOn: boolean): number =>
+    secondsOf(before.list, handsOn) + (rounds - 1) * secondsOf(full.list, handsOn) + secondsOf(last.list, handsOn) + secondsOf(after.list, handsOn);
+  return {
+    rounds,
+    oneRound: melting().append(full.list, 0).list,
+    wholeJob: inFull(rounds, full.list, last.list).append(after.list).list,
+    handsOnSeconds: seconds(true),
+    waitingSeconds: seconds(false),
+  };
 }
 
-function addRound(list: StretchList, input: TimelineInput, parts: number, round: number): void {
+function melting(): StretchList {
+  return new StretchList().add({ kind: 'melt', handsOn: true, seconds: HANDS_ON.melt });
+}
+
+/** Melting and every round; past forty rounds those between the first and the last are two stretches. */
+function inFull(rounds: number, full: readonly Stretch[], last: readonly Stretch[]): StretchList {
+  const list = melting();
+  if (rounds > MOST_ROUNDS_SHOWN) {
+    list.append(full, 0);
+    for (const handsOn of [true, false]) list.add({ kind: 'rounds', handsOn, seconds: (rounds - 2) * secondsOf(full, handsOn) });
+  } else {
+    for (let round = 0; round < rounds - 1; round++) list.append(full, round);
+  }
+  return list.append(last, rounds - 1);
+}
+
+function roundOf(input: TimelineInput, parts: number): StretchList {
+  const list = new StretchList();
   const molds = Math.ceil(parts / input.perMold);
   const perMold = parts / molds;
   for (const [index, coat] of input.coats.entries()) {
-    list.add({ kind: 'coat', handsOn: true, seconds: molds * coatOneMoldSeconds(coat, perMold), coat: index, round });
-    list.add({ kind: 'chill', handsOn: false, seconds: coat.chillSeconds, coat: index, place: coat.place, round });
+    list.add({ kind: 'coat', handsOn: true, seconds: molds * coatOneMoldSeconds(coat, perMold), coat: index });
+    list.add({ kind: 'chill', handsOn: false, seconds: coat.chillSeconds, coat: index, place: coat.place });
   }
-  list.add({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts, round });
-  // Parts of earlier rounds warm up under their cover while the next round is cast.
-  const last = (round + 1) * input.perMold * input.moldsAtHand >= input.parts;
-  if (input.coverSeconds > 0 && last) list.add({ kind: 'cover', handsOn: false, seconds: input.coverSeconds, round });
+  return list.add({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
 }
 
 class StretchList {
   readonly list: Stretch[] = [];
   private end = 0;
 
-  add(stretch: Omit<Stretch, 'startSeconds'>): void {
+  add(stretch: Omit<Stretch, 'startSeconds'>): this {
     this.list.push({ ...stretch, startSeconds: this.end });
     this.end += stretch.seconds;
+    return this;
+  }
+
+  /** Adds stretches one after another, as those of a round where one is named. */
+  append(stretches: readonly Stretch[], round?: number): this {
+    for (const stretch of stretches) this.add(round === undefined ? stretch : { ...stretch, round });
+    return this;
   }
 }
 

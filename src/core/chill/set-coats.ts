@@ -42,6 +42,9 @@ const MOLD_CELLS = 3;
 const COAT_CELLS = 3;
 const LONGEST_S = 3 * 3600;
 const MOST_STEP_S = 90;
+/** A coat that found no room left still needs some body to be computed on. */
+const THINNEST_M = 2e-5;
+const SHORTEST_STEP_S = 1e-4;
 const WANTED_CHANGE_K = 0.7;
 const RIGID_LETS_GO_C = 12;
 
@@ -121,6 +124,7 @@ class StayRun {
       const change = this.slab.step(taken, this.air);
       if (!(change >= 0)) {
         dt = taken / 2;
+        if (dt < SHORTEST_STEP_S) throw new Error('the chill does not converge');
         continue;
       }
       const now = this.measures();
@@ -185,7 +189,7 @@ function slabLayers(input: ChillInput, index: number, variation: ChillVariation)
     const coat = input.coats[i];
     const { value, low, high } = coat.thicknessM;
     const thicknessM = variation.thickness === 0 ? value : variation.thickness < 0 ? low : high;
-    layers.push({ ...chocolateLayer(coat.kind, coat.fatShare, true), thicknessM, cells: COAT_CELLS, startC: coat.workingC + variation.workingK });
+    layers.push({ ...chocolateLayer(coat.kind, coat.fatShare, true), thicknessM: Math.max(THINNEST_M, thicknessM), cells: COAT_CELLS, startC: coat.workingC + variation.workingK });
   }
   return layers;
 }

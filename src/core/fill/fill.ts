@@ -133,7 +133,11 @@ export function amountForLevel(fill: FillResult, layerIndex: number, levelM: num
   switch (amount.by) {
     case 'volume': return { by: 'volume', m3: volume };
     case 'mass': return { by: 'mass', kg: volume * filling.bulkDensity };
-    case 'count': return { by: 'count', count: Math.round((volume * filling.bulkDensity) / pieceKg(filling)) };
+    case 'count': {
+      const pieces = (v: number): number => (v * filling.bulkDensity) / pieceKg(filling);
+      // The nearest number of whole pieces that still fits.
+      return { by: 'count', count: Math.min(Math.round(pieces(volume)), Math.floor(pieces(curve.capacityM3 - curve.volumeAt(layer.fromM)))) };
+    }
     case 'line': return { by: 'line', belowRimM: curve.depthM - level };
   }
 }

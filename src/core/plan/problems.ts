@@ -56,7 +56,7 @@ function chillProblems({ chill, coatsMade }: Planned): Problem[] {
 function coatProblems({ coat, part, coatsMade }: Planned): Problem[] {
   const problems: Problem[] = [];
   if (!coat.reached && part.coatsBy.by === 'thickness') {
-    problems.push({ key: 'wantedNotReached', station: 'coat', values: { wanted: part.coatsBy.rimM, comesOut: coat.total.rim.value, coats: coat.coats.length }, remedy: { key: 'wantRim', rimM: clampRim(coat.total.rim.value) } });
+    problems.push({ key: 'wantedNotReached', station: 'coat', values: { wanted: part.coatsBy.rimM, comesOut: coat.total.rim.value, coats: coat.coats.length }, remedy: { key: 'wantRim', rimM: nearestWithinReach(coat.total.rim.value, part.coatsBy.rimM) } });
   }
   const heavy = coat.coats.findIndex((c) => c.overHold);
   if (heavy >= 0) {
@@ -70,6 +70,12 @@ function coatProblems({ coat, part, coatsMade }: Planned): Problem[] {
     problems.push({ key: 'rimTooThin', station: 'coat', values, remedy });
   }
   return problems;
+}
+
+/** What comes out, as a wanted thickness: rounded to the side that can be reached. */
+function nearestWithinReach(comesOutM: number, wantedM: number): number {
+  const steps = comesOutM * 1e5;
+  return clampRim((comesOutM < wantedM ? Math.floor(steps) : Math.ceil(steps)) / 1e5);
 }
 
 function clampRim(rimM: number): number {

@@ -85,6 +85,7 @@ function stretchNames(stretch: Stretch, coats: number): { readonly long: string;
     case 'coat': return { long: `Coat${which}`, short: `Coat${which}` };
     case 'chill': return { long: PLACE_NAMES[stretch.place ?? 'fridge'], short: PLACE_NAMES[stretch.place ?? 'fridge'] };
     case 'unmold': return { long: 'Unmold', short: 'Unmold' };
+    case 'rounds': return stretch.handsOn ? { long: 'Rounds between', short: 'Rounds' } : { long: 'their waiting', short: 'waiting' };
     case 'cover': return { long: 'covered rest', short: 'rest' };
     case 'fill': return { long: 'Fill', short: 'Fill' };
     case 'close': return { long: 'Close', short: 'Close' };

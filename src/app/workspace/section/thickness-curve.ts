@@ -14,18 +14,18 @@ const MARGIN = { left: 34, right: 12, top: 8, bottom: 22 } as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (chart(); as c) {
-      <svg [attr.viewBox]="'0 0 ' + width() + ' ${HEIGHT}'" height="${HEIGHT}" width="100%" role="img" [attr.aria-label]="c.description">
+      <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="c.description">
         @for (tick of c.ticks; track tick.name) {
-          <path class="grid" [attr.d]="'M${MARGIN.left} ' + tick.y + 'H' + (width() - ${MARGIN.right})" />
-          <text x="${MARGIN.left - 8}" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
+          <path class="grid" [attr.d]="'M' + margin.left + ' ' + tick.y + 'H' + (width() - margin.right)" />
+          <text [attr.x]="margin.left - 8" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
         }
         <path class="band" [attr.d]="c.band" />
-        <path class="needed" [attr.d]="'M${MARGIN.left} ' + c.neededY + 'H' + (width() - ${MARGIN.right})" />
-        <text class="needed-text" [attr.x]="width() - ${MARGIN.right}" [attr.y]="c.neededY + (c.neededBelow ? 14 : -5)" text-anchor="end">{{ c.neededText }}</text>
+        <path class="needed" [attr.d]="'M' + margin.left + ' ' + c.neededY + 'H' + (width() - margin.right)" />
+        <text class="needed-text" [attr.x]="width() - margin.right" [attr.y]="c.neededY + (c.neededBelow ? 14 : -5)" text-anchor="end">{{ c.neededText }}</text>
         <path class="curve" [attr.d]="c.curve" />
-        <text x="${MARGIN.left}" y="${HEIGHT - 4}">base</text>
-        <text [attr.x]="width() / 2" y="${HEIGHT - 4}" text-anchor="middle">thickness along the wall, {{ c.unit }}</text>
-        <text [attr.x]="width() - ${MARGIN.right}" y="${HEIGHT - 4}" text-anchor="end">rim</text>
+        <text [attr.x]="margin.left" [attr.y]="height - 4">base</text>
+        <text [attr.x]="width() / 2" [attr.y]="height - 4" text-anchor="middle">thickness along the wall, {{ c.unit }}</text>
+        <text [attr.x]="width() - margin.right" [attr.y]="height - 4" text-anchor="end">rim</text>
       </svg>
     }
   `,
@@ -35,6 +35,8 @@ export class ThicknessCurve {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
   protected readonly width = signal(560);
+  protected readonly height = HEIGHT;
+  protected readonly margin = MARGIN;
 
   protected readonly chart = computed(() => {
     const plan = this.plans.plan();

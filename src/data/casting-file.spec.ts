@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { arbitraryCasting } from '../testing/arbitrary-casting';
+import { readCastingFile, writeCastingFile } from './casting-file';
+import { demoCastings } from './demo';
+
+const now = new Date('2026-10-12T08:00:00Z');
+const demo = demoCastings(now);
+const file = writeCastingFile(demo, now);
+const raw = (): { format: string; formatVersion: number; castings: Record<string, unknown>[] } => JSON.parse(file);
+
+describe('casting file', () => {
+  it('gives back exactly the castings it was given, 1,000 times', () => {
+    fc.assert(
+      fc.property(arbitraryCasting, (casting) => {
+        const read = readCastingFile(writeCastingFile([casting], now));
+        expect(read).toEqual({ ok: true, castings: [casting], bad: [] });
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
+  it.each([
+    ['text', 'not json at all', 'notJson'],
+    ['nothing', '', 'empty'],
+    ['another program’s file', '{"recipes": []}', 'otherFile'],
+    ['a list', '[1, 2]', 'otherFile'],
+    ['a truncated file', file.slice(0, 900), 'truncated'],
+    ['a file broken in the middle', file.replace('"pieces": 18', '"pieces" 18'), 'notJson'],
+    ['no castings', '{"format": "kilnstone castings", "formatVersion": 1}', 'noCastings'],
+    ['a newer file', file.replace('"formatVersion": 1', '"formatVersion": 7'), 'newerFile'],
+    ['20 MB and more', 'x'.repeat(20_000_001), 'tooLarge'],
+  ])('refuses %s', (_, content, problem) => {
+    expect(readCastingFile(content)).toMatchObject({ ok: false, problem });
+  });
+
+  it('names the line at which a file breaks off', () => {
+    const cut = file.slice(0, 900);
+    const read = readCastingFile(cut);
+    expect(read.ok || read.place).toBe(`line ${cut.split('\n').length}, column ${(cut.split('\n').at(-1) ?? '').length + 1}`);
+  });
+
+  it('reads a file that begins with a byte order mark', () => {
+    expect(readCastingFile(`\uFEFF${file}`).ok).toBe(true);
+  });
+
+  it('offers the good ones of a file with a bad one, and names the bad one’s place', () => {
+    const broken = raw();
+    broken.castings[0]['pieces'] = 'many';
+    const read = readCastingFile(JSON.stringify(broken));
+    expect(read.ok && read.castings.map((casting) => casting.name)).toEqual(['Pebble bites']);
+    expect(read.bad).toMatchObject([{ position: 1, name: 'Cider-spice bombs', problem: { problem: 'badValue', path: 'pieces' } }]);
+  });
+
+  it('tells a record of a newer version and a reference to nothing', () => {
+    const broken = raw();
+    broken.castings[0]['schemaVersion'] = 9;
+    (broken.castings[1]['melts'] as { chocolateId: string }[])[0].chocolateId = 'gone';
+    const read = readCastingFile(JSON.stringify(broken));
+    expect(read.ok).toBe(false);
+    expect(read.bad.map((bad) => [bad.problem.problem, bad.problem.path])).toEqual([['newerVersion', 'schemaVersion'], ['brokenReference', 'melts.0.chocolateId']]);
+  });
+});
+
+describe('demo', () => {
+  it('is due the next Saturday at 18:00', () => {
+    expect(demo.map((casting) => casting.due.local)).toEqual(['2026-10-17T18:00', '2026-10-17T18:00']);
+  });
+});
