@@ -65,6 +65,8 @@ export class CastingRepository {
     const castings: StoredCasting[] = [];
     const unreadable: { id: string; path: string; raw: unknown }[] = [];
     for (const row of rows) {
+      // Stamps grow over all tabs, so that the later of two changes is told even within one tick of the clock.
+      this.lastStamp = Math.max(this.lastStamp, row.stamp);
       const read = readCasting(row.casting);
       if (read.ok) castings.push({ casting: read.casting, stamp: row.stamp, tab: row.tab });
       else unreadable.push({ id: row.id, path: read.path, raw: row.casting });

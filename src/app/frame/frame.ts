@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideKeyboard, LucideSoup } from '@lucide/angular';
-import { NzDrawerModule } from 'ng-zorro-antd/drawer';
 import { CastingStorage } from '../state/casting-storage';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
+import { SidePanel } from '../ui/side-panel';
 import { Working } from '../workspace/working/working';
 import { Keys } from './keys';
 
@@ -14,7 +14,7 @@ import { Keys } from './keys';
 @Component({
   selector: 'ks-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideKeyboard, LucideSoup, NzDrawerModule, RouterLink, RouterLinkActive, RouterOutlet, Working],
+  imports: [LucideKeyboard, LucideSoup, RouterLink, RouterLinkActive, RouterOutlet, SidePanel, Working],
   templateUrl: './frame.html',
   styleUrl: './frame.less',
   host: { '(document:keydown)': 'keys.press($event)' },
@@ -27,7 +27,6 @@ export class Frame {
   protected readonly units = inject(Units);
   protected readonly notices = inject(Notices);
 
-  protected readonly width = 'min(380px, 100vw)';
   protected readonly hidden = signal(false);
   protected readonly trouble = computed(() => {
     if (this.storage.state() === 'memory') return 'This browser does not let Kilnstone store anything. Your castings last until this tab is closed: export them before you go.';

@@ -3,11 +3,11 @@ import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 
 /** The weigh-out as CSV, grams throughout; one line an amount. The CSV package loads only when it is asked for. */
 export async function weighOutCsv(plan: CastingPlan): Promise<string> {
-  const { unparse } = await import('papaparse');
+  const { default: papaparse } = await import('papaparse');
   const grams = (kg: number | undefined): string => (kg === undefined ? '' : (kg * 1000).toFixed(1));
   const chocolate = weighOutTables(plan).flatMap((table) =>
     table.rows.map((row) => [table.chocolate, row.name, grams(row.perPartKg), grams(row.perRoundKg), grams(row.jobKg)]),
   );
   const inside = plan.fill.layers.map((layer) => [layer.choice.filling.name, 'Filling, each piece', grams(layer.mass.value), '', grams(layer.mass.value * plan.casting.pieces)]);
-  return unparse({ fields: ['what', 'for', 'each, g', 'a round, g', 'the job, g'], data: [...chocolate, ...inside] });
+  return papaparse.unparse({ fields: ['what', 'for', 'each, g', 'a round, g', 'the job, g'], data: [...chocolate, ...inside] });
 }

@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import { Observable, Subject, debounceTime, merge } from 'rxjs';
+import { Observable, Subject, merge, switchMap, timer } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
 import { CastingRepository, type StoredCastings } from '../../data/casting-repository';
 import { demoCastings } from '../../data/demo';
@@ -35,7 +35,8 @@ export class CastingStorage {
   readonly unreadable = signal<StoredCastings['unreadable']>([]);
 
   constructor() {
-    merge(this.wanted.pipe(debounceTime(SAVE_AFTER_MS)), this.flushNow).subscribe(() => {
+    // A plain timer and not a debounce by the clock, which would wait for ever if the clock is set back.
+    merge(this.wanted.pipe(switchMap(() => timer(SAVE_AFTER_MS))), this.flushNow).subscribe(() => {
       this.writing = this.writing.then(() => this.flush());
     });
     document.addEventListener('visibilitychange', () => this.flushNow.next());

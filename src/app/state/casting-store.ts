@@ -49,7 +49,9 @@ export class CastingStore {
   edit(label: string, change: (draft: Casting) => void, gesture?: string): void {
     const casting = this.current();
     if (!casting) return;
-    const [next, forward, back] = produceWithPatches(casting, change);
+    const [next, forward, back] = produceWithPatches(casting, (draft) => {
+      change(draft);
+    });
     if (forward.length === 0) return;
     this.history.push({ kind: 'edit', castingId: casting.id, forward, back, label, at: Date.now(), ...(gesture === undefined ? {} : { gesture }) });
     this.replace(next);

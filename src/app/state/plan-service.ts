@@ -1,6 +1,6 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { debounceTime, map } from 'rxjs';
+import { map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
 import { draftPlan } from '../../core/plan/draft';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
@@ -53,7 +53,7 @@ export class PlanService {
   /** What each note's remedy would change, a moment after the plan has come to rest. */
   readonly effects = toSignal(
     toObservable(this.plan).pipe(
-      debounceTime(EFFECTS_AFTER_MS),
+      switchMap((plan) => timer(EFFECTS_AFTER_MS).pipe(map(() => plan))),
       map((plan) => new Map<string, RemedyEffect>((plan?.problems ?? []).flatMap((p) => (plan && p.remedy ? [[p.key, remedyEffect(plan, p.remedy)] as const] : [])))),
     ),
     { initialValue: new Map<string, RemedyEffect>() },

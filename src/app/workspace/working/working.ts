@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { NzDrawerModule } from 'ng-zorro-antd/drawer';
 import { Units } from '../../state/units';
 import { WorkingPanel } from '../../state/working-panel';
 import { Figure } from '../../ui/figure';
+import { SidePanel } from '../../ui/side-panel';
 import { rangeText, text } from '../../wording/format';
 import { choiceName } from '../../wording/names';
 import { RULES } from '../../wording/rules';
@@ -12,10 +12,9 @@ import { TERM_NAMES } from '../../wording/terms';
 @Component({
   selector: 'ks-working',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, NzDrawerModule],
+  imports: [Figure, SidePanel],
   template: `
-    <nz-drawer [nzVisible]="!!shown()" nzPlacement="right" [nzWidth]="width" [nzTitle]="title()" (nzOnClose)="panel.close()">
-      <ng-container *nzDrawerContent>
+    <ks-side-panel [open]="!!shown()" [heading]="title()" (closed)="panel.close()">
         @if (shown(); as s) {
           <div class="working">
             <p class="value">{{ s.value }}</p>
@@ -37,15 +36,13 @@ import { TERM_NAMES } from '../../wording/terms';
             <h3>How sure</h3><p>{{ s.rule.sure }}</p>
           </div>
         }
-      </ng-container>
-    </nz-drawer>
+    </ks-side-panel>
   `,
   styleUrl: './working.less',
 })
 export class Working {
   protected readonly panel = inject(WorkingPanel);
   private readonly units = inject(Units);
-  protected readonly width = 'min(400px, 100vw)';
   protected readonly title = computed(() => {
     const answer = this.panel.answer();
     return answer ? RULES[answer.rule].title : '';

@@ -1,0 +1,36 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Monday 12 October 2026, 10:00 in Berlin: the supper is on Saturday the 17th. */
+export const MONDAY = new Date('2026-10-12T08:00:00Z');
+
+/** A page with the clock standing at the demo's Monday, that fails the test on any error of the page. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) errors.push(message.text());
+    });
+    await page.clock.setFixedTime(MONDAY);
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Opens a station of the demo's bombs, and waits for the worker's figures. */
+export async function openBombs(page: Page, station = 'coat'): Promise<void> {
+  await page.goto(`/casting/demo-bombs/${station}`);
+  await expect(page.getByLabel('Name of the casting')).toHaveValue('Cider-spice bombs');
+}
+
+/** A station's tab: its whole text. */
+export function tab(page: Page, name: string) {
+  return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
+}
+
+/** Waits until what was changed is stored. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+}
