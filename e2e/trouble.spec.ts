@@ -52,7 +52,7 @@ test('a name may be emptied or pasted over, and the last good one stays', async 
   await expect(page.getByText('It needs a name; the last one stays.')).toBeVisible();
   await name.fill('x'.repeat(500));
   await expect(page.getByText(/At most 120 letters/)).toBeVisible();
-  await name.fill('A rather long name for the bombs of the hedgerow supper, with cider and spice and everything else that is in the allotment');
+  await name.fill('A rather long name for the bombs of the hedgerow supper, with cider and spice and all else');
   await saved(page);
   await page.goto('/castings');
   await expect(page.getByRole('link', { name: /A rather long name/ })).toBeVisible();
@@ -96,16 +96,18 @@ test('with storage blocked it works in memory, says so, and offers the export', 
   expect(download.suggestedFilename()).toContain('all castings');
 });
 
-test('with storage full it says so, keeps the change, and saves again once there is room', async ({ page }) => {
-  await openBombs(page, 'batch');
-  await saved(page);
+test('with storage full it works in memory, says so, offers the export, and saves once there is room', async ({ page }) => {
+  await page.goto('/favicon.svg');
   const session = await page.context().newCDPSession(page);
   const origin = new URL(page.url()).origin;
   await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 });
-  await page.getByLabel('Pieces', { exact: true }).fill('30');
+  await openBombs(page, 'batch');
   await expect(page.getByText('Not saved: storage full')).toBeVisible();
   await expect(page.getByRole('alert')).toContainText('storage is full');
+  await page.getByLabel('Pieces', { exact: true }).fill('30');
   await expect(tab(page, 'Batch')).toContainText('11 rounds');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
+  expect(download.suggestedFilename()).toContain('all castings');
   await session.send('Storage.overrideQuotaForOrigin', { origin });
   await page.getByLabel('Pieces', { exact: true }).fill('31');
   await saved(page);

@@ -29,6 +29,13 @@ describe('casting repository', () => {
     expect((await first.all()).castings).toHaveLength(0);
   });
 
+  it('never lays the demo over castings that are there already', async () => {
+    const repository = await opened('a');
+    await repository.write([{ ...demo[0], pieces: 31 }], []);
+    await repository.seedOnce(demo);
+    expect((await repository.all()).castings.map((stored) => stored.casting.pieces)).toEqual([31]);
+  });
+
   it('gives back what was written, with who wrote it and a growing stamp', async () => {
     const repository = await opened('a');
     const one = await repository.write([demo[0]], []);

@@ -56,6 +56,8 @@ export class CastingRepository {
     await this.database.transaction('rw', this.database.castings, this.database.facts, async () => {
       if (await this.database.facts.get('seeded')) return;
       await this.database.facts.put({ key: 'seeded', value: true });
+      // Castings saved by a visit that had no room for this fact are not written over.
+      if ((await this.database.castings.count()) > 0) return;
       const stamp = Date.now();
       await this.database.castings.bulkPut(castings.map((casting) => ({ id: casting.id, casting, stamp, tab: this.tab })));
     });

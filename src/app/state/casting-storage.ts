@@ -57,9 +57,13 @@ export class CastingStorage {
       this.note(stored);
       this.repository.watch().subscribe({ next: (now) => this.hear(now), error: () => this.state.set('memory') });
       return stored.castings.map(({ casting }) => casting);
-    } catch {
-      this.state.set('memory');
-      return demoCastings(new Date());
+    } catch (error) {
+      const full = isQuotaError(error);
+      this.usable = full;
+      this.state.set(full ? 'full' : 'memory');
+      const demo = demoCastings(new Date());
+      if (full) this.put(demo);
+      return demo;
     }
   }
 
@@ -126,4 +130,10 @@ export class CastingStorage {
     for (const id of removed) this.stamps.delete(id);
     if (castings.length > 0 || removed.length > 0) this.outside.next({ castings, removed });
   }
+}
+
+/** Whether the browser refused for want of room; Dexie wraps the browser's own error. */
+function isQuotaError(error: unknown): boolean {
+  const { name, inner } = error as { name?: string; inner?: { name?: string } };
+  return [name, inner?.name].includes('QuotaExceededError');
 }
