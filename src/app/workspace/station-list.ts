@@ -7,7 +7,7 @@ import { Units } from '../state/units';
 import { text, written } from '../wording/format';
 import { FILLING_NAMES, MATERIAL_NAMES, METHOD_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_UP_NAMES } from '../wording/names';
 import { noteWording } from '../wording/problems';
-import { startText } from '../wording/times';
+import { startInstant, startText } from '../wording/times';
 
 /** A station as its tab shows it: the answer in large figures, a line below, and a mark where something is wrong. */
 export interface StationTab {
@@ -59,6 +59,12 @@ const ANSWERS: Readonly<Record<StationKey, (plan: CastingPlan, system: UnitSyste
   }),
   batch: (plan) => {
     const rounds = plan.batch.rounds.value;
-    return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: `start by ${startText(plan.casting.due, plan.batch.total.value)}` };
+    return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: `${late(plan) ? 'was to start' : 'start by'} ${startText(plan.casting.due, plan.batch.total.value)}` };
   },
 };
+
+/** Whether the time to start has passed. */
+function late({ casting, batch }: CastingPlan): boolean {
+  const start = startInstant(casting.due, batch.total.value);
+  return start !== undefined && start.getTime() < Date.now();
+}

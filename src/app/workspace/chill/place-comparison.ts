@@ -1,18 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { SOFT_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
 import { WILL_NOT_SET_BELOW } from '../../../core/chill/set-coats';
 import { PlanService } from '../../state/plan-service';
 import { Figure } from '../../ui/figure';
+import { Pick } from '../../ui/pick';
 import { PLACE_NAMES } from '../../wording/names';
 
-/** Fridge, freezer and room at a glance for the last coat: minutes and what to mind. */
+/** Fridge, freezer and room at a glance for any coat: minutes and what to mind. */
 @Component({
   selector: 'ks-place-comparison',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure],
+  imports: [Figure, Pick],
   template: `
+    @if (options().length > 1) {
+      <ks-pick label="Which coat is compared" [showLabel]="false" [options]="options()" [value]="shown()" (chosen)="wanted.set($event)" />
+    }
     <table>
-      <caption>The last coat, wherever it may stand</caption>
+      <caption class="unseen">Fridge, freezer and room for this coat</caption>
       <thead><tr><th scope="col">Place</th><th scope="col">touch-set</th><th scope="col">unmold</th><th scope="col">latest</th><th scope="col">mind</th></tr></thead>
       <tbody>
         @for (place of places(); track place.place) {
@@ -30,9 +34,13 @@ import { PLACE_NAMES } from '../../wording/names';
 export class PlaceComparison {
   private readonly plan = inject(PlanService).plan;
   protected readonly names = PLACE_NAMES;
-  private readonly last = computed(() => this.plan()?.chill.coats.at(-1));
-  protected readonly places = computed(() => this.last()?.places ?? []);
-  protected readonly chosen = computed(() => this.last()?.chosen.place);
+  protected readonly wanted = signal('');
+  protected readonly options = computed(() => (this.plan()?.chill.coats ?? []).map((_, i) => ({ value: String(i + 1), name: `coat ${i + 1}` })));
+  /** The coat asked for, or the last where it has gone. */
+  protected readonly shown = computed(() => this.options().find((option) => option.value === this.wanted())?.value ?? String(this.options().length));
+  private readonly coat = computed(() => this.plan()?.chill.coats[Number(this.shown()) - 1]);
+  protected readonly places = computed(() => this.coat()?.places ?? []);
+  protected readonly chosen = computed(() => this.coat()?.chosen.place);
 
   protected risk({ place, equilibrium, unmold }: PlaceAnswers): string {
     if (equilibrium < WILL_NOT_SET_BELOW) return 'too warm to set';

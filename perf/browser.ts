@@ -1,0 +1,137 @@
+import { spawnSync } from 'node:child_process';
+import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test';
+import { percentile, type Result } from './measure';
+
+const CHROME = process.env['CHROME_PATH'] ?? '/usr/bin/chromium';
+const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+/** What the app takes in a real browser: bytes, Lighthouse, the work of a drag, and from a control to the repainted figure. */
+export async function browserResults(address: string): Promise<Result[]> {
+  const browser = await chromium.launch({ executablePath: CHROME, args: ARGS });
+  try {
+    return [await wire(browser, address), await drag(browser, address), await reaction(browser, address), ...lighthouse(address)];
+  } finally {
+    await browser.close();
+  }
+}
+
+async function opened(browser: Browser, address: string): Promise<{ page: Page; session: CDPSession }> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const session = await page.context().newCDPSession(page);
+  await page.goto(address);
+  await page.locator('ks-strip strong').first().waitFor();
+  return { page, session };
+}
+
+async function wire(browser: Browser, address: string): Promise<Result> {
+  const page = await (await browser.newContext()).newPage();
+  const session = await page.context().newCDPSession(page);
+  let bytes = 0;
+  session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+  await session.send('Network.enable');
+  await page.goto(address);
+  await page.locator('ks-section path.coat').first().waitFor();
+  await page.waitForLoadState('networkidle');
+  await page.context().close();
+  const kb = bytes / 1000;
+  return { what: 'On the wire until the first plan is painted', value: `${kb.toFixed(0)} kB`, wanted: 'at most 400 kB', met: kb <= 400, against: 'fonts and worker included, first visit' };
+}
+
+interface TraceEvent {
+  readonly name: string;
+  readonly ts: number;
+  readonly dur?: number;
+  readonly tid: number;
+  readonly pid: number;
+  readonly args?: { readonly name?: string };
+}
+
+async function drag(browser: Browser, address: string): Promise<Result> {
+  const { page, session } = await opened(browser, `${address}/casting/demo-bombs/coat`);
+  const box = await page.getByRole('slider', { name: 'Wanted thickness at the rim' }).boundingBox();
+  if (!box) throw new Error('no handle to drag');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const move = async (from: number, to: number): Promise<void> => {
+    for (let k = 0; k <= 60; k++) {
+      await page.mouse.move(x + from + ((to - from) * k) / 60, y);
+      await page.waitForTimeout(8);
+    }
+  };
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await move(0, -12);
+  const events: TraceEvent[] = [];
+  session.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as TraceEvent[])));
+  await session.send('Tracing.start', { traceConfig: { includedCategories: ['toplevel', 'devtools.timeline', 'devtools.timeline.frame', 'disabled-by-default-devtools.timeline', 'disabled-by-default-devtools.timeline.frame', '__metadata'] }, transferMode: 'ReportEvents' });
+  await move(-12, 8);
+  await move(8, -8);
+  const done = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
+  await session.send('Tracing.end');
+  await done;
+  await page.mouse.up();
+  await page.context().close();
+  const work = workPerFrame(events);
+  const p95 = percentile(work, 95);
+  return { what: 'Main-thread work a frame while the thickness is dragged', value: `${p95.toFixed(1)} ms`, wanted: 'at most 16 ms', met: p95 <= 16, against: `95th percentile of ${work.length} frames, from a trace` };
+}
+
+/** Sums the tasks of the page's main thread from one frame's start to the next, ms. */
+function workPerFrame(events: readonly TraceEvent[]): number[] {
+  const mains = events.filter((e) => e.name === 'thread_name' && e.args?.name === 'CrRendererMain');
+  const frames = (main: TraceEvent): TraceEvent[] => events.filter((e) => e.name === 'BeginMainThreadFrame' && e.pid === main.pid).sort((a, b) => a.ts - b.ts);
+  const main = mains.sort((a, b) => frames(b).length - frames(a).length)[0];
+  const starts = frames(main).map((e) => e.ts);
+  const tasks = events.filter((e) => e.name === 'RunTask' && e.pid === main.pid && e.tid === main.tid && e.dur !== undefined);
+  return starts.slice(1).map((end, i) => tasks.filter((t) => t.ts >= starts[i] && t.ts < end).reduce((sum, t) => sum + (t.dur ?? 0), 0) / 1000);
+}
+
+async function reaction(browser: Browser, address: string): Promise<Result> {
+  const { page } = await opened(browser, `${address}/casting/demo-bombs/batch`);
+  await page.waitForTimeout(800);
+  const times: number[] = [];
+  for (let k = 0; k < 20; k++) {
+    times.push(
+      await page.getByLabel('Pieces', { exact: true }).evaluate((box, pieces) => {
+        const figure = document.querySelector('ks-weigh-out .sum td:last-child');
+        const start = performance.now();
+        return new Promise<number>((resolve) => {
+          const seen = new MutationObserver(() => {
+            seen.disconnect();
+            // The message after the frame's callbacks comes when the frame has been painted.
+            requestAnimationFrame(() => {
+              const channel = new MessageChannel();
+              channel.port1.onmessage = () => resolve(performance.now() - start);
+              channel.port2.postMessage(undefined);
+            });
+          });
+          if (figure) seen.observe(figure, { characterData: true, subtree: true, childList: true });
+          (box as HTMLInputElement).value = String(pieces);
+          box.dispatchEvent(new Event('input', { bubbles: true }));
+        });
+      }, 20 + k * 3),
+    );
+    await page.waitForTimeout(60);
+  }
+  await page.context().close();
+  const median = percentile(times, 50);
+  return { what: 'From a control to the repainted figure', value: `${median.toFixed(0)} ms`, wanted: 'at most 100 ms', met: median <= 100, against: 'median of 20 changes of the pieces' };
+}
+
+function lighthouse(address: string): Result[] {
+  const runs = Array.from({ length: 3 }, () => {
+    const done = spawnSync(
+      process.execPath,
+      ['perf/lighthouse/node_modules/lighthouse/cli/index.js', address, '--preset=desktop', '--only-categories=performance', '--output=json', '--quiet', `--chrome-flags=--headless=new ${ARGS.join(' ')}`],
+      { env: { ...process.env, CHROME_PATH: CHROME }, maxBuffer: 1e8, encoding: 'utf8' },
+    );
+    if (done.status !== 0) throw new Error(`lighthouse failed: ${done.stderr.slice(-400)}`);
+    const report = JSON.parse(done.stdout) as { categories: { performance: { score: number } }; audits: { 'cumulative-layout-shift': { numericValue: number } } };
+    return { score: report.categories.performance.score * 100, shift: report.audits['cumulative-layout-shift'].numericValue };
+  });
+  const score = percentile(runs.map((run) => run.score), 50);
+  const shift = percentile(runs.map((run) => run.shift), 50);
+  return [
+    { what: 'Lighthouse desktop performance', value: score.toFixed(0), wanted: 'at least 95', met: score >= 95, against: 'median of 3' },
+    { what: 'Layout shift', value: shift.toFixed(3), wanted: 'at most 0.02', met: shift <= 0.02, against: 'median of 3' },
+  ];
+}

@@ -1,0 +1,55 @@
+import { chillCasting, chillNominal } from '../src/core/chill/chill';
+import type { ChillInput } from '../src/core/chill/chill-input';
+import { chocolateLayer, moldLayer } from '../src/core/heat/chocolate-layer';
+import { HeatSlab } from '../src/core/heat/heat-slab';
+import { WORKING_RULES } from '../src/core/matter/working-rules';
+import { draftPlan } from '../src/core/plan/draft';
+import { finishPlan } from '../src/core/plan/plan';
+import { demoCastings } from '../src/data/demo';
+import { explicitSecondsToSet } from './explicit-chill';
+import { medianMs, type Result } from './measure';
+
+/** What the computation takes by itself, with the yardstick beside it. */
+export function coreResults(): Result[] {
+  return [planResult(), chillResult(), yardstick('open upward', WORKING_RULES.airInOpenBowl), yardstick('upside down', WORKING_RULES.airInUpturnedDome)];
+}
+
+function planResult(): Result {
+  const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+  const chill = chillNominal(draftPlan(bombs).chillInput);
+  const ms = medianMs(() => finishPlan(draftPlan(bombs), chill), 400, 400);
+  return { what: 'Plan of the demo bombs by closed form', value: `${ms.toFixed(2)} ms`, wanted: 'under 2 ms', met: ms < 2, against: 'median of 400, warm' };
+}
+
+function chillResult(): Result {
+  const coat: ChillInput['coats'][number] = {
+    kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', handlingSeconds: 60, place: 'fridge',
+  };
+  const input: ChillInput = {
+    material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2, kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18 }, coats: [coat, coat, coat, coat],
+  };
+  const ms = medianMs(() => chillCasting(input), 30, 10);
+  return { what: 'Chill of 4 coats × 3 places × 9 samples', value: `${ms.toFixed(1)} ms`, wanted: 'under 60 ms', met: ms < 60, against: 'median of 30, warm' };
+}
+
+/** One 1.3 mm coat in the fridge to 70 % set, by the solver as the chill uses it and by the plain explicit scheme on the same cells. */
+function yardstick(name: string, insideH: number): Result {
+  const layers = [moldLayer('silicone', 0.0025, 23, 3), { ...chocolateLayer('dark', 0.4, true), thicknessM: 0.0013, cells: 3, startC: 31.5 }];
+  const air = { outsideC: 5, insideC: 5, outsideH: WORKING_RULES.airOutside.fridge, insideH };
+  const implicit = (change: number): number => {
+    const slab = new HeatSlab(layers, { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 });
+    slab.addOutsideCapacity(WORKING_RULES.trayHeatCapacity);
+    for (let time = 0, dt = 1, before = 0; ; ) {
+      const moved = slab.step(dt, air);
+      const now = slab.meanSetFraction(3, 6);
+      if (now >= 0.7) return time + (dt * (0.7 - before)) / (now - before);
+      before = now;
+      time += dt;
+      dt = Math.min(90, dt * Math.min(1.7, Math.max(0.5, change / moved)));
+    }
+  };
+  const explicit = (): number => explicitSecondsToSet(layers, air, 1 / 0.032, WORKING_RULES.trayHeatCapacity, 0.7);
+  const difference = Math.abs(implicit(0.7) / explicit() - 1) * 100;
+  const ratio = medianMs(explicit, 9, 2) / medianMs(() => implicit(0.7), 200, 100);
+  return { what: `Solver against a plain explicit scheme, ${name}`, value: `${ratio.toFixed(0)} times quicker, ${difference.toFixed(1)} % apart`, wanted: 'within 2 %', met: difference < 2, against: 'one 1.3 mm coat in the fridge to 70 % set, same cells' };
+}

@@ -1,0 +1,54 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+
+// Every picture of docs/screenshots, from the demo data with the clock standing still: the same each time.
+const MONDAY = new Date('2026-10-12T08:00:00Z');
+const port = 4296;
+const address = `http://127.0.0.1:${port}`;
+const folder = 'docs/screenshots';
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly phone?: boolean;
+  readonly first?: (page: Page) => Promise<unknown>;
+}
+
+const SHOTS: readonly Shot[] = [
+  { name: 'castings', path: '/castings' },
+  { name: 'mold', path: '/casting/demo-bombs/mold' },
+  { name: 'coat', path: '/casting/demo-bombs/coat' },
+  { name: 'chill', path: '/casting/demo-bombs/chill' },
+  { name: 'fill', path: '/casting/demo-bombs/fill' },
+  { name: 'batch', path: '/casting/demo-bombs/batch', first: (page) => page.getByText('whole job').click() },
+  { name: 'bites', path: '/casting/demo-bites/coat' },
+  { name: 'note', path: '/casting/demo-bombs/coat', first: (page) => page.getByText('1', { exact: true }).first().click() },
+  { name: 'working', path: '/casting/demo-bombs/coat', first: (page) => page.getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ }).first().click() },
+  { name: 'weigh-out', path: '/casting/demo-bombs/weigh-out' },
+  { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },
+];
+
+mkdirSync(folder, { recursive: true });
+const server = spawn(process.execPath, ['dist/server/serve.js'], { env: { ...process.env, PORT: String(port) }, stdio: 'ignore' });
+for (let k = 0; k < 50 && !(await fetch(address).then(() => true, () => false)); k++) await new Promise((wait) => setTimeout(wait, 100));
+const browser = await chromium.launch({ executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'] });
+try {
+  for (const shot of SHOTS) {
+    const viewport = shot.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 };
+    const context = await browser.newContext({ viewport, timezoneId: 'Europe/Berlin', locale: 'en-GB', reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(MONDAY);
+    await page.goto(address + shot.path);
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(900);
+    await shot.first?.(page);
+    await page.waitForTimeout(500);
+    await page.mouse.move(0, 0);
+    await page.screenshot({ path: `${folder}/${shot.name}.png` });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}
