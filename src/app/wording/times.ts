@@ -14,10 +14,22 @@ export function startInstant(due: Casting['due'], totalSeconds: number): Date | 
   return Number.isFinite(instant) ? new Date(Math.floor(instant / FIVE_MINUTES_MS) * FIVE_MINUTES_MS) : undefined;
 }
 
+// Making a formatter takes about as long as planning a casting, so each zone's is kept.
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatterOf(zone: string): Intl.DateTimeFormat {
+  let formatter = formatters.get(zone);
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+    formatters.set(zone, formatter);
+  }
+  return formatter;
+}
+
 /** "Sat 17 Oct, 18:00" in the casting's own zone. */
 export function momentText(instant: Date, zone: string): string {
   if (Number.isNaN(instant.getTime())) return 'an unknown time';
-  const parts = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).formatToParts(instant);
+  const parts = formatterOf(zone).formatToParts(instant);
   const part = (type: Intl.DateTimeFormatPartTypes): string => parts.find((candidate) => candidate.type === type)?.value ?? '';
   return `${part('weekday')} ${part('day')} ${part('month')}, ${part('hour')}:${part('minute')}`;
 }

@@ -70,7 +70,8 @@ export function timeline(input: TimelineInput): Timeline {
   const full = roundOf(input, Math.min(perRound, input.parts));
   const last = roundOf(input, lastParts);
   const seconds = (handsOn: boolean): number =>
-    secondsOf(before.list, handsOn) + (rounds - 1) * secondsOf(full.list, handsOn) + secondsOf(last.list, handsOn) + secondsOf(after.list, handsOn);
+    // A chill that never ends makes a round endless, and nought times endless is not a number.
+    secondsOf(before.list, handsOn) + (rounds > 1 ? (rounds - 1) * secondsOf(full.list, handsOn) : 0) + secondsOf(last.list, handsOn) + secondsOf(after.list, handsOn);
   return {
     rounds,
     oneRound: melting().append(full.list, 0).list,

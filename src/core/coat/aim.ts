@@ -2,6 +2,8 @@ import { readings } from './film';
 import { CoatLayer, type CoatChoice, type CoatPlaceInput } from './lay-coats';
 
 const MOST_COATS = 4;
+/** A micrometre is far less than anybody can see. */
+const CLOSE_ENOUGH_M = 1e-6;
 /** Shortest and longest time to tip out that the aim will ask for, s. Working rule. */
 const SHORTEST_DRAIN = 5;
 const LONGEST_DRAIN = 90;
@@ -26,20 +28,39 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
   for (let n = 1; n <= MOST_COATS; n++) {
     const coats = Array.from({ length: n }, (_, i) => model[i] ?? { ...model[model.length - 1], id: `${model[model.length - 1].id}+${i}` });
     const tune = tuner(place, coats, layer);
-    const thickest = tune(1);
-    best = thickest;
-    if (rimOf(place, thickest, layer) < rimM) continue;
-    if (rimOf(place, tune(0), layer) > rimM) return { coats: tune(0), reached: false };
-    let low = 0;
-    let high = 1;
-    for (let k = 0; k < 18; k++) {
-      const middle = (low + high) / 2;
-      if (rimOf(place, tune(middle), layer) < rimM) low = middle;
-      else high = middle;
-    }
-    return { coats: tune((low + high) / 2), reached: true };
+    const over = (share: number): number => rimOf(place, tune(share), layer) - rimM;
+    best = tune(1);
+    const most = over(1);
+    if (most < 0) continue;
+    const least = over(0);
+    if (least > 0) return { coats: tune(0), reached: false };
+    return { coats: tune(rootBetween(over, least, most)), reached: true };
   }
   return { coats: best, reached: false };
+}
+
+/** Where a rising function passes zero between 0 and 1, by regula falsi with the Illinois weight. */
+function rootBetween(over: (share: number) => number, atLow: number, atHigh: number): number {
+  let low = 0;
+  let high = 1;
+  let side = 0;
+  for (let k = 0; k < 20; k++) {
+    const share = (low * atHigh - high * atLow) / (atHigh - atLow);
+    const value = over(share);
+    if (Math.abs(value) < CLOSE_ENOUGH_M) return share;
+    if (value < 0) {
+      low = share;
+      atLow = value;
+      if (side === -1) atHigh /= 2;
+      side = -1;
+    } else {
+      high = share;
+      atHigh = value;
+      if (side === 1) atLow /= 2;
+      side = 1;
+    }
+  }
+  return (low + high) / 2;
 }
 
 function rimOf(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): number {
