@@ -62,7 +62,7 @@ async function drag(browser: Browser, address: string): Promise<Result> {
   await move(0, -12);
   const events: TraceEvent[] = [];
   session.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as TraceEvent[])));
-  await session.send('Tracing.start', { traceConfig: { includedCategories: ['devtools.timeline', 'devtools.timeline.frame', 'disabled-by-default-devtools.timeline', '__metadata'] }, transferMode: 'ReportEvents' });
+  await session.send('Tracing.start', { traceConfig: { includedCategories: ['toplevel', 'devtools.timeline', 'devtools.timeline.frame', 'disabled-by-default-devtools.timeline', 'disabled-by-default-devtools.timeline.frame', '__metadata'] }, transferMode: 'ReportEvents' });
   await move(-12, 8);
   await move(8, -8);
   const done = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));

@@ -1,4 +1,4 @@
-import { Component, provideZonelessChangeDetection, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, provideZonelessChangeDetection, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { LIMITS } from '../../core/record/limits';
 import { CastingStorage } from '../state/casting-storage';
@@ -7,6 +7,7 @@ import { Subject } from 'rxjs';
 import { AmountField, type TypedAmount } from './amount-field';
 
 @Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [AmountField],
   template: `<ks-amount-field label="Powder" field="f" [value]="value()" dimension="mass" [limits]="limits" (amount)="take($event)" />`,
 })

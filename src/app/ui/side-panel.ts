@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, effect, input, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, afterNextRender, effect, input, output, viewChild } from '@angular/core';
 import { LucideX } from '@lucide/angular';
 
 let panels = 0;
@@ -9,7 +9,7 @@ let panels = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [LucideX],
   template: `
-    <dialog #dialog [attr.aria-labelledby]="id" (close)="closed.emit()" (click)="pressBeside($event)" (keydown.escape)="$event.stopPropagation()">
+    <dialog #dialog [attr.aria-labelledby]="id" (close)="closed.emit()">
       @if (open()) {
         <div class="sheet">
           <header><h2 [id]="id">{{ heading() }}</h2><button type="button" (click)="dialog.close()" aria-label="Close"><svg lucideX [size]="20" aria-hidden="true"></svg></button></header>
@@ -28,6 +28,11 @@ export class SidePanel {
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
 
   constructor() {
+    // A press on the dialog itself, not on its sheet, is one beside it.
+    afterNextRender(() => {
+      const dialog = this.dialog().nativeElement;
+      dialog.addEventListener('click', (event) => event.target === dialog && dialog.close());
+    });
     effect(() => {
       const dialog = this.dialog().nativeElement;
       if (this.open() && !dialog.open) dialog.showModal();
@@ -35,9 +40,4 @@ export class SidePanel {
     });
   }
 
-  /** A press on the dialog itself, not on its sheet, is one beside it. */
-  protected pressBeside(event: MouseEvent): void {
-    const dialog = this.dialog().nativeElement;
-    if (event.target === dialog) dialog.close();
-  }
 }

@@ -1,0 +1,91 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { Subject } from 'rxjs';
+import type { Casting } from '../../core/record/casting';
+import { demoCastings } from '../../data/demo';
+import { CastingStorage, type OutsideChange } from './casting-storage';
+import { CastingStore } from './casting-store';
+
+const demo = demoCastings(new Date('2026-10-12T08:00:00Z'));
+
+/** Storage as the store sees it: what it is handed, and what other tabs do. */
+class PlainStorage {
+  readonly changes = new Subject<OutsideChange>();
+  readonly put = jest.fn<void, [readonly Casting[]]>();
+  readonly remove = jest.fn<void, [readonly string[]]>();
+  open(): Promise<readonly Casting[]> {
+    return Promise.resolve(demo);
+  }
+}
+
+describe('CastingStore', () => {
+  let storage: PlainStorage;
+  let store: CastingStore;
+
+  beforeEach(async () => {
+    storage = new PlainStorage();
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), { provide: CastingStorage, useValue: storage }] });
+    store = TestBed.inject(CastingStore);
+    await store.load();
+    store.open('demo-bombs');
+  });
+
+  it('edits the open casting alone, and takes it back and again', () => {
+    store.edit('pieces', (casting) => (casting.pieces = 30));
+    expect(store.castings().map((casting) => casting.pieces)).toEqual([30, 24]);
+    expect(store.undoLabel()).toBe('pieces');
+    store.undo();
+    expect(store.current()?.pieces).toBe(18);
+    store.redo();
+    expect(store.current()?.pieces).toBe(30);
+  });
+
+  it('counts an edit that changes nothing as none', () => {
+    store.edit('pieces', (casting) => (casting.pieces = 18));
+    expect(store.canUndo()).toBe(false);
+  });
+
+  it('takes the moves of a drag back as one', () => {
+    for (const kg of [0.3, 0.5, 0.7]) store.edit('on hand', (casting) => (casting.atHandKg = kg), 'drag 1');
+    store.undo();
+    expect(store.current()?.atHandKg).toBe(0.4);
+    expect(store.canUndo()).toBe(false);
+  });
+
+  it('brings a deleted casting back, and takes an added one away', () => {
+    store.remove('demo-bombs');
+    expect(store.castings()).toHaveLength(1);
+    store.undo();
+    expect(store.current()?.name).toBe('Cider-spice bombs');
+    store.add([{ ...demo[0], id: 'copy' }], 'copy');
+    store.undo();
+    expect(store.castings().map((casting) => casting.id).sort()).toEqual(['demo-bites', 'demo-bombs']);
+  });
+
+  it('shows what another tab changed, which clears redo; undo keeps that tab’s other changes', () => {
+    store.edit('pieces', (casting) => (casting.pieces = 30));
+    store.edit('on hand', (casting) => (casting.atHandKg = 1));
+    store.undo();
+    expect(store.canRedo()).toBe(true);
+    storage.changes.next({ castings: [{ ...demo[0], pieces: 30, name: 'Renamed elsewhere' }], removed: [] });
+    expect(store.canRedo()).toBe(false);
+    store.undo();
+    expect(store.current()).toMatchObject({ pieces: 18, name: 'Renamed elsewhere' });
+  });
+
+  it('leaves a casting alone when what is to be undone is no longer there', () => {
+    store.edit('remove layers', (casting) => {
+      casting.fill[1].amount = { by: 'count', count: 4 };
+    });
+    storage.changes.next({ castings: [{ ...demo[0], fill: [] }], removed: [] });
+    store.undo();
+    expect(store.current()?.fill).toEqual([]);
+  });
+
+  it('drops what another tab deleted', () => {
+    storage.changes.next({ castings: [], removed: ['demo-bombs'] });
+    expect(store.current()).toBeUndefined();
+    store.edit('pieces', (casting) => (casting.pieces = 2));
+    expect(store.castings()).toHaveLength(1);
+  });
+});
