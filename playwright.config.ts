@@ -8,6 +8,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   timeout: 60_000,
+  // A busy machine may make one journey late; twice in a row is a fault.
+  retries: process.env['CI'] ? 1 : 0,
   expect: { timeout: 10_000 },
   reporter: [['line'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? 'test-results/browser.json' }]],
   use: {

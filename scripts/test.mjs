@@ -27,9 +27,10 @@ const browserFile = join(results, 'browser.json');
 runTool('@playwright/test/cli.js', ['test'], { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browserFile } });
 
 const units = JSON.parse(readFileSync(jestFile, 'utf8'));
-const browser = JSON.parse(readFileSync(browserFile, 'utf8')).stats;
-console.log(`\nUnits ${units.numPassedTests}, in the browser ${browser.expected}.`);
-console.log(`${units.numPassedTests + browser.expected} passed, ${units.numFailedTests + browser.unexpected} failed`);
+const { expected, flaky, unexpected } = JSON.parse(readFileSync(browserFile, 'utf8')).stats;
+const passed = expected + flaky;
+console.log(`\nUnits ${units.numPassedTests}, in the browser ${passed}${flaky ? `, ${flaky} of them at the second try` : ''}.`);
+console.log(`${units.numPassedTests + passed} passed, ${units.numFailedTests + unexpected} failed`);
 
 function step(name) {
   console.log(`\n== ${name}`);
