@@ -21,7 +21,7 @@ export default tseslint.config(
       'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
       'no-console': 'off',
       eqeqeq: 'error',
-      'no-warning-comments': ['error', { terms: ['todo', 'fixme', 'xxx'] }],
+      'no-warning-comments': 'error',
     },
   },
   { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly' } } },
