@@ -6,6 +6,7 @@ import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
+import { WorkingPanel } from '../state/working-panel';
 import { SidePanel } from '../ui/side-panel';
 import { Working } from '../workspace/working/working';
 import { Keys } from './keys';
@@ -26,6 +27,7 @@ export class Frame {
   protected readonly keys = inject(Keys);
   protected readonly units = inject(Units);
   protected readonly notices = inject(Notices);
+  protected readonly working = inject(WorkingPanel);
 
   protected readonly hidden = signal(false);
   protected readonly trouble = computed(() => {

@@ -70,7 +70,7 @@ export class Keys {
   }
 
   private changeCoats(change: (casting: Casting) => void): void {
-    const made = this.plans.plan()?.coatsMade;
+    const made = this.plans.draft()?.coatsMade;
     if (!made) return;
     this.store.edit('coats', (casting) => {
       keepCoatsAsMade(casting, made);

@@ -1,76 +1,128 @@
-import { DestroyRef, Injectable, computed, effect, inject, signal } from '@angular/core';
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { map, switchMap, timer } from 'rxjs';
+import { EMPTY, animationFrames, concatMap, map, of, switchMap, take, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
-import { draftPlan } from '../../core/plan/draft';
+import type { ChillInput } from '../../core/chill/chill-input';
+import { draftPlan, type PlanDraft } from '../../core/plan/draft';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
-import { remedyEffect, type RemedyEffect } from '../../core/plan/remedy-effect';
-import { ChillClient } from '../../workers/chill-client';
+import type { RemedyEffects } from '../../core/plan/remedy-effect';
+import { PlanClient } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
 
 /** Where the chill's figures on screen come from. */
 export type ChillSource = 'worker' | 'last' | 'first';
 
-interface Answered {
-  readonly castingId: string;
+/** A draft with the chill it is finished with; undefined: whatever there is by then. */
+interface Standing {
+  readonly draft: PlanDraft;
+  readonly result: ChillResult | undefined;
+}
+
+interface Answered extends Standing {
   readonly key: string;
   readonly result: ChillResult;
 }
 
 const EFFECTS_AFTER_MS = 150;
+/** Longest that batch and chill wait for the worker before they follow a change with the chill at hand. */
+const PATIENCE_MS = 80;
 
 /**
- * The plan of the open casting: closed forms at once, the chill from the worker as soon as it is in.
- * Until then the last answer of the same casting stands, marked; the first time, the nominal run without ranges.
+ * The plan of the open casting. Mold, coat and fill follow a change at once (`draft`); chill and batch follow together,
+ * with the worker's answer, or without it when it takes longer than a moment: then the last chill of the same casting
+ * stands, marked, and the first time the nominal run without ranges. During a drag the worker answers for
+ * states that have passed already; each is shown whole, so that chill and batch always belong together.
  */
 @Injectable({ providedIn: 'root' })
 export class PlanService {
   private readonly store = inject(CastingStore);
-  private readonly client = new ChillClient(() => new Worker(new URL('../../workers/chill.worker', import.meta.url), { type: 'module' }));
+  private readonly client = new PlanClient(() => new Worker(new URL('../../workers/plan.worker', import.meta.url), { type: 'module' }));
   private readonly answered = signal<Answered | undefined>(undefined);
+  private readonly shown = signal<Standing | undefined>(undefined);
+  private readonly drafts = new WeakMap<ChillInput, PlanDraft>();
+  private readonly frame = new FrameTaken();
 
-  private readonly draft = computed(() => {
+  /** Mold, coat and fill by the closed forms: what does not wait for the chill, and is not drawn again for it. */
+  readonly draft = computed<PlanDraft | undefined>(() => {
     const casting = this.store.current();
     return casting && draftPlan(casting);
   });
   private readonly key = computed(() => JSON.stringify(this.draft()?.chillInput));
-
   readonly workerState = toSignal(this.client.state, { requireSync: true });
-  readonly chillSource = computed<ChillSource>(() => {
+
+  private readonly standing = computed<Standing | undefined>(
+    () => {
+      const draft = this.draft();
+      const answered = this.answered();
+      const shown = this.shown();
+      if (!draft) return undefined;
+      if (answered?.key === this.key()) return { draft, result: answered.result };
+      if (this.workerState() === 'failed' || shown?.draft.casting.id !== draft.casting.id) return { draft, result: undefined };
+      return shown;
+    },
+    { equal: (a, b) => a?.draft === b?.draft && a?.result === b?.result },
+  );
+  private readonly lastResult = computed(() => {
+    const standing = this.standing();
     const answered = this.answered();
-    if (answered?.key === this.key()) return 'worker';
-    const draft = this.draft();
-    const fits = answered?.castingId === draft?.casting.id && answered?.result.coats.length === draft?.coatsMade.length;
-    return fits ? 'last' : 'first';
-  });
-  readonly plan = computed<CastingPlan | undefined>(() => {
-    const draft = this.draft();
-    if (!draft) return undefined;
-    const answered = this.chillSource() === 'first' ? undefined : this.answered();
-    return finishPlan(draft, answered?.result ?? chillNominal(draft.chillInput));
+    const fits = answered?.draft.casting.id === standing?.draft.casting.id && answered?.result.coats.length === standing?.draft.coatsMade.length;
+    return standing?.result ?? (fits ? answered?.result : undefined);
   });
 
-  /** What each note's remedy would change, a moment after the plan has come to rest. */
+  readonly chillSource = computed<ChillSource>(() => (this.answered()?.key === this.key() ? 'worker' : this.lastResult() ? 'last' : 'first'));
+  readonly plan = computed<CastingPlan | undefined>(() => {
+    const draft = this.standing()?.draft;
+    return draft && finishPlan(draft, this.lastResult() ?? chillNominal(draft.chillInput));
+  });
+
+  /** What the plan has been waiting on since it last changed; undefined where it is up to date. */
+  private readonly waitingSince = computed(() => (this.standing()?.draft === this.draft() ? undefined : this.shown()));
+
+  /** What each note's remedy would change, a moment after the casting has come to rest. */
   readonly effects = toSignal(
-    toObservable(this.plan).pipe(
-      switchMap((plan) => timer(EFFECTS_AFTER_MS).pipe(map(() => plan))),
-      map((plan) => new Map<string, RemedyEffect>((plan?.problems ?? []).flatMap((p) => (plan && p.remedy ? [[p.key, remedyEffect(plan, p.remedy)] as const] : [])))),
+    toObservable(this.store.current).pipe(
+      switchMap((casting) => timer(EFFECTS_AFTER_MS).pipe(switchMap(async (): Promise<RemedyEffects> => (casting ? this.client.effects(casting) : new Map())))),
     ),
-    { initialValue: new Map<string, RemedyEffect>() },
+    { initialValue: new Map() as RemedyEffects },
   );
 
   constructor() {
     effect(() => {
       const draft = this.draft();
-      if (draft) this.client.request(this.key(), draft.chillInput);
+      if (!draft) return;
+      this.frame.take();
+      if (untracked(this.answered)?.key === this.key()) return;
+      this.drafts.set(draft.chillInput, draft);
+      this.client.request(this.key(), draft.chillInput);
     });
-    this.client.answers.pipe(takeUntilDestroyed(inject(DestroyRef))).subscribe(({ key, result }) => {
-      const draft = this.draft();
-      if (draft && key === this.key()) this.answered.set({ castingId: draft.casting.id, key, result });
+    // What a drag moves at once and what follows from the chill take turns, so that no frame has to draw both.
+    this.client.answers.pipe(concatMap((answer) => (this.frame.taken ? animationFrames().pipe(take(1), map(() => answer)) : of(answer))), takeUntilDestroyed()).subscribe(({ key, input, result }) => {
+      const draft = this.drafts.get(input);
+      // An answer to something older must not push out the one to what is on screen.
+      if (!draft || (key !== this.key() && this.answered()?.key === this.key())) return;
+      this.answered.set({ draft, key, result });
+      this.shown.set({ draft, result });
     });
+    toObservable(this.waitingSince)
+      .pipe(switchMap((since) => (since ? timer(PATIENCE_MS) : EMPTY)), takeUntilDestroyed())
+      .subscribe(() => {
+        const draft = this.draft();
+        if (draft) this.shown.set({ draft, result: undefined });
+      });
   }
 
   retryWorker(): void {
     this.client.retry();
+  }
+}
+
+/** Whether something was already drawn for this frame. */
+class FrameTaken {
+  taken = false;
+
+  take(): void {
+    if (this.taken) return;
+    this.taken = true;
+    requestAnimationFrame(() => (this.taken = false));
   }
 }

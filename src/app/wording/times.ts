@@ -3,9 +3,17 @@ import type { Casting } from '../../core/record/casting';
 
 const FIVE_MINUTES_MS = 5 * 60_000;
 
+// Records never change in place, and looking a zone up takes as long as planning a casting.
+const instants = new WeakMap<Casting['due'], Date>();
+
 /** The moment a casting is due, or an invalid date when its zone is unknown here. */
 export function dueInstant(due: Casting['due']): Date {
-  return fromZonedTime(due.local, due.zone);
+  let instant = instants.get(due);
+  if (!instant) {
+    instant = fromZonedTime(due.local, due.zone);
+    instants.set(due, instant);
+  }
+  return instant;
 }
 
 /** When to start so that it is ready in time, rounded down to five minutes; undefined when the work never ends. */

@@ -1,4 +1,5 @@
 import { Injectable, computed, inject } from '@angular/core';
+import type { PlanDraft } from '../../core/plan/draft';
 import type { CastingPlan } from '../../core/plan/plan';
 import type { StationKey } from '../../core/plan/problems';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -24,20 +25,35 @@ export class StationList {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
 
-  readonly tabs = computed<readonly StationTab[]>(() => {
+  private readonly drafted = computed(() => {
+    const draft = this.plans.draft();
+    return draft && answersOf(DRAFT_ANSWERS, draft, this.units.system());
+  });
+  private readonly planned = computed(() => {
     const plan = this.plans.plan();
-    if (!plan) return [];
-    const system = this.units.system();
-    return STATIONS.map((key) => {
-      const problem = plan.problems.find((candidate) => candidate.station === key);
-      return { key, name: STATION_NAMES[key], mark: problem ? noteWording(problem, system).mark : '', ...ANSWERS[key](plan, system) };
+    return plan && answersOf(PLAN_ANSWERS, plan, this.units.system());
+  });
+
+  readonly tabs = computed<readonly StationTab[]>(() => {
+    const answers = { ...this.drafted(), ...this.planned() };
+    const problems = this.plans.plan()?.problems ?? [];
+    return STATIONS.flatMap((key) => {
+      const answer = answers[key];
+      const problem = problems.find((candidate) => candidate.station === key);
+      return answer ? [{ key, name: STATION_NAMES[key], mark: problem ? noteWording(problem, this.units.system()).mark : '', ...answer }] : [];
     });
   });
 }
 
 type StationAnswer = Pick<StationTab, 'answer' | 'detail'>;
 
-const ANSWERS: Readonly<Record<StationKey, (plan: CastingPlan, system: UnitSystem) => StationAnswer>> = {
+type Answers<P> = Readonly<Partial<Record<StationKey, (plan: P, system: UnitSystem) => StationAnswer>>>;
+
+function answersOf<P>(answers: Answers<P>, plan: P, system: UnitSystem): Partial<Record<StationKey, StationAnswer>> {
+  return Object.fromEntries(Object.entries(answers).map(([key, answer]) => [key, answer(plan, system)]));
+}
+
+const DRAFT_ANSWERS: Answers<PlanDraft> = {
   mold: (plan, system) => ({
     answer: text(plan.cavity.rimDiameterM, 'length', system),
     detail: `${MATERIAL_NAMES[plan.moldRecord.material]}, ${plan.cavities} cavities${plan.moldRecord.atHand > 1 ? `, ${plan.moldRecord.atHand} molds` : ''}`,
@@ -47,16 +63,19 @@ const ANSWERS: Readonly<Record<StationKey, (plan: CastingPlan, system: UnitSyste
     const each = plan.coat.total.rim.value / count;
     return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: METHOD_NAMES[plan.coatsMade[0].method] };
   },
+  fill: (plan, system) => ({
+    answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),
+    detail: plan.fill.layers.length === 0 ? 'hollow' : [...new Set(plan.fill.layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
+  }),
+};
+
+const PLAN_ANSWERS: Answers<CastingPlan> = {
   chill: (plan) => {
     const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));
     const minutes = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? String(Math.round(coat.stay.value / 60)) : 'never'));
     const places = [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[coat.sets[0].place]))].join(', ');
     return { answer: `${minutes.join(' + ')}${stays.some((s) => s.unit) ? ' min' : ''}`, detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
   },
-  fill: (plan, system) => ({
-    answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),
-    detail: plan.fill.layers.length === 0 ? 'hollow' : [...new Set(plan.fill.layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
-  }),
   batch: (plan) => {
     const rounds = plan.batch.rounds.value;
     return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: `${late(plan) ? 'was to start' : 'start by'} ${startText(plan.casting.due, plan.batch.total.value)}` };

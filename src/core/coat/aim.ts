@@ -1,4 +1,3 @@
-import { readings } from './film';
 import { CoatLayer, type CoatChoice, type CoatPlaceInput } from './lay-coats';
 
 const MOST_COATS = 4;
@@ -28,7 +27,7 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
   for (let n = 1; n <= MOST_COATS; n++) {
     const coats = Array.from({ length: n }, (_, i) => model[i] ?? { ...model[model.length - 1], id: `${model[model.length - 1].id}+${i}` });
     const tune = tuner(place, coats, layer);
-    const over = (share: number): number => rimOf(place, tune(share), layer) - rimM;
+    const over = (share: number): number => layer.rimM(tune(share)) - rimM;
     best = tune(1);
     const most = over(1);
     if (most < 0) continue;
@@ -61,10 +60,6 @@ function rootBetween(over: (share: number) => number, atLow: number, atHigh: num
     }
   }
   return (low + high) / 2;
-}
-
-function rimOf(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): number {
-  return layer.lay(coats).reduce((sum, laid) => sum + readings(place.cavity.profile, laid.thicknessM).rimM, 0);
 }
 
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats, by time to tip out or by dose. */

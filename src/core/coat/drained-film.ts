@@ -23,28 +23,30 @@ export interface DrainStage {
  */
 export function drainedThicknessM(stages: readonly DrainStage[], density: number, lengthM: number, pull: number, curvature: { readonly meanCurvature: number; readonly gaussCurvature: number } = FLAT): number {
   const weight = density * WORKING_RULES.gravity;
-  const flowing = stages.filter((stage) => stage.seconds > 0);
-  if (flowing.length === 0 || !Number.isFinite(lengthM)) return Infinity;
-  const wanted = lengthM / weight;
   const { meanCurvature: mean, gaussCurvature: gauss } = curvature;
-  const roots = flowing.map((stage) => Math.sqrt(stage.flow.yieldPa / (weight * pull)));
+  const wanted = lengthM / weight;
   // With u = √h every term is t/η (u (u - √a))², rising and convex above its yield point: Newton from above.
-  let u = 0;
-  for (const [i, { seconds, flow }] of flowing.entries()) {
+  let u = Infinity;
+  let flowing = 0;
+  for (const { seconds, flow } of stages) {
+    if (seconds <= 0) continue;
+    flowing++;
+    const root = holdRoot(flow, weight, pull);
     const alone = Math.sqrt((wanted * flow.viscosityPas) / seconds);
-    const root = (roots[i] + Math.sqrt(roots[i] ** 2 + 4 * alone)) / 2;
-    u = i === 0 ? root : Math.min(u, root);
+    u = Math.min(u, (root + Math.sqrt(root * root + 4 * alone)) / 2);
   }
-  if (flowing.length === 1 && mean === 0) return u * u;
+  if (!Number.isFinite(u) || (flowing === 1 && mean === 0)) return u * u;
   for (let k = 0; k < 30; k++) {
     const h = u * u;
     let value = -wanted * (1 - h * (2 * mean - gauss * h));
     let slope = wanted * 4 * u * (mean - gauss * h);
-    for (const [i, { seconds, flow }] of flowing.entries()) {
-      const free = u - roots[i];
-      if (free <= 0) continue;
-      value += (seconds / flow.viscosityPas) * (u * free) ** 2;
-      slope += (seconds / flow.viscosityPas) * 2 * u * free * (u + free);
+    for (const { seconds, flow } of stages) {
+      const root = holdRoot(flow, weight, pull);
+      const free = u - root;
+      if (seconds <= 0 || free <= 0) continue;
+      const rate = seconds / flow.viscosityPas;
+      value += rate * (u * free) ** 2;
+      slope += rate * 2 * u * free * (u + free);
     }
     if (slope === 0) break;
     const step = value / slope;
@@ -52,4 +54,9 @@ export function drainedThicknessM(stages: readonly DrainStage[], density: number
     if (Math.abs(step) < 1e-9 * u) break;
   }
   return u * u;
+}
+
+/** Root of the hold thickness on a wall that is drawn along with `pull`, √m. */
+function holdRoot(flow: Rheology, weight: number, pull: number): number {
+  return Math.sqrt(flow.yieldPa / (weight * pull));
 }

@@ -19,15 +19,17 @@ export interface Wall {
 /**
  * Film left on the wall after tipping out and draining, m at each point of the profile.
  * The hand rocks the mold meanwhile, so that even the flat pole drains.
+ * @param points indices of the profile to give it at; all of them when left out
  */
-export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSeconds: number, tappingSeconds: number): Float64Array {
+export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSeconds: number, tappingSeconds: number, points?: readonly number[]): Float64Array {
   const tapping = Math.min(tappingSeconds, drainSeconds);
   const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
   const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }];
   const { slope } = wall.cavity.profile;
   const start = Math.min(WORKING_RULES.dumpStartThicknessM, (wall.cavity.rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare);
   const rock = Math.sin((WORKING_RULES.rockingDegrees * Math.PI) / 180);
-  return wall.towardRim.map((length, i) => Math.min(start, drainedThicknessM(stages, density, length, Math.hypot(Math.sin(slope[i]), rock), wall.cavity)));
+  const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(Math.sin(slope[i]), rock), wall.cavity));
+  return points ? Float64Array.from(points, at) : wall.towardRim.map((_, i) => at(i));
 }
 
 /** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
@@ -136,16 +138,30 @@ export function readings(profile: Profile, thicknessM: ArrayLike<number>): Readi
     weight += ring;
   }
   return {
-    rimM: interpolated(profile, thicknessM, Math.max(0, rim - RIM_READING_M)),
-    wallM: interpolated(profile, thicknessM, rim / 2),
+    rimM: read(rimReading(profile), thicknessM),
+    wallM: read(readingAt(profile, rim / 2), thicknessM),
     baseM: base / weight,
   };
 }
 
-function interpolated(profile: Profile, values: ArrayLike<number>, arcM: number): number {
-  const { arcM: s } = profile;
+/** The points of a profile between which something is read, and the share of each. */
+interface Reading {
+  readonly points: readonly number[];
+  readonly shares: readonly number[];
+}
+
+/** Where the rim is read. */
+export function rimReading(profile: Profile): Reading {
+  return readingAt(profile, Math.max(0, profile.arcM[profile.arcM.length - 1] - RIM_READING_M));
+}
+
+function readingAt({ arcM: s }: Profile, arcM: number): Reading {
   let i = 1;
   while (i < s.length - 1 && s[i] < arcM) i++;
   const share = (arcM - s[i - 1]) / (s[i] - s[i - 1]);
-  return values[i - 1] + share * (values[i] - values[i - 1]);
+  return { points: [i - 1, i], shares: [1 - share, share] };
+}
+
+function read({ points, shares }: Reading, values: ArrayLike<number>): number {
+  return points.reduce((sum, point, k) => sum + shares[k] * values[point], 0);
 }

@@ -1,11 +1,11 @@
 import type { Cavity } from '../cavity/cavity';
-import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type FluidityClass } from '../matter/chocolate';
+import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type FluidityClass, type Rheology } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { CoatArea, Method, WayUp } from '../record/choices';
 import { drainLengths } from './drain-length';
 import { dwellSkin, type DwellSkin } from './dwell-skin';
-import { dumpedFilm, filmVolume, settledFilm, spreadFilm, type Wall } from './film';
+import { dumpedFilm, filmVolume, readings, rimReading, settledFilm, spreadFilm, type Wall } from './film';
 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
@@ -85,10 +85,28 @@ export class CoatLayer {
     });
   }
 
+  /**
+   * Thickness at the rim in all, m: the reading that `lay` leads to, found at only the points it is read from where
+   * every place drains by itself. For searches, which ask often and for nothing else.
+   */
+  rimM(coats: readonly CoatChoice[]): number {
+    const { cavity } = this.place;
+    const { settleSeconds } = WORKING_RULES;
+    const local = coats.every((coat, index) => coat.method === 'dump' && coat.drainSeconds >= settleSeconds && this.skins.has(skinKey(coat, index)));
+    if (!local) return this.lay(coats).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
+    const { points, shares } = rimReading(cavity.profile);
+    const totals = points.map(() => 0);
+    coats.forEach((coat, index) => {
+      const { flow, density } = poured(coat, NOMINAL);
+      const skinM = this.skins.get(skinKey(coat, index))?.thicknessM ?? 0;
+      const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, points);
+      points.forEach((_, k) => (totals[k] = Math.min(totals[k] + film[k] + skinM, cavity.depthM)));
+    });
+    return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
+  }
+
   private film(coat: CoatChoice, index: number, coats: readonly CoatChoice[], variation: Variation, below: Float64Array) {
-    const workingC = coat.workingC + variation.kelvin;
-    const density = CHOCOLATE_MATTER[coat.chocolate.kind].meltedDensity;
-    const flow = stiffened(rheologyAt(coat.chocolate.fluidity, workingC), variation.stiffness);
+    const { flow, density } = poured(coat, variation);
     const holdM = holdThicknessM(flow, density, Math.PI / 2);
     const wallC = index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
     if (coat.method !== 'dump') {
@@ -107,7 +125,7 @@ export class CoatLayer {
   /** The skin under a coat, found once: it hardly depends on how the coats before it are tuned. */
   private skin(coat: CoatChoice, index: number, wallC: number, setThicknessM: number): DwellSkin {
     const { kind, fatShare } = coat.chocolate;
-    const key = `${coat.id} ${index}`;
+    const key = skinKey(coat, index);
     let skin = this.skins.get(key);
     if (!skin) {
       const { material, moldWallM: wallM, roomC: airC } = this.place;
@@ -116,6 +134,14 @@ export class CoatLayer {
     }
     return skin;
   }
+}
+
+const skinKey = (coat: CoatChoice, index: number): string => `${coat.id} ${index}`;
+
+/** The chocolate of a coat as it is poured. */
+function poured(coat: CoatChoice, variation: Variation): { readonly flow: Rheology; readonly density: number } {
+  const { kind, fluidity } = coat.chocolate;
+  return { flow: stiffened(rheologyAt(fluidity, coat.workingC + variation.kelvin), variation.stiffness), density: CHOCOLATE_MATTER[kind].meltedDensity };
 }
 
 /** Set fraction at which a coat is usually taken out for the next one. Working rule. */

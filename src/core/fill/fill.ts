@@ -66,7 +66,8 @@ export function fillStation(input: FillInput): FillResult {
   let over = 0;
   for (const choice of input.layers) {
     const asked = askedVolume(choice, curve, below);
-    const volume = Math.min(asked, curve.capacityM3 - below);
+    // The sum of the layers below may pass the capacity by rounding alone.
+    const volume = Math.max(0, Math.min(asked, curve.capacityM3 - below));
     layers.push(layerAnswer(choice, volume, asked, curve.levelAt(below), curve.levelAt(below + volume), below));
     below += volume;
     over += asked - volume;

@@ -2,6 +2,7 @@ import { chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
 import { draftPlan } from './draft';
 import { finishPlan, type CastingPlan } from './plan';
+import type { Problem } from './problems';
 import { applyRemedy, type Remedy } from './remedy';
 
 /** What a remedy would change in all, for the note that offers it. */
@@ -9,6 +10,16 @@ export interface RemedyEffect {
   readonly seconds: number;
   readonly kg: number;
   readonly breakChance: number;
+}
+
+/** Effects by the key of the problem whose remedy has them. */
+export type RemedyEffects = ReadonlyMap<Problem['key'], RemedyEffect>;
+
+/** Plans a casting, by the nominal chill, and what each of its notes' remedies would change. */
+export function remedyEffects(casting: Casting): RemedyEffects {
+  const draft = draftPlan(casting);
+  const plan = finishPlan(draft, chillNominal(draft.chillInput));
+  return new Map(plan.problems.flatMap(({ key, remedy }) => (remedy ? [[key, remedyEffect(plan, remedy)] as const] : [])));
 }
 
 /** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. */

@@ -32,7 +32,7 @@ const SHORT_METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon, sw
 export class CoatStation {
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
-  protected readonly plan = inject(PlanService).plan;
+  protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
   protected readonly teaspoon = UNITS.teaspoon;
   protected readonly methods = METHODS.map((value) => ({ value, name: SHORT_METHOD_NAMES[value] }));

@@ -22,7 +22,7 @@ import { ALLERGEN_NAMES, listed } from '../../wording/names';
 })
 export class FillStation {
   private readonly store = inject(CastingStore);
-  protected readonly plan = inject(PlanService).plan;
+  protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
   protected readonly ways = [{ value: 'amount' as const, name: 'an amount' }, { value: 'line' as const, name: 'to the line' }];
   protected readonly fillings = computed(() => (this.plan()?.casting.fillings ?? []).map(({ id, name }) => ({ value: id, name })));

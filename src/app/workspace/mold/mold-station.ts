@@ -40,7 +40,7 @@ import { MATERIAL_NAMES } from '../../wording/names';
 })
 export class MoldStation {
   private readonly store = inject(CastingStore);
-  protected readonly plan = inject(PlanService).plan;
+  protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
   protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
   protected readonly care = computed(() =>

@@ -11,7 +11,10 @@ export interface HandleMove {
 
 let gestures = 0;
 
-/** A round handle on the drawing that is dragged by pointer or moved by arrow keys; at most one move a frame. */
+/**
+ * A round handle on the drawing that is dragged by pointer or moved by arrow keys.
+ * A drag moves it in every other frame at most: the one between belongs to what follows from the move.
+ */
 @Component({
   selector: 'ks-drag-handle',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -48,6 +51,7 @@ export class DragHandle {
   private latest: PointerEvent | undefined;
   private gesture = '';
   private fresh = false;
+  private scheduled = false;
 
   protected take(event: PointerEvent): void {
     if (event.button !== 0) return;
@@ -61,9 +65,16 @@ export class DragHandle {
 
   protected drag(event: PointerEvent): void {
     if (!this.from) return;
-    const scheduled = this.latest !== undefined;
     this.latest = event;
-    if (!scheduled) requestAnimationFrame(() => this.send());
+    if (this.scheduled) return;
+    this.scheduled = true;
+    requestAnimationFrame(() => {
+      this.send();
+      requestAnimationFrame(() => {
+        this.scheduled = false;
+        if (this.latest) this.drag(this.latest);
+      });
+    });
   }
 
   protected release(event: PointerEvent): void {

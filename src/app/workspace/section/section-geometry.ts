@@ -1,6 +1,6 @@
 import { line } from 'd3-shape';
 import { insetProfile, type Profile } from '../../../core/cavity/profile';
-import type { CastingPlan } from '../../../core/plan/plan';
+import type { PlanDraft } from '../../../core/plan/draft';
 
 /** A place on the drawing, px. */
 export interface Spot {
@@ -38,6 +38,8 @@ export interface SectionGeometry {
 }
 
 const FLANGE_M = 0.005;
+/** Points of an outline closer than this are not told apart, px. */
+const FINEST_PX = 8;
 /** Room kept free for rule and callouts, px. */
 export interface Margin {
   readonly top: number;
@@ -49,7 +51,7 @@ export interface Margin {
 const MARGIN: Margin = { top: 50, bottom: 34, left: 50, right: 92 };
 
 /** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
-export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
+export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
   const { cavity, moldRecord } = plan;
   const outerWidth = cavity.rimDiameterM + 2 * (moldRecord.wallM + FLANGE_M);
   const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / outerWidth, (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM)));
@@ -61,6 +63,7 @@ export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fil
   const drawn = plan.coat.coats.map((coat) => coat.thicknessM.map((t) => t * exaggeration));
   const totals = drawn.map((_, i) => drawn.slice(0, i + 1).reduce((sum, coat) => sum.map((t, k) => t + coat[k]), new Float64Array(drawn[0].length)));
   const bounds = [cavity.profile, ...totals.map((total) => insetProfile(cavity.profile, total))];
+  const seen = bounds.map((bound) => thinned(bound, FINEST_PX / pxPerM));
   const inside = bounds[bounds.length - 1];
   const levelScale = (cavity.depthM - inside.heightM[0]) / plan.fill.depthM;
   const last = cavity.profile.arcM.length - 1;
@@ -75,8 +78,8 @@ export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fil
     exaggeration,
     axisX,
     rimY,
-    moldPath: moldPath(cavity.profile, moldRecord.wallM, place),
-    coatPaths: totals.map((_, i) => between(bounds[i], bounds[i + 1], place)),
+    moldPath: moldPath(thinned(cavity.profile, FINEST_PX / pxPerM), moldRecord.wallM, place),
+    coatPaths: totals.map((_, i) => between(seen[i], seen[i + 1], place)),
     layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
     rim: onWall(last),
     wall: onWall(middle),
@@ -88,15 +91,29 @@ export function sectionGeometry(plan: Pick<CastingPlan, 'cavity' | 'coat' | 'fil
   };
 }
 
+/** Leaves out points closer than `apartM` along the wall: on an arc of 200 px, 8 px apart stray by less than a twentieth of a pixel. */
+function thinned(profile: Profile, apartM: number): Profile {
+  const { arcM } = profile;
+  const last = arcM.length - 1;
+  const kept = [0];
+  for (let i = 1; i < last; i++) {
+    if (arcM[i] - arcM[kept[kept.length - 1]] >= apartM && arcM[last] - arcM[i] >= apartM / 2) kept.push(i);
+  }
+  kept.push(last);
+  const of = (values: Float64Array): Float64Array => Float64Array.from(kept, (i) => values[i]);
+  return { radiusM: of(profile.radiusM), heightM: of(profile.heightM), arcM: of(arcM), slope: of(profile.slope) };
+}
+
 /** As much thicker as still leaves room inside, up to three times. */
-function thickened({ cavity, coat }: Pick<CastingPlan, 'cavity' | 'coat'>): number {
+function thickened({ cavity, coat }: Pick<PlanDraft, 'cavity' | 'coat'>): number {
   const thickest = Math.max(...coat.totalM);
   return Math.max(1, Math.min(3, (0.4 * cavity.depthM) / thickest));
 }
 
 type Place = (r: number, z: number) => Spot;
 
-const outline = line<Spot>((spot) => spot.x, (spot) => spot.y);
+/** A hundredth of a pixel is finer than any screen, and short to parse. */
+const outline = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
 
 /** Both halves of a curve: left rim, pole, right rim. */
 function bothHalves(radius: ArrayLike<number>, height: ArrayLike<number>, place: Place): Spot[] {

@@ -30,7 +30,7 @@ export class Section {
   private readonly size = signal({ width: 600, height: 380 });
 
   protected readonly exaggerated = signal(false);
-  protected readonly plan = this.plans.plan;
+  protected readonly plan = this.plans.draft;
   protected readonly width = computed(() => this.size().width);
   protected readonly height = computed(() => this.size().height);
   protected readonly geometry = computed(() => {

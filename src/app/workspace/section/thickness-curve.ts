@@ -39,7 +39,7 @@ export class ThicknessCurve {
   protected readonly margin = MARGIN;
 
   protected readonly chart = computed(() => {
-    const plan = this.plans.plan();
+    const plan = this.plans.draft();
     if (!plan) return undefined;
     const system = this.units.system();
     const perUnit = system === 'us' ? 0.0254 : 0.001;
@@ -50,10 +50,10 @@ export class ThicknessCurve {
     const y = scaleLinear([0, top], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
     const at = (values: Float64Array) => Array.from(arc, (s, i) => [x(s), y(values[i] / perUnit)] as [number, number]);
     const low = at(plan.coat.totalLowM);
-    const band = area<[number, number]>((p) => p[0], (_, i) => low[i][1], (p) => p[1])(at(plan.coat.totalHighM)) ?? '';
+    const band = area<[number, number]>((p) => p[0], (_, i) => low[i][1], (p) => p[1]).digits(2)(at(plan.coat.totalHighM)) ?? '';
     return {
       band,
-      curve: line()(at(plan.coat.totalM)) ?? '',
+      curve: line().digits(2)(at(plan.coat.totalM)) ?? '',
       ticks: y.ticks(4).map((tick) => ({ y: y(tick), name: String(tick) })),
       neededY: y(needed / perUnit),
       neededBelow: y(needed / perUnit) < HEIGHT / 3,

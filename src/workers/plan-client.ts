@@ -2,15 +2,19 @@ import { wrap, type Remote } from 'comlink';
 import { BehaviorSubject, Observable, Subject } from 'rxjs';
 import type { ChillResult } from '../core/chill/chill';
 import type { ChillInput } from '../core/chill/chill-input';
-import type { ChillWorker } from './chill.worker';
+import type { RemedyEffects } from '../core/plan/remedy-effect';
+import type { Casting } from '../core/record/casting';
+import type { PlanWorker } from './plan.worker';
 
 /** A request's key comes back with its answer, so that a late answer can be told from a current one. */
 export interface ChillAnswered {
   readonly key: string;
+  /** The input as it was handed in. */
+  readonly input: ChillInput;
   readonly result: ChillResult;
 }
 
-export type ChillState = 'idle' | 'working' | 'restarting' | 'failed';
+export type WorkerState = 'idle' | 'working' | 'restarting' | 'failed';
 
 interface Request {
   readonly key: string;
@@ -26,11 +30,11 @@ const RESTART_AFTER_MS = 300;
  * A worker that fails or hangs is replaced and the newest request sent again; after three failures in a row it
  * rests until `retry`.
  */
-export class ChillClient {
+export class PlanClient {
   private readonly answered = new Subject<ChillAnswered>();
-  private readonly states = new BehaviorSubject<ChillState>('idle');
+  private readonly states = new BehaviorSubject<WorkerState>('idle');
   private worker: Worker | undefined;
-  private remote: Remote<ChillWorker> | undefined;
+  private remote: Remote<PlanWorker> | undefined;
   private running: Request | undefined;
   private waiting: Request | undefined;
   private failures = 0;
@@ -43,7 +47,7 @@ export class ChillClient {
     return this.answered;
   }
 
-  get state(): Observable<ChillState> {
+  get state(): Observable<WorkerState> {
     return this.states;
   }
 
@@ -51,6 +55,18 @@ export class ChillClient {
   request(key: string, input: ChillInput): void {
     this.waiting = { key, input };
     if (this.states.value === 'idle') this.next();
+  }
+
+  /**
+   * What each note's remedy would change in all. Behind a chill that is running it waits for it; with no worker
+   * at hand, or one that fails meanwhile, the map stays empty: notes then say less, and nothing else depends on it.
+   */
+  async effects(casting: Casting): Promise<RemedyEffects> {
+    try {
+      return (await this.remote?.effects(casting)) ?? new Map();
+    } catch {
+      return new Map();
+    }
   }
 
   /** Starts again after the worker was given up. */
@@ -77,14 +93,14 @@ export class ChillClient {
       .catch(() => this.fail(request));
   }
 
-  private connect(request: Request): Remote<ChillWorker> {
+  private connect(request: Request): Remote<PlanWorker> {
     if (this.worker && this.remote) return this.remote;
     this.worker = this.start();
     this.worker.addEventListener('error', (event) => {
       event.preventDefault();
       this.fail(this.running ?? request);
     });
-    this.remote = wrap<ChillWorker>(this.worker);
+    this.remote = wrap<PlanWorker>(this.worker);
     return this.remote;
   }
 
@@ -93,7 +109,7 @@ export class ChillClient {
     clearTimeout(this.patience);
     this.failures = 0;
     this.running = undefined;
-    this.answered.next({ key: request.key, result });
+    this.answered.next({ ...request, result });
     this.next();
   }
 

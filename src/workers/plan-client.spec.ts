@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { firstValueFrom, skip, take, toArray } from 'rxjs';
 import type { ChillResult } from '../core/chill/chill';
 import type { ChillInput } from '../core/chill/chill-input';
-import { ChillClient, type ChillAnswered, type ChillState } from './chill-client';
+import { PlanClient, type ChillAnswered, type WorkerState } from './plan-client';
 
 const input = { coats: [] } as unknown as ChillInput;
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
@@ -18,14 +18,14 @@ function workerThat(answers: (input: ChillInput) => Promise<ChillResult>): Worke
   return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
 }
 
-describe('ChillClient', () => {
+describe('PlanClient', () => {
   const done: ChillResult = { coats: [] };
 
   afterEach(() => open.splice(0).forEach((port) => port.close()));
 
   it('answers, and of those that wait only the newest', async () => {
     const asked: number[] = [];
-    const client = new ChillClient(() => workerThat(async () => { asked.push(1); await wait(20); return done; }));
+    const client = new PlanClient(() => workerThat(async () => { asked.push(1); await wait(20); return done; }));
     const keys: string[] = [];
     client.answers.subscribe(({ key }: ChillAnswered) => keys.push(key));
     for (const key of ['a', 'b', 'c', 'd']) client.request(key, input);
@@ -36,7 +36,7 @@ describe('ChillClient', () => {
 
   it('replaces a worker that fails, and asks the newest request again', async () => {
     let made = 0;
-    const client = new ChillClient(() => {
+    const client = new PlanClient(() => {
       made++;
       return workerThat(() => (made === 1 ? Promise.reject(new Error('broken')) : Promise.resolve(done)));
     });
@@ -44,13 +44,13 @@ describe('ChillClient', () => {
     const answer = firstValueFrom(client.answers);
     client.request('a', input);
     expect((await answer).key).toBe('a');
-    expect(await states).toEqual<ChillState[]>(['working', 'restarting', 'working', 'idle']);
+    expect(await states).toEqual<WorkerState[]>(['working', 'restarting', 'working', 'idle']);
     expect(made).toBe(2);
   });
 
   it('rests after three failures in a row, and tries again when asked', async () => {
     let broken = true;
-    const client = new ChillClient(() => workerThat(() => (broken ? Promise.reject(new Error('broken')) : Promise.resolve(done))));
+    const client = new PlanClient(() => workerThat(() => (broken ? Promise.reject(new Error('broken')) : Promise.resolve(done))));
     client.request('a', input);
     await wait(1400);
     expect(await firstValueFrom(client.state)).toBe('failed');
