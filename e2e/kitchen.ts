@@ -19,10 +19,11 @@ export const test = base.extend<{ page: Page }>({
 
 export { expect };
 
-/** Opens a station of the demo's bombs, and waits for the worker's figures. */
+/** Opens a station of the demo's bombs, and waits until the last part of the page is there. */
 export async function openBombs(page: Page, station = 'coat'): Promise<void> {
   await page.goto(`/casting/demo-bombs/${station}`);
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cider-spice bombs');
+  await expect(page.locator('ks-ribbon li').first()).toBeVisible();
 }
 
 /** A station's tab: its whole text. */
@@ -33,4 +34,9 @@ export function tab(page: Page, name: string) {
 /** Waits until what was changed is stored. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+}
+
+/** Waits until the chill on screen is the worker's for what is on screen. */
+export async function worked(page: Page): Promise<void> {
+  await expect(tab(page, 'Chill').locator('strong')).toHaveAttribute('aria-busy', 'false');
 }

@@ -7,15 +7,15 @@ import { CastingsActions } from '../state/castings-actions';
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
 import { WorkingPanel } from '../state/working-panel';
-import { SidePanel } from '../ui/side-panel';
 import { Working } from '../workspace/working/working';
+import { KeyList } from './key-list';
 import { Keys } from './keys';
 
 /** The frame around every page: rail, notices, the working of a figure, the list of keys. */
 @Component({
   selector: 'ks-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideKeyboard, LucideSoup, RouterLink, RouterLinkActive, RouterOutlet, SidePanel, Working],
+  imports: [KeyList, LucideKeyboard, LucideSoup, RouterLink, RouterLinkActive, RouterOutlet, Working],
   templateUrl: './frame.html',
   styleUrl: './frame.less',
   host: { '(document:keydown)': 'keys.press($event)' },

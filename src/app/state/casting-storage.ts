@@ -13,6 +13,8 @@ export interface OutsideChange {
 }
 
 const SAVE_AFTER_MS = 250;
+/** Other tabs are listened to, and all is read again for it, when the first view stands. */
+const WATCH_AFTER_MS = 300;
 
 /**
  * Saves as you go, and hears of other tabs. When the browser refuses storage it says so through `state`
@@ -55,7 +57,9 @@ export class CastingStorage {
       const stored = await this.repository.all();
       this.usable = true;
       this.note(stored);
-      this.repository.watch().subscribe({ next: (now) => this.hear(now), error: () => this.state.set('memory') });
+      timer(WATCH_AFTER_MS)
+        .pipe(switchMap(() => this.repository.watch()))
+        .subscribe({ next: (now) => this.hear(now), error: () => this.state.set('memory') });
       return stored.castings.map(({ casting }) => casting);
     } catch (error) {
       const full = isQuotaError(error);

@@ -33,7 +33,10 @@ export class CastingStore {
 
   /** Opens storage and fills the list; resolves when there is something to show. */
   async load(): Promise<void> {
-    this.list.set(await this.storage.open());
+    const castings = await this.storage.open();
+    // Reading the records and building the page from them are two tasks, so that neither holds the browser up for long.
+    await new Promise((resolve) => setTimeout(resolve));
+    this.list.set(castings);
     this.loaded.set(true);
   }
 

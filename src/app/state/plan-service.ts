@@ -23,6 +23,8 @@ interface Answered extends Standing {
   readonly result: ChillResult;
 }
 
+/** The worker starts when the first view stands: before that it would only take the processor from it. */
+const WORKER_AFTER_MS = 250;
 const EFFECTS_AFTER_MS = 150;
 /** Longest that batch and chill wait for the worker before they follow a change with the chill at hand. */
 const PATIENCE_MS = 80;
@@ -39,6 +41,7 @@ export class PlanService {
   private readonly client = new PlanClient(() => new Worker(new URL('../../workers/plan.worker', import.meta.url), { type: 'module' }));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
+  private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
   private readonly drafts = new WeakMap<ChillInput, PlanDraft>();
   private readonly frame = new FrameTaken();
 
@@ -91,7 +94,7 @@ export class PlanService {
       const draft = this.draft();
       if (!draft) return;
       this.frame.take();
-      if (untracked(this.answered)?.key === this.key()) return;
+      if (!this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
       this.drafts.set(draft.chillInput, draft);
       this.client.request(this.key(), draft.chillInput);
     });

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { NzButtonModule } from 'ng-zorro-antd/button';
+import { interval, map, take } from 'rxjs';
 import type { StationKey } from '../../core/plan/problems';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
@@ -19,6 +21,8 @@ import { Section } from './section/section';
 import { ThicknessCurve } from './section/thickness-curve';
 import { Strip } from './strip/strip';
 import { WeighOut } from './weigh-out/weigh-out';
+
+const TURN_MS = 20;
 
 /** The workspace of one casting: header, station strip, the open station, the section, weigh-out and notes, the ribbon. */
 @Component({
@@ -38,6 +42,8 @@ export class Workspace {
   readonly station = input<string>();
 
   protected readonly casting = this.store.current;
+  /** How many of the parts that follow the first view have had their turn. */
+  protected readonly shown = toSignal(interval(TURN_MS).pipe(take(4), map((turn) => turn + 1)), { initialValue: 0 });
   protected readonly openStation = computed<StationKey>(() => STATIONS.find((key) => key === this.station()) ?? 'coat');
 
   constructor() {

@@ -14,7 +14,7 @@ import { StationList } from '../station-list';
       @for (tab of tabs(); track tab.key) {
         <a [routerLink]="['/casting', castingId(), tab.key]" [attr.aria-current]="tab.key === station() ? 'step' : null" [class.open]="tab.key === station()">
           <span class="name">{{ tab.name }} @if (tab.mark) { <span class="mark"><i aria-hidden="true"></i>{{ tab.mark }}</span> }</span>
-          <strong [class.older]="tab.key === 'chill' && source() === 'last'">{{ tab.answer }}</strong>
+          <strong [class.older]="tab.key === 'chill' && source() === 'last'" [attr.aria-busy]="tab.key === 'chill' ? source() !== 'worker' : null">{{ tab.answer }}</strong>
           <span class="detail">{{ tab.detail }}</span>
         </a>
       }
