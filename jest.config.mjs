@@ -5,11 +5,12 @@ const typescript = { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.sp
 
 export default {
   projects: [
-    { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers'], transform: typescript, modulePathIgnorePatterns: ignored },
+    { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers'], transform: typescript, setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'], modulePathIgnorePatterns: ignored },
     {
       displayName: 'app',
       ...presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
       roots: ['<rootDir>/src/app'],
+      setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'],
       setupFilesAfterEnv: ['<rootDir>/src/testing/setup-app.ts'],
       transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|d3-|internmap|immer|date-fns|@lucide|comlink)'],
       modulePathIgnorePatterns: ignored,

@@ -41,6 +41,8 @@ interface TraceEvent {
   readonly name: string;
   readonly ts: number;
   readonly dur?: number;
+  /** Processor time, µs. */
+  readonly tdur?: number;
   readonly tid: number;
   readonly pid: number;
   readonly args?: { readonly name?: string };
@@ -70,19 +72,30 @@ async function drag(browser: Browser, address: string): Promise<Result> {
   await done;
   await page.mouse.up();
   await page.context().close();
-  const work = workPerFrame(events);
-  const p95 = percentile(work, 95);
-  return { what: 'Main-thread work a frame while the thickness is dragged', value: `${p95.toFixed(1)} ms`, wanted: 'at most 16 ms', met: p95 <= 16, against: `95th percentile of ${work.length} frames, from a trace` };
+  const { cpu, wall } = workPerFrame(events);
+  const p95 = percentile(cpu, 95);
+  return {
+    what: 'Main-thread work a frame while the thickness is dragged',
+    value: `${p95.toFixed(1)} ms`,
+    wanted: 'at most 16 ms',
+    met: p95 <= 16,
+    against: `processor time, 95th percentile of ${cpu.length} frames, from a trace; by the clock, waits for other processes included, ${percentile(wall, 95).toFixed(1)} ms`,
+  };
 }
 
-/** Sums the tasks of the page's main thread from one frame's start to the next, ms. */
-function workPerFrame(events: readonly TraceEvent[]): number[] {
+/**
+ * Sums the tasks of the page's main thread from one frame's task to the next, ms: processor time, and by the clock.
+ * A frame begins with the task that its begin event lies in, not with that event.
+ */
+function workPerFrame(events: readonly TraceEvent[]): { readonly cpu: number[]; readonly wall: number[] } {
   const mains = events.filter((e) => e.name === 'thread_name' && e.args?.name === 'CrRendererMain');
-  const frames = (main: TraceEvent): TraceEvent[] => events.filter((e) => e.name === 'BeginMainThreadFrame' && e.pid === main.pid).sort((a, b) => a.ts - b.ts);
-  const main = mains.sort((a, b) => frames(b).length - frames(a).length)[0];
-  const starts = frames(main).map((e) => e.ts);
+  const begins = (main: TraceEvent): TraceEvent[] => events.filter((e) => e.name === 'BeginMainThreadFrame' && e.pid === main.pid).sort((a, b) => a.ts - b.ts);
+  const main = mains.sort((a, b) => begins(b).length - begins(a).length)[0];
   const tasks = events.filter((e) => e.name === 'RunTask' && e.pid === main.pid && e.tid === main.tid && e.dur !== undefined);
-  return starts.slice(1).map((end, i) => tasks.filter((t) => t.ts >= starts[i] && t.ts < end).reduce((sum, t) => sum + (t.dur ?? 0), 0) / 1000);
+  const starts = [...new Set(begins(main).map(({ ts }) => tasks.find((t) => t.ts <= ts && t.ts + (t.dur ?? 0) >= ts)?.ts ?? ts))];
+  const perFrame = (time: (task: TraceEvent) => number): number[] =>
+    starts.slice(1).map((end, i) => tasks.filter((t) => t.ts >= starts[i] && t.ts < end).reduce((sum, t) => sum + time(t), 0) / 1000);
+  return { cpu: perFrame((t) => t.tdur ?? t.dur ?? 0), wall: perFrame((t) => t.dur ?? 0) };
 }
 
 async function reaction(browser: Browser, address: string): Promise<Result> {
@@ -117,6 +130,12 @@ async function reaction(browser: Browser, address: string): Promise<Result> {
   return { what: 'From a control to the repainted figure', value: `${median.toFixed(0)} ms`, wanted: 'at most 100 ms', met: median <= 100, against: 'median of 20 changes of the pieces' };
 }
 
+interface LighthouseReport {
+  readonly categories: { readonly performance: { readonly score: number } };
+  readonly audits: { readonly 'cumulative-layout-shift': { readonly numericValue: number } };
+  readonly environment: { readonly benchmarkIndex: number };
+}
+
 function lighthouse(address: string): Result[] {
   const runs = Array.from({ length: 3 }, () => {
     const done = spawnSync(
@@ -125,13 +144,13 @@ function lighthouse(address: string): Result[] {
       { env: { ...process.env, CHROME_PATH: CHROME }, maxBuffer: 1e8, encoding: 'utf8' },
     );
     if (done.status !== 0) throw new Error(`lighthouse failed: ${done.stderr.slice(-400)}`);
-    const report = JSON.parse(done.stdout) as { categories: { performance: { score: number } }; audits: { 'cumulative-layout-shift': { numericValue: number } } };
-    return { score: report.categories.performance.score * 100, shift: report.audits['cumulative-layout-shift'].numericValue };
+    const report = JSON.parse(done.stdout) as LighthouseReport;
+    return { score: report.categories.performance.score * 100, speed: report.environment.benchmarkIndex, shift: report.audits['cumulative-layout-shift'].numericValue };
   });
   const score = percentile(runs.map((run) => run.score), 50);
   const shift = percentile(runs.map((run) => run.shift), 50);
   return [
-    { what: 'Lighthouse desktop performance', value: score.toFixed(0), wanted: 'at least 95', met: score >= 95, against: 'median of 3' },
+    { what: 'Lighthouse desktop performance', value: score.toFixed(0), wanted: 'at least 95', met: score >= 95, against: `median of 3: ${runs.map((run) => `${run.score.toFixed(0)} on a processor it rates ${run.speed.toFixed(0)}`).join(', ')}` },
     { what: 'Layout shift', value: shift.toFixed(3), wanted: 'at most 0.02', met: shift <= 0.02, against: 'median of 3' },
   ];
 }

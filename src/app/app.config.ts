@@ -3,7 +3,13 @@ import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
+import { START_PLAN_WORKER } from './state/plan-worker';
 
 export const appConfig: ApplicationConfig = {
-  providers: [provideRouter(routes, withComponentInputBinding()), provideNzI18n(en_US), provideAppInitializer(() => inject(CastingStore).load())],
+  providers: [
+    provideRouter(routes, withComponentInputBinding()),
+    provideNzI18n(en_US),
+    provideAppInitializer(() => inject(CastingStore).load()),
+    { provide: START_PLAN_WORKER, useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }) },
+  ],
 };

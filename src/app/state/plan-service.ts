@@ -8,6 +8,7 @@ import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
 import { PlanClient } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
+import { START_PLAN_WORKER } from './plan-worker';
 
 /** Where the chill's figures on screen come from. */
 export type ChillSource = 'worker' | 'last' | 'first';
@@ -38,7 +39,7 @@ const PATIENCE_MS = 80;
 @Injectable({ providedIn: 'root' })
 export class PlanService {
   private readonly store = inject(CastingStore);
-  private readonly client = new PlanClient(() => new Worker(new URL('../../workers/plan.worker', import.meta.url), { type: 'module' }));
+  private readonly client = new PlanClient(inject(START_PLAN_WORKER));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
@@ -81,10 +82,12 @@ export class PlanService {
   /** What the plan has been waiting on since it last changed; undefined where it is up to date. */
   private readonly waitingSince = computed(() => (this.standing()?.draft === this.draft() ? undefined : this.shown()));
 
-  /** What each note's remedy would change, a moment after the casting has come to rest. */
+  private readonly atRest = computed(() => (this.chillSource() === 'worker' ? this.store.current() : undefined));
+
+  /** What each note's remedy would change, a moment after the plan has come to rest. */
   readonly effects = toSignal(
-    toObservable(this.store.current).pipe(
-      switchMap((casting) => timer(EFFECTS_AFTER_MS).pipe(switchMap(async (): Promise<RemedyEffects> => (casting ? this.client.effects(casting) : new Map())))),
+    toObservable(this.atRest).pipe(
+      switchMap((casting) => (casting ? timer(EFFECTS_AFTER_MS).pipe(switchMap(() => this.client.effects(casting))) : EMPTY)),
     ),
     { initialValue: new Map() as RemedyEffects },
   );

@@ -1,0 +1,130 @@
+import { TestBed } from '@angular/core/testing';
+import type { CastingPlan } from '../../core/plan/plan';
+import { closeWorkers, openDemo, wait } from '../../testing/bench';
+import type { CastingStore } from './casting-store';
+import { PlanService } from './plan-service';
+
+/** Longer than the page waits before it starts the worker, and than an answer takes. */
+const STARTED_MS = 700;
+
+describe('PlanService', () => {
+  let store: CastingStore;
+  let plans: PlanService;
+  let delay: number | undefined;
+
+  const begin = async (delayMs: number | undefined): Promise<void> => {
+    delay = delayMs;
+    store = await openDemo('demo-bombs', () => delay);
+    plans = TestBed.inject(PlanService);
+    TestBed.tick();
+  };
+  const plan = (): CastingPlan => {
+    const now = plans.plan();
+    if (!now) throw new Error('no plan');
+    return now;
+  };
+  const fridge = (fridgeC: number): void => {
+    store.edit('fridge', (casting) => (casting.kitchen.fridgeC = fridgeC));
+    TestBed.tick();
+  };
+
+  afterEach(closeWorkers);
+
+  it('has a whole plan at once, and the worker’s ranges a moment later', async () => {
+    await begin(0);
+    expect(plans.chillSource()).toBe('first');
+    const [first] = plan().chill.coats;
+    expect(first.stay.value).toBeGreaterThan(120);
+    expect(first.stay.low).toBe(first.stay.high);
+    await wait(STARTED_MS);
+    expect(plans.chillSource()).toBe('worker');
+    const [fine] = plan().chill.coats;
+    expect(fine.stay.value).toBeCloseTo(first.stay.value, 9);
+    expect(fine.stay.low).toBeLessThan(fine.stay.value);
+    expect(fine.stay.high).toBeGreaterThan(fine.stay.value);
+  });
+
+  it('follows a change of coats at once, and with the chill as soon as the worker answers', async () => {
+    await begin(0);
+    await wait(STARTED_MS);
+    const before = plan().chill.coats[0].stay.value;
+    store.edit('wanted', (casting) => (casting.parts[0].coatsBy = { by: 'thickness', rimM: 0.0036 }));
+    TestBed.tick();
+    expect((plans.draft()?.coat.total.rim.value ?? 0) * 1e3).toBeCloseTo(3.6, 2);
+    await wait(200);
+    expect(plans.chillSource()).toBe('worker');
+    expect(plan().casting).toBe(store.current());
+    expect(plan().chill.coats[0].stay.value).toBeGreaterThan(before);
+  });
+
+  it('follows what the chill does not depend on without asking for it again', async () => {
+    await begin(0);
+    await wait(STARTED_MS);
+    delay = undefined;
+    store.edit('pieces', (casting) => (casting.pieces = 30));
+    TestBed.tick();
+    expect(plans.chillSource()).toBe('worker');
+    expect(plan().casting.pieces).toBe(30);
+  });
+
+  it('does not wait long for a slow worker: the last chill stands, marked, until the new one is there', async () => {
+    await begin(0);
+    await wait(STARTED_MS);
+    const before = plan().chill.coats[0].stay.value;
+    delay = 600;
+    fridge(10);
+    expect(plan().casting.kitchen.fridgeC).toBe(5);
+    await wait(200);
+    expect(plan().casting.kitchen.fridgeC).toBe(10);
+    expect(plans.chillSource()).toBe('last');
+    expect(plan().chill.coats[0].stay.value).toBe(before);
+    await wait(700);
+    expect(plans.chillSource()).toBe('worker');
+    expect(plan().chill.coats[0].stay.value).toBeGreaterThan(before * 1.1);
+  });
+
+  it('ends on the newest of many changes, whatever the answers between were for', async () => {
+    await begin(0);
+    await wait(STARTED_MS);
+    delay = 30;
+    for (const fridgeC of [0, 3, 6, 9, 12, 4]) {
+      fridge(fridgeC);
+      await wait(20);
+    }
+    await wait(400);
+    expect(plans.chillSource()).toBe('worker');
+    expect(plan().casting.kitchen.fridgeC).toBe(4);
+    expect(plan().casting).toBe(store.current());
+  });
+
+  it('is not pushed back by a late answer when a change is undone', async () => {
+    await begin(0);
+    await wait(STARTED_MS);
+    const before = plan().chill.coats[0].stay.value;
+    delay = 150;
+    fridge(12);
+    store.undo();
+    TestBed.tick();
+    expect(plans.chillSource()).toBe('worker');
+    await wait(400);
+    expect(plans.chillSource()).toBe('worker');
+    expect(plan().chill.coats[0].stay.value).toBe(before);
+  });
+
+  it('never shows another casting’s chill', async () => {
+    await begin(0);
+    await wait(STARTED_MS);
+    delay = undefined;
+    store.open('demo-bites');
+    TestBed.tick();
+    expect(plan().casting.id).toBe('demo-bites');
+    expect(plans.chillSource()).toBe('first');
+  });
+
+  it('says what taking a note’s advice would change', async () => {
+    await begin(0);
+    await wait(STARTED_MS + 300);
+    const effect = plans.effects().get('longJob');
+    expect(effect?.seconds).toBeLessThan(-600);
+  });
+});

@@ -1,0 +1,236 @@
+import { Bench, closeWorkers, openDemo } from '../../testing/bench';
+import type { Casting } from '../../core/record/casting';
+import type { CastingStore } from '../state/casting-store';
+import { BatchStation } from './batch/batch-station';
+import { ChillStation } from './chill/chill-station';
+import { CoatStation } from './coat/coat-station';
+import { FillStation } from './fill/fill-station';
+import { MoldStation } from './mold/mold-station';
+
+let store: CastingStore;
+const casting = (): Casting => {
+  const current = store.current();
+  if (!current) throw new Error('nothing open');
+  return current;
+};
+
+beforeEach(async () => {
+  store = await openDemo();
+});
+afterEach(() => {
+  document.body.replaceChildren();
+  closeWorkers();
+});
+
+describe('Mold station', () => {
+  it('takes width, cavities and molds in any unit, and answers for the new mold', async () => {
+    const bench = await Bench.of(MoldStation);
+    // A 64 mm half sphere: 2πR³/3 = 68.6 mL, 2πR² = 64.3 cm².
+    expect(bench.text).toContain('69 mL');
+    expect(bench.text).toContain('64.3 cm²');
+    await bench.type('Width of a cavity', '3 in');
+    expect(casting().molds[0].cavities[0].shape.diameterM).toBeCloseTo(0.0762, 9);
+    await bench.type('Cavities in it', '8');
+    await bench.type('Molds at hand', '2');
+    expect(bench.text).toMatch(/Parts in a round16/);
+  });
+
+  it('brings the usual wall with a material, and its care', async () => {
+    const bench = await Bench.of(MoldStation);
+    expect(bench.text).toContain('on a tray');
+    await bench.press('polycarbonate');
+    expect(casting().molds[0]).toMatchObject({ material: 'polycarbonate', wallM: 0.003 });
+    expect(bench.text).toContain('buffed');
+  });
+
+  it('refuses a width out of range where it stands, and plans on', async () => {
+    const bench = await Bench.of(MoldStation);
+    await bench.type('Width of a cavity', '999 mm');
+    expect(bench.field('Width of a cavity').getAttribute('aria-invalid')).toBe('true');
+    expect(bench.text).toMatch(/10 to 400 mm/);
+    expect(casting().molds[0].cavities[0].shape.diameterM).toBe(0.064);
+  });
+});
+
+describe('Coat station', () => {
+  it('works a newly chosen chocolate in the middle of its band', async () => {
+    const bench = await Bench.of(CoatStation);
+    const linen = casting().chocolates.find((chocolate) => chocolate.kind === 'white');
+    if (!linen) throw new Error('no white chocolate');
+    await bench.choose('Chocolate', linen.id);
+    expect(casting().melts[0]).toMatchObject({ chocolateId: linen.id, workingC: (linen.workFromC + linen.workToC) / 2 });
+  });
+
+  it('thins and thickens the shell as the chocolate runs', async () => {
+    const bench = await Bench.of(CoatStation);
+    const rim = (): number => Number(/Rim in all([\d.]+)/.exec(bench.text)?.[1]);
+    const medium = rim();
+    await bench.choose('How it runs', 'veryFluid');
+    expect(rim()).toBeLessThan(medium);
+    await bench.choose('How it runs', 'veryThick');
+    expect(rim()).toBeGreaterThan(medium);
+  });
+
+  it('adds and takes coats, and finds them for a wanted thickness', async () => {
+    const bench = await Bench.of(CoatStation);
+    await bench.press('3');
+    expect(casting().parts[0].coats).toHaveLength(3);
+    expect(new Set(casting().parts[0].coats.map((coat) => coat.id)).size).toBe(3);
+    await bench.press('1');
+    expect(casting().parts[0].coats).toHaveLength(1);
+    await bench.press('to thickness');
+    await bench.type('Wanted at the rim', '2.5 mm');
+    expect(casting().parts[0].coatsBy).toEqual({ by: 'thickness', rimM: 0.0025 });
+    expect(bench.text).toMatch(/Coats that do it2/);
+  });
+
+  it('asks of a method only what it needs', async () => {
+    const bench = await Bench.of(CoatStation);
+    await bench.type('Stands', '30 s');
+    await bench.type('Tipped out', '15 s');
+    await bench.type('Tapped', '5 s');
+    expect(casting().parts[0].coats[1]).toMatchObject({ dwellSeconds: 30, drainSeconds: 15, tappingSeconds: 5 });
+    await bench.press('spoon, swirl');
+    expect(() => bench.field('Stands')).toThrow();
+    await bench.type('In each cavity, per coat', '1.5 tsp');
+    expect(casting().parts[0].coats[0].doseM3 * 1e6).toBeCloseTo(7.393, 2);
+    await bench.press('sides');
+    expect(casting().parts[0].coats.map((coat) => coat.where)).toEqual(['all', 'sides']);
+    await bench.press('fill, dump');
+    expect(casting().parts[0].coats.map((coat) => coat.where)).toEqual(['all', 'all']);
+    await bench.press('upright');
+    expect(casting().parts[0].coats.every((coat) => coat.wayUp === 'upright')).toBe(true);
+  });
+});
+
+describe('Chill station', () => {
+  it('keeps the kitchen, and says when it never sets', async () => {
+    const bench = await Bench.of(ChillStation);
+    await bench.type('Room', '86F');
+    expect(casting().kitchen.roomC).toBeCloseTo(30, 6);
+    await bench.type('Humidity', '80 %');
+    expect(casting().kitchen.humidity).toBeCloseTo(0.8, 9);
+    await bench.press('room', 1);
+    expect(casting().parts[0].coats.map((coat) => coat.sets[0].place)).toEqual(['fridge', 'room']);
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    await bench.settle();
+    expect(bench.text).toContain('never');
+  });
+
+  it('lets the user’s own minutes stand, and takes the computed ones back', async () => {
+    const bench = await Bench.of(ChillStation);
+    await bench.press('set my own time', 0);
+    await bench.type('Your own time for coat 1', '12 min');
+    expect(casting().parts[0].coats[0].sets).toEqual([{ place: 'fridge', seconds: 720 }]);
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    await bench.settle();
+    await bench.press('Use the computed time');
+    expect(casting().parts[0].coats[0].sets).toEqual([{ place: 'fridge' }]);
+  });
+
+  it('keeps the covered rest', async () => {
+    const bench = await Bench.of(ChillStation);
+    await bench.press('covered');
+    expect(casting().parts[0].coveredRest).toBe(true);
+    await bench.press('in the open');
+    expect(casting().parts[0].coveredRest).toBe(false);
+  });
+});
+
+describe('Fill station', () => {
+  it('understands spoons, grams and pieces, each as it was meant', async () => {
+    const bench = await Bench.of(FillStation);
+    await bench.type('In each piece', '2 tbsp');
+    expect(casting().fill[0].amount).toMatchObject({ by: 'volume', m3: expect.closeTo(29.57e-6, 8) });
+    await bench.type('In each piece', '12,5 g');
+    expect(casting().fill[0].amount).toEqual({ by: 'mass', kg: 0.0125 });
+  });
+
+  it('adds, orders, changes and removes layers', async () => {
+    const bench = await Bench.of(FillStation);
+    const had = casting().fill.length;
+    await bench.press('Add a layer');
+    expect(casting().fill).toHaveLength(had + 1);
+    const ids = casting().fill.map((layer) => layer.id);
+    await bench.press(/one layer lower/, had - 1);
+    expect(casting().fill.map((layer) => layer.id)).toEqual([...ids.slice(0, had - 1), ids[had], ids[had - 1]]);
+    const other = casting().fillings.find((filling) => filling.id !== casting().fill[0].fillingId);
+    await bench.choose('Layer 1, at the bottom', other?.id ?? '');
+    expect(casting().fill[0].fillingId).toBe(other?.id);
+    for (let k = 0; k <= had; k++) await bench.press(/^Remove/, 0);
+    expect(casting().fill).toEqual([]);
+    expect(bench.text).toContain('Hollow so far');
+  });
+
+  it('fills to the line, and says what does not fit', async () => {
+    const bench = await Bench.of(FillStation);
+    await bench.press('to the line', 0);
+    await bench.type('Below the rim', '4 mm');
+    expect(casting().fill[0].amount).toEqual({ by: 'line', belowRimM: 0.004 });
+    await bench.press('an amount', 0);
+    await bench.type('In each piece', '1 cup');
+    expect(bench.text).toContain('does not fit');
+    expect(bench.text).toContain('It does not close');
+  });
+
+  it('names the allergens of shell and filling, and the cautions of what is inside', async () => {
+    const bench = await Bench.of(FillStation);
+    expect(bench.text).toMatch(/Contains .*milk/i);
+    expect(bench.text).toContain('Hot drinks burn');
+    expect(bench.text).toContain('Follow your local rules');
+  });
+});
+
+describe('Batch station', () => {
+  it('follows the pieces', async () => {
+    const bench = await Bench.of(BatchStation);
+    expect(bench.text).toMatch(/Parts to cast, for 36/);
+    await bench.type('Pieces', '30');
+    await new Promise((resolve) => setTimeout(resolve, 120));
+    await bench.settle();
+    expect(bench.text).toMatch(/Parts to cast, for 60/);
+  });
+
+  it('spares by a flat share or by confidence', async () => {
+    const bench = await Bench.of(BatchStation);
+    await bench.press('flat share');
+    expect(casting().spareRule).toEqual({ by: 'share', share: 0.2 });
+    await new Promise((resolve) => setTimeout(resolve, 120));
+    await bench.settle();
+    // A fifth more than 36 halves: 44 (common practice, no source).
+    expect(bench.text).toMatch(/Parts to cast, for 3644/);
+    await bench.type('Spare share', '50 %');
+    expect(casting().spareRule).toEqual({ by: 'share', share: 0.5 });
+    await bench.press('by confidence');
+    expect(casting().spareRule).toEqual({ by: 'confidence', confidence: 0.95 });
+  });
+
+  it('makes a piece of one part without a seam, or of two with one', async () => {
+    const bench = await Bench.of(BatchStation);
+    await bench.press('one part');
+    expect(casting()).toMatchObject({ closure: null, parts: [{ perPiece: 1 }] });
+    await bench.press('two halves');
+    expect(casting().closure).toMatchObject({ kind: 'warmPlate' });
+  });
+
+  it('keeps a half-typed due time out of the plan', async () => {
+    const bench = await Bench.of(BatchStation);
+    await bench.type('Ready by', '');
+    expect(bench.text).toContain('the last one stays');
+    expect(casting().due.local).toBe('2026-10-17T18:00');
+    await bench.type('Ready by', '2026-10-18T12:30');
+    expect(casting().due.local).toBe('2026-10-18T12:30');
+  });
+
+  it('answers how many the chocolate on hand makes', async () => {
+    const bench = await Bench.of(BatchStation);
+    const makes = (): number => Number(/on hand makes(\d+)/.exec(bench.text)?.[1]);
+    await bench.type('Chocolate on hand', '400 g');
+    const few = makes();
+    await bench.type('Chocolate on hand', '1.2 kg');
+    await new Promise((resolve) => setTimeout(resolve, 120));
+    await bench.settle();
+    expect(few).toBeGreaterThan(0);
+    expect(makes()).toBeGreaterThan(2 * few);
+  });
+});

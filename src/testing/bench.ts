@@ -1,0 +1,120 @@
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { expose } from 'comlink';
+import { Subject } from 'rxjs';
+import { CastingStorage, type OutsideChange } from '../app/state/casting-storage';
+import { CastingStore } from '../app/state/casting-store';
+import { START_PLAN_WORKER } from '../app/state/plan-worker';
+import { chillCasting, type ChillResult } from '../core/chill/chill';
+import type { ChillInput } from '../core/chill/chill-input';
+import { remedyEffects } from '../core/plan/remedy-effect';
+import type { Casting } from '../core/record/casting';
+import { demoCastings } from '../data/demo';
+
+/** The demo's Monday. */
+export const MONDAY = new Date('2026-10-12T08:00:00Z');
+
+const ports: MessagePort[] = [];
+
+/** The worker's own computation over a message channel, after a delay of the test's choosing; undefined: it never answers. */
+export function workerAfter(delayMs: () => number | undefined): Worker {
+  const { port1, port2 } = new MessageChannel();
+  ports.push(port1, port2);
+  const answer = async <T>(work: () => T): Promise<T> => {
+    const delay = delayMs();
+    await new Promise((resolve) => delay !== undefined && setTimeout(resolve, delay));
+    return work();
+  };
+  expose({ chill: (input: ChillInput): Promise<ChillResult> => answer(() => chillCasting(input)), effects: (casting: Casting) => answer(() => remedyEffects(casting)) }, port2 as never);
+  port1.start();
+  return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
+}
+
+/** The app's state as it runs, with the demo's castings in memory and one of them open. */
+export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
+  localStorage.clear();
+  sessionStorage.clear();
+  const storage = { changes: new Subject<OutsideChange>(), open: () => Promise.resolve(demoCastings(MONDAY)), put: () => undefined, remove: () => undefined };
+  TestBed.configureTestingModule({
+    providers: [
+      provideZonelessChangeDetection(), provideRouter([]), { provide: CastingStorage, useValue: storage }, { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
+    ],
+  });
+  const store = TestBed.inject(CastingStore);
+  await store.load();
+  store.open(id);
+  return store;
+}
+
+/** Lets go of every worker that a test started. */
+export function closeWorkers(): void {
+  ports.splice(0).forEach((port) => port.close());
+}
+
+export const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** A component on the page, driven by what can be seen of it. */
+export class Bench<T> {
+  private constructor(private readonly fixture: ComponentFixture<T>) {}
+
+  static async of<T>(component: Type<T>, inputs: Readonly<Record<string, unknown>> = {}): Promise<Bench<T>> {
+    const fixture = TestBed.createComponent(component);
+    for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+    document.body.append(fixture.nativeElement as HTMLElement);
+    const bench = new Bench(fixture);
+    await bench.settle();
+    return bench;
+  }
+
+  get page(): HTMLElement {
+    return this.fixture.nativeElement as HTMLElement;
+  }
+
+  get text(): string {
+    return (this.page.textContent ?? '').replace(/\s+/g, ' ').trim();
+  }
+
+  async settle(): Promise<void> {
+    await this.fixture.whenStable();
+  }
+
+  all<E extends HTMLElement = HTMLElement>(selector: string): E[] {
+    return [...this.page.querySelectorAll<E>(selector)];
+  }
+
+  /** The control under a label. */
+  field(label: string): HTMLInputElement {
+    const found = this.all<HTMLLabelElement>('label').find((candidate) => candidate.textContent?.trim() === label);
+    const control = found?.htmlFor ? document.getElementById(found.htmlFor) : found?.querySelector('input');
+    if (!control) throw new Error(`no field “${label}” in: ${this.text}`);
+    return control as HTMLInputElement;
+  }
+
+  async type(label: string, text: string): Promise<void> {
+    const box = this.field(label);
+    box.value = text;
+    box.dispatchEvent(new Event('input', { bubbles: true }));
+    await this.settle();
+  }
+
+  async choose(label: string, value: string): Promise<void> {
+    const box = this.field(label);
+    box.value = value;
+    box.dispatchEvent(new Event('change', { bubbles: true }));
+    await this.settle();
+  }
+
+  /** Presses a button, or one of a row of choices, by its name. */
+  async press(name: string | RegExp, nth = 0): Promise<void> {
+    const named = (element: HTMLElement): boolean => {
+      const own = element.getAttribute('aria-label') ?? element.textContent?.trim() ?? '';
+      return typeof name === 'string' ? own === name : name.test(own);
+    };
+    const target = this.all('button, label[nz-radio-button], a').filter(named)[nth];
+    if (!target) throw new Error(`nothing to press called ${String(name)} in: ${this.text}`);
+    (target.querySelector<HTMLElement>('input') ?? target).click();
+    await this.settle();
+  }
+}
