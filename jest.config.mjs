@@ -5,7 +5,7 @@ const typescript = { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.sp
 
 export default {
   projects: [
-    { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers'], transform: typescript, setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'], modulePathIgnorePatterns: ignored },
+    { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers', '<rootDir>/server'], transform: typescript, setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'], modulePathIgnorePatterns: ignored },
     {
       displayName: 'app',
       ...presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
