@@ -14,18 +14,20 @@ const MARGIN = { left: 34, right: 12, top: 8, bottom: 22 } as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (chart(); as c) {
-      <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="c.description">
+      <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" aria-hidden="true">
         @for (tick of c.ticks; track tick.name) {
           <path class="grid" [attr.d]="'M' + margin.left + ' ' + tick.y + 'H' + (width() - margin.right)" />
           <text [attr.x]="margin.left - 8" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
         }
-        <path class="band" [attr.d]="c.band" />
-        <path class="needed" [attr.d]="'M' + margin.left + ' ' + c.neededY + 'H' + (width() - margin.right)" />
         <text class="needed-text" [attr.x]="width() - margin.right" [attr.y]="c.neededY + (c.neededBelow ? 14 : -5)" text-anchor="end">{{ c.neededText }}</text>
-        <path class="curve" [attr.d]="c.curve" />
         <text [attr.x]="margin.left" [attr.y]="height - 4">base</text>
         <text [attr.x]="width() / 2" [attr.y]="height - 4" text-anchor="middle">thickness along the wall, {{ c.unit }}</text>
         <text [attr.x]="width() - margin.right" [attr.y]="height - 4" text-anchor="end">rim</text>
+      </svg>
+      <svg class="over" [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="c.description">
+        <path class="band" [attr.d]="c.band" />
+        <path class="needed" [attr.d]="'M' + margin.left + ' ' + c.neededY + 'H' + (width() - margin.right)" />
+        <path class="curve" [attr.d]="c.curve" />
       </svg>
     }
   `,
