@@ -1,14 +1,15 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { EMPTY, animationFrames, concatMap, map, of, switchMap, take, timer } from 'rxjs';
+import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
 import type { ChillInput } from '../../core/chill/chill-input';
 import { draftPlan, type PlanDraft } from '../../core/plan/draft';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
-import { PlanClient } from '../../workers/plan-client';
+import { PlanClient, type ChillAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
 import { START_PLAN_WORKER } from './plan-worker';
+import { Turns } from './turns';
 
 /** Where the chill's figures on screen come from. */
 export type ChillSource = 'worker' | 'last' | 'first';
@@ -39,12 +40,12 @@ const PATIENCE_MS = 80;
 @Injectable({ providedIn: 'root' })
 export class PlanService {
   private readonly store = inject(CastingStore);
+  private readonly turns = inject(Turns);
   private readonly client = new PlanClient(inject(START_PLAN_WORKER));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
   private readonly drafts = new WeakMap<ChillInput, PlanDraft>();
-  private readonly frame = new FrameTaken();
 
   /** Mold, coat and fill by the closed forms: what does not wait for the chill, and is not drawn again for it. */
   readonly draft = computed<PlanDraft | undefined>(() => {
@@ -96,19 +97,11 @@ export class PlanService {
     effect(() => {
       const draft = this.draft();
       if (!draft) return;
-      this.frame.take();
       if (!this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
       this.drafts.set(draft.chillInput, draft);
       this.client.request(this.key(), draft.chillInput);
     });
-    // What a drag moves at once and what follows from the chill take turns, so that no frame has to draw both.
-    this.client.answers.pipe(concatMap((answer) => (this.frame.taken ? animationFrames().pipe(take(1), map(() => answer)) : of(answer))), takeUntilDestroyed()).subscribe(({ key, input, result }) => {
-      const draft = this.drafts.get(input);
-      // An answer to something older must not push out the one to what is on screen.
-      if (!draft || (key !== this.key() && this.answered()?.key === this.key())) return;
-      this.answered.set({ draft, key, result });
-      this.shown.set({ draft, result });
-    });
+    this.client.answers.pipe(takeUntilDestroyed()).subscribe((answer) => this.turns.next(() => this.take(answer)));
     toObservable(this.waitingSince)
       .pipe(switchMap((since) => (since ? timer(PATIENCE_MS) : EMPTY)), takeUntilDestroyed())
       .subscribe(() => {
@@ -120,15 +113,12 @@ export class PlanService {
   retryWorker(): void {
     this.client.retry();
   }
-}
 
-/** Whether something was already drawn for this frame. */
-class FrameTaken {
-  taken = false;
-
-  take(): void {
-    if (this.taken) return;
-    this.taken = true;
-    requestAnimationFrame(() => (this.taken = false));
+  private take({ key, input, result }: ChillAnswered): void {
+    const draft = this.drafts.get(input);
+    // An answer to something older must not push out the one to what is on screen.
+    if (!draft || (key !== this.key() && this.answered()?.key === this.key())) return;
+    this.answered.set({ draft, key, result });
+    this.shown.set({ draft, result });
   }
 }

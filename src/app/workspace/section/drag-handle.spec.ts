@@ -2,7 +2,8 @@ import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { DragHandle, type HandleMove } from './drag-handle';
 
-const frame = (): Promise<void> => new Promise((resolve) => requestAnimationFrame(() => resolve()));
+/** A frame, and the task after it. */
+const frame = (): Promise<void> => new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
 
 describe('DragHandle', () => {
   let handle: HTMLElement;

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { Turns } from '../../state/turns';
 
 /** One movement of a handle: px since it was taken hold of, or a key's step up (+) or down (-). */
 export interface HandleMove {
@@ -13,7 +14,7 @@ let gestures = 0;
 
 /**
  * A round handle on the drawing that is dragged by pointer or moved by arrow keys.
- * A drag moves it in every other frame at most: the one between belongs to what follows from the move.
+ * A drag moves it in every other frame at most: in the one between the page is drawn.
  */
 @Component({
   selector: 'ks-drag-handle',
@@ -41,6 +42,7 @@ let gestures = 0;
   styleUrl: './drag-handle.less',
 })
 export class DragHandle {
+  private readonly turns = inject(Turns);
   readonly label = input.required<string>();
   readonly now = input.required<number>();
   readonly spoken = input.required<string>();
@@ -51,7 +53,6 @@ export class DragHandle {
   private latest: PointerEvent | undefined;
   private gesture = '';
   private fresh = false;
-  private scheduled = false;
 
   protected take(event: PointerEvent): void {
     if (event.button !== 0) return;
@@ -65,16 +66,8 @@ export class DragHandle {
 
   protected drag(event: PointerEvent): void {
     if (!this.from) return;
+    if (this.latest === undefined) this.turns.next(() => this.send());
     this.latest = event;
-    if (this.scheduled) return;
-    this.scheduled = true;
-    requestAnimationFrame(() => {
-      this.send();
-      requestAnimationFrame(() => {
-        this.scheduled = false;
-        if (this.latest) this.drag(this.latest);
-      });
-    });
   }
 
   protected release(event: PointerEvent): void {
