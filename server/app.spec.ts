@@ -19,6 +19,7 @@ describe('the server', () => {
     writeFileSync(join(web, 'index.html'), PAGE);
     writeFileSync(join(web, 'main-ABCD1234.js'), SCRIPT);
     writeFileSync(join(web, 'main-ABCD1234.js.br'), brotliCompressSync(SCRIPT));
+    writeFileSync(join(web, 'chunk-D-x_4f9q.js'), SCRIPT);
     writeFileSync(join(web, 'favicon.svg'), '<svg/>');
     server = createServer(kilnstoneServer(web));
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
@@ -45,6 +46,7 @@ describe('the server', () => {
     expect(await script.text()).toBe(SCRIPT);
     const plain = await get('/main-ABCD1234.js', { headers: { 'accept-encoding': 'identity' } });
     expect(plain.headers.get('content-encoding')).toBeNull();
+    expect((await get('/chunk-D-x_4f9q.js')).headers.get('cache-control')).toContain('immutable');
     expect((await get('/favicon.svg')).headers.get('cache-control')).toBe('no-cache');
   });
 

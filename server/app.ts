@@ -4,7 +4,8 @@ import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
 
-const HASHED = /-[A-Z0-9]{8}\.[a-z0-9]+$/;
+/** Names that carry a hash of what is in them, as the builder writes them. */
+const HASHED = /-[A-Za-z0-9_-]{8}\.[a-z0-9]+$/;
 
 /**
  * Serves the built app and nothing else: compressed at build time, under a policy that lets only its own files run.
