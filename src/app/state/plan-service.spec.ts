@@ -5,7 +5,7 @@ import type { CastingStore } from './casting-store';
 import { PlanService } from './plan-service';
 
 /** Longer than the page waits before it starts the worker, and than an answer takes. */
-const STARTED_MS = 700;
+const STARTED_MS = 1200;
 
 describe('PlanService', () => {
   let store: CastingStore;

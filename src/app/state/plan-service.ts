@@ -26,7 +26,7 @@ interface Answered extends Standing {
 }
 
 /** The worker starts when the first view stands: before that it would only take the processor from it. */
-const WORKER_AFTER_MS = 250;
+const WORKER_AFTER_MS = 700;
 const EFFECTS_AFTER_MS = 150;
 /** Longest that batch and chill wait for the worker before they follow a change with the chill at hand. */
 const PATIENCE_MS = 80;
