@@ -41,7 +41,7 @@ try {
     await page.clock.setFixedTime(MONDAY);
     await page.goto(address + shot.path);
     await page.evaluate(() => document.fonts.ready);
-    await page.waitForTimeout(900);
+    await page.waitForTimeout(1800);
     await shot.first?.(page);
     await page.waitForTimeout(500);
     await page.mouse.move(0, 0);
