@@ -53,6 +53,11 @@ export function closeWorkers(): void {
   ports.splice(0).forEach((port) => port.close());
 }
 
+/** Waits until something holds, for ten seconds at most: how long a slow machine takes is not what is tried. */
+export async function until(holds: () => boolean): Promise<void> {
+  for (let k = 0; k < 200 && !holds(); k++) await wait(50);
+}
+
 export const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** A component on the page, driven by what can be seen of it. */

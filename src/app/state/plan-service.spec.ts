@@ -1,11 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import type { CastingPlan } from '../../core/plan/plan';
-import { closeWorkers, openDemo, wait } from '../../testing/bench';
+import { closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import type { CastingStore } from './casting-store';
 import { PlanService } from './plan-service';
-
-/** Longer than the page waits before it starts the worker, and than an answer takes. */
-const STARTED_MS = 1200;
 
 describe('PlanService', () => {
   let store: CastingStore;
@@ -36,7 +33,7 @@ describe('PlanService', () => {
     const [first] = plan().chill.coats;
     expect(first.stay.value).toBeGreaterThan(120);
     expect(first.stay.low).toBe(first.stay.high);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     expect(plans.chillSource()).toBe('worker');
     const [fine] = plan().chill.coats;
     expect(fine.stay.value).toBeCloseTo(first.stay.value, 9);
@@ -46,7 +43,7 @@ describe('PlanService', () => {
 
   it('follows a change of coats at once, and with the chill as soon as the worker answers', async () => {
     await begin(0);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     const before = plan().chill.coats[0].stay.value;
     store.edit('wanted', (casting) => (casting.parts[0].coatsBy = { by: 'thickness', rimM: 0.0036 }));
     TestBed.tick();
@@ -59,7 +56,7 @@ describe('PlanService', () => {
 
   it('follows what the chill does not depend on without asking for it again', async () => {
     await begin(0);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     delay = undefined;
     store.edit('pieces', (casting) => (casting.pieces = 30));
     TestBed.tick();
@@ -69,7 +66,7 @@ describe('PlanService', () => {
 
   it('does not wait long for a slow worker: the last chill stands, marked, until the new one is there', async () => {
     await begin(0);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     const before = plan().chill.coats[0].stay.value;
     delay = 600;
     fridge(10);
@@ -78,14 +75,14 @@ describe('PlanService', () => {
     expect(plan().casting.kitchen.fridgeC).toBe(10);
     expect(plans.chillSource()).toBe('last');
     expect(plan().chill.coats[0].stay.value).toBe(before);
-    await wait(700);
+    await until(() => plans.chillSource() === 'worker');
     expect(plans.chillSource()).toBe('worker');
     expect(plan().chill.coats[0].stay.value).toBeGreaterThan(before * 1.1);
   });
 
   it('ends on the newest of many changes, whatever the answers between were for', async () => {
     await begin(0);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     delay = 30;
     for (const fridgeC of [0, 3, 6, 9, 12, 4]) {
       fridge(fridgeC);
@@ -99,7 +96,7 @@ describe('PlanService', () => {
 
   it('is not pushed back by a late answer when a change is undone', async () => {
     await begin(0);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     const before = plan().chill.coats[0].stay.value;
     delay = 150;
     fridge(12);
@@ -113,7 +110,7 @@ describe('PlanService', () => {
 
   it('never shows another casting’s chill', async () => {
     await begin(0);
-    await wait(STARTED_MS);
+    await until(() => plans.chillSource() === 'worker');
     delay = undefined;
     store.open('demo-bites');
     TestBed.tick();
@@ -123,7 +120,7 @@ describe('PlanService', () => {
 
   it('says what taking a note’s advice would change', async () => {
     await begin(0);
-    await wait(STARTED_MS + 300);
+    await until(() => plans.effects().has('longJob'));
     const effect = plans.effects().get('longJob');
     expect(effect?.seconds).toBeLessThan(-600);
   });

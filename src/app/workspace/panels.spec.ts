@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { Bench, closeWorkers, openDemo, wait } from '../../testing/bench';
+import { Bench, closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import type { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
@@ -149,7 +149,7 @@ describe('notes', () => {
 describe('comparison of places', () => {
   it('is quicker the colder the place, for each coat', async () => {
     const bench = await Bench.of(PlaceComparison);
-    await wait(1200);
+    await until(() => TestBed.inject(PlanService).chillSource() === 'worker');
     await bench.settle();
     const minutes = (): number[] => bench.all('tbody tr').map((row) => parseFloat(row.querySelectorAll('td')[1].textContent ?? ''));
     const names = bench.all('tbody th').map((head) => head.textContent?.split(',')[0].trim());
@@ -164,7 +164,7 @@ describe('comparison of places', () => {
 describe('sheet', () => {
   it('has on one page what is cooked from: amounts, steps, time and allergens', async () => {
     const bench = await Bench.of(Sheet, { id: 'demo-bombs' });
-    await wait(1200);
+    await until(() => TestBed.inject(PlanService).chillSource() === 'worker');
     await bench.settle();
     expect(bench.text).toContain('18 pieces');
     expect(bench.text).toMatch(/Set upside down in the fridge for \d+ min \(likely [\d.]+ to [\d.]+ min\)/);
