@@ -1,4 +1,4 @@
-import { Bench, closeWorkers, openDemo } from '../../testing/bench';
+import { Bench, closeWorkers, openDemo, wait } from '../../testing/bench';
 import type { Casting } from '../../core/record/casting';
 import type { CastingStore } from '../state/casting-store';
 import { BatchStation } from './batch/batch-station';
@@ -112,7 +112,7 @@ describe('Chill station', () => {
     expect(casting().kitchen.humidity).toBeCloseTo(0.8, 9);
     await bench.press('room', 1);
     expect(casting().parts[0].coats.map((coat) => coat.sets[0].place)).toEqual(['fridge', 'room']);
-    await new Promise((resolve) => setTimeout(resolve, 150));
+    await wait(150);
     await bench.settle();
     expect(bench.text).toContain('never');
   });
@@ -122,7 +122,7 @@ describe('Chill station', () => {
     await bench.press('set my own time', 0);
     await bench.type('Your own time for coat 1', '12 min');
     expect(casting().parts[0].coats[0].sets).toEqual([{ place: 'fridge', seconds: 720 }]);
-    await new Promise((resolve) => setTimeout(resolve, 150));
+    await wait(150);
     await bench.settle();
     await bench.press('Use the computed time');
     expect(casting().parts[0].coats[0].sets).toEqual([{ place: 'fridge' }]);
@@ -186,7 +186,7 @@ describe('Batch station', () => {
     const bench = await Bench.of(BatchStation);
     expect(bench.text).toMatch(/Parts to cast, for 36/);
     await bench.type('Pieces', '30');
-    await new Promise((resolve) => setTimeout(resolve, 120));
+    await wait(120);
     await bench.settle();
     expect(bench.text).toMatch(/Parts to cast, for 60/);
   });
@@ -195,7 +195,7 @@ describe('Batch station', () => {
     const bench = await Bench.of(BatchStation);
     await bench.press('flat share');
     expect(casting().spareRule).toEqual({ by: 'share', share: 0.2 });
-    await new Promise((resolve) => setTimeout(resolve, 120));
+    await wait(120);
     await bench.settle();
     // A fifth more than 36 halves: 44 (common practice, no source).
     expect(bench.text).toMatch(/Parts to cast, for 3644/);
@@ -228,7 +228,7 @@ describe('Batch station', () => {
     await bench.type('Chocolate on hand', '400 g');
     const few = makes();
     await bench.type('Chocolate on hand', '1.2 kg');
-    await new Promise((resolve) => setTimeout(resolve, 120));
+    await wait(120);
     await bench.settle();
     expect(few).toBeGreaterThan(0);
     expect(makes()).toBeGreaterThan(2 * few);
