@@ -126,7 +126,7 @@ test('castings are copied, exported, deleted, brought back, deleted and imported
 test('every figure opens its working, with inputs, rule and source', async ({ page }) => {
   await openBombs(page);
   await page.getByRole('button', { name: /^Thickness of the shell/ }).first().click();
-  await expect(page.getByText('All coats at that place, added.')).toBeVisible();
+  await expect(page.getByText('All coats at that place, added, and rounded only then.')).toBeVisible();
   await page.getByRole('button', { name: /^Thickness of a tipped-out coat/ }).last().click();
   await expect(page.getByText(/Casson flow \(ICA method 46\)/)).toBeVisible();
   await expect(page.getByRole('row', { name: 'Tipped out for 20 s' })).toBeVisible();

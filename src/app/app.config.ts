@@ -1,5 +1,5 @@
 import { inject, provideAppInitializer, type ApplicationConfig } from '@angular/core';
-import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideRouter, withComponentInputBinding, withDisabledInitialNavigation } from '@angular/router';
 import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
@@ -7,7 +7,7 @@ import { START_PLAN_WORKER } from './state/plan-worker';
 
 export const appConfig: ApplicationConfig = {
   providers: [
-    provideRouter(routes, withComponentInputBinding()),
+    provideRouter(routes, withComponentInputBinding(), withDisabledInitialNavigation()),
     provideNzI18n(en_US),
     provideAppInitializer(() => inject(CastingStore).load()),
     { provide: START_PLAN_WORKER, useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }) },

@@ -1,6 +1,7 @@
 import { inject } from '@angular/core';
-import { Router, type Routes } from '@angular/router';
+import { Router, type ActivatedRouteSnapshot, type Routes } from '@angular/router';
 import { CastingStore } from './state/casting-store';
+import { PlanService } from './state/plan-service';
 import { Workspace } from './workspace/workspace';
 
 /** Opens on the casting that was open last, else the first, else the list. */
@@ -8,6 +9,14 @@ function home() {
   const castings = inject(CastingStore).castings();
   const open = castings.find((casting) => casting.id === lastOpen()) ?? castings[0];
   return inject(Router).createUrlTree(open ? ['/casting', open.id, 'coat'] : ['/castings']);
+}
+
+/** Opens the casting of the address and plans it, in a task of its own before its page is drawn. */
+async function planned({ paramMap }: ActivatedRouteSnapshot): Promise<void> {
+  const plans = inject(PlanService);
+  inject(CastingStore).open(paramMap.get('id') ?? undefined);
+  plans.draft();
+  await new Promise((resolve) => setTimeout(resolve));
 }
 
 function lastOpen(): string | null {
@@ -22,7 +31,7 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', canActivate: [home], children: [] },
   { path: 'castings', title: 'Castings · Kilnstone', loadComponent: () => import('./castings/castings').then((m) => m.Castings) },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
-  { path: 'casting/:id/:station', component: Workspace },
+  { path: 'casting/:id/:station', component: Workspace, resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
   { path: 'casting/:id', redirectTo: 'casting/:id/coat' },
   { path: '**', redirectTo: '' },
 ];

@@ -29,10 +29,11 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
     source: 'Volume under a curved layer (Steiner); Casson flow (ICA method 46).',
     sure: 'As even as the hand that spreads it. The range allows 15 % on the dose and a factor 1.4 on how the chocolate runs.',
   },
-  'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },
+  'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added, and rounded only then.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },
   'coat.mass': { title: 'Chocolate that stays in one cavity', how: 'Thickness summed over the curved wall, times the density of melted chocolate.', source: 'Volume under a curved layer (Steiner); density from memory.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.drain': { title: 'Time to tip out', how: 'The time that leaves the wanted thickness at the rim.', source: 'Closed form of the draining film, solved for time.', sure: 'Follows how the chocolate runs; weigh one shell to know.' },
+  'coat.dwell': { title: 'Time to stand', how: 'Less than you let it stand: where even the longest time tipped out leaves too much, a thinner skin against the wall lands on the wanted thickness.', source: 'Skin by heat conduction with setting, solved for time.', sure: 'Follows how cool the mold is; weigh one shell to know.' },
   'coat.hold': {
     title: 'Hold thickness',
     how: 'A film thinner than this stays where it is put on an upright wall: its yield stress carries its weight. Cooler chocolate is stiffer, so it holds a thicker film.',

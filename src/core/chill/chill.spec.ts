@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { CHOCOLATE_KINDS } from '../matter/chocolate';
+import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { PLACES, WAYS_UP } from '../record/choices';
 import { chillCasting, chillNominal } from './chill';
 import type { ChillCoat, ChillInput } from './chill-input';
@@ -14,16 +14,21 @@ const input = (change: Partial<ChillCoat> = {}, coats = 2, kitchen: Partial<Chil
 const MINUTE = 60;
 
 describe('chill', () => {
-  // Intervals of the trade, with the default kitchen. Common practice, no source.
+  // Intervals of the trade, with the default kitchen, for every kind and either way up. Common practice, no source.
   it.each([
-    ['between coats in the fridge, 5 to 10 min', 0, 'fridge', 7.5, 'touch'],
-    ['between coats in the freezer, about 5 min', 0, 'freezer', 5, 'touch'],
-    ['before unmolding in the fridge, about 10 min', 1, 'fridge', 10, 'unmold'],
-  ] as const)('holds the usual interval %s inside its window widened by a fifth', (_, index, place, minutes, waitsFor) => {
+    ['between coats in the fridge, 5 to 10 min', 0, 'fridge', [5, 10], 'touch'],
+    ['between coats in the freezer, about 5 min', 0, 'freezer', [5], 'touch'],
+    ['before unmolding in the fridge, about 10 min', 1, 'fridge', [10], 'unmold'],
+  ] as const)('holds both ends of the usual interval %s inside its window widened by a fifth', (_, index, place, ends, waitsFor) => {
     for (const wayUp of WAYS_UP) {
-      const chill = chillCasting(input({ wayUp, place })).coats[index].chosen;
-      expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
-      expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);
+      for (const kind of CHOCOLATE_KINDS) {
+        const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[kind];
+        const chill = chillCasting(input({ wayUp, place, kind, fatShare, workingC: (workFromC + workToC) / 2 })).coats[index].chosen;
+        for (const minutes of ends) {
+          expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
+          expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);
+        }
+      }
     }
   });
 

@@ -17,7 +17,8 @@ export interface Aimed {
 }
 
 /**
- * The fewest coats that reach a wanted rim thickness, and the time to tip out (or the dose) that lands on it.
+ * The fewest coats that reach a wanted rim thickness, and the time to tip out (or the dose) that lands on it; where the
+ * longest drain leaves too much, a shorter dwell.
  *
  * @param model the first coat of the list sets the way of working; later ones are kept, or copied from the last
  * @param rimM wanted thickness at the rim in all, m
@@ -32,10 +33,23 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
     const most = over(1);
     if (most < 0) continue;
     const least = over(0);
-    if (least > 0) return { coats: tune(0), reached: false };
-    return { coats: tune(rootBetween(over, least, most)), reached: true };
+    if (least <= 0) return { coats: tune(rootBetween(over, least, most)), reached: true };
+    return thinnedByDwell(tune(0), layer, rimM, least);
   }
   return { coats: best, reached: false };
+}
+
+/**
+ * Coats that are too thick even after the longest drain, made to stand for less time, so that less of a skin sets:
+ * closes the gap between the most of some coats and the least of one more.
+ */
+function thinnedByDwell(coats: readonly CoatChoice[], layer: CoatLayer, rimM: number, over: number): Aimed {
+  // The skin grows like the root of the time it stands: nearly straight in the share.
+  const standing = (share: number): CoatChoice[] => coats.map((coat) => ({ ...coat, dwellSeconds: coat.method === 'dump' ? coat.dwellSeconds * share ** 2 : coat.dwellSeconds }));
+  const above = (share: number): number => layer.rimM(standing(share)) - rimM;
+  const without = above(0);
+  if (without > 0) return { coats: standing(0), reached: false };
+  return { coats: standing(rootBetween(above, without, over)), reached: true };
 }
 
 /** Where a rising function passes zero between 0 and 1, by regula falsi with the Illinois weight. */

@@ -56,6 +56,20 @@ describe('coat station', () => {
     expect(result.total.rim.value).toBeCloseTo(wantedRimM, 5);
   });
 
+  it('lets it stand for less where one coat is too little and two tipped out for long are too much', () => {
+    const most = coatStation({ ...input({}), wantedRimM: 0.0016 });
+    expect(most.coats[0].choice.dwellSeconds).toBe(coat.dwellSeconds);
+    for (let mm = 2.3; mm <= 3.1; mm += 0.05) {
+      const result = coatStation({ ...input({}), wantedRimM: mm / 1000 });
+      expect(result.reached).toBe(true);
+      expect(result.total.rim.value * 1e3).toBeCloseTo(mm, 2);
+      expect(result.coats[0].choice.dwellSeconds).toBeLessThanOrEqual(coat.dwellSeconds);
+    }
+    const between = coatStation({ ...input({}), wantedRimM: 0.0026 }).coats;
+    expect(between).toHaveLength(2);
+    expect(between[0].choice.dwellSeconds).toBeLessThan(coat.dwellSeconds);
+  });
+
   it('says so when four coats cannot reach what is wanted', () => {
     const result = coatStation({ ...input({ chocolate: { ...coat.chocolate, fluidity: 'veryFluid' } }), wantedRimM: 0.01 });
     expect(result.reached).toBe(false);

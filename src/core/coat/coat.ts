@@ -27,6 +27,8 @@ export interface CoatAnswer {
   readonly mass: Answer;
   readonly spooned: Answer;
   readonly drain: Answer | undefined;
+  /** How long it stands before it is tipped out: as chosen, or less where a wanted thickness asks for it. */
+  readonly dwell: Answer | undefined;
   readonly hold: Answer;
   /** The coat is heavier than the chocolate will hold on an upright wall. */
   readonly overHold: boolean;
@@ -108,6 +110,7 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
       ordered(thin.volumeM3 * density, thick.volumeM3 * density)),
     spooned: answer(laid.volumeM3, 'volume', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume')]),
     drain: choice.method === 'dump' ? answer(choice.drainSeconds, 'duration', 'coat.drain', terms) : undefined,
+    dwell: choice.method === 'dump' ? answer(choice.dwellSeconds, 'duration', 'coat.dwell', terms) : undefined,
     hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', choice.chocolate.fluidity)],
       ordered(thin.holdM, thick.holdM)),
     overHold: choice.method !== 'dump' && laid.placedM > HOLD_MULTIPLE * laid.holdM,

@@ -136,7 +136,7 @@ export class CoatLayer {
   }
 }
 
-const skinKey = (coat: CoatChoice, index: number): string => `${coat.id} ${index}`;
+const skinKey = (coat: CoatChoice, index: number): string => `${coat.id} ${index} ${coat.dwellSeconds}`;
 
 /** The chocolate of a coat as it is poured. */
 function poured(coat: CoatChoice, variation: Variation): { readonly flow: Rheology; readonly density: number } {

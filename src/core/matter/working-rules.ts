@@ -22,9 +22,9 @@ export const WORKING_RULES = {
   /** Likely factor either way on a dose given by spoon. Working rule. */
   doseSpread: 1.15,
   /** Heat transfer to still air, radiation included, W/(m² K). From memory, handbook range 5 to 12; calibrated on practice. */
-  airOutside: { fridge: 10, room: 9, freezer: 11 },
+  airOutside: { fridge: 11, room: 9, freezer: 11 },
   airInOpenBowl: 7,
-  airInUpturnedDome: 5,
+  airInUpturnedDome: 5.5,
   airFlatSurface: 9,
   /** Heat capacity of what stands against the mold (tray, flange), J/(m² K): a share of 0.8 mm steel. Calibrated. */
   trayHeatCapacity: 500,

@@ -44,7 +44,8 @@ export function draftPlan(casting: Casting): PlanDraft {
   });
   const coatsMade = coat.coats.map((made, i): Coat => {
     const model = part.coats[i] ?? { ...part.coats[part.coats.length - 1], id: made.choice.id };
-    return { ...model, doseM3: made.choice.doseM3, drainSeconds: made.choice.drainSeconds, tappingSeconds: made.choice.tappingSeconds };
+    const { doseM3, dwellSeconds, drainSeconds, tappingSeconds } = made.choice;
+    return { ...model, doseM3, dwellSeconds, drainSeconds, tappingSeconds };
   });
   const chocolates = coatsMade.map((made) => chocolateOf(casting, meltOf(casting, made.shares[0].meltId)));
   const mold = moldStation({ cavity, cavities: cavityRecord.count, atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });

@@ -60,6 +60,13 @@ export class CoatStation {
   });
   protected readonly count = computed(() => (this.plan()?.part.coatsBy.by === 'thickness' ? 'aim' : (String(this.plan()?.coatsMade.length ?? 1) as Count)));
 
+  /** Only where the wanted thickness asks for less standing than was chosen. */
+  protected readonly shorterDwell = computed(() => {
+    const plan = this.plan();
+    const dwell = plan?.coat.coats[0].dwell;
+    return plan && dwell && dwell.value < plan.part.coats[0].dwellSeconds ? dwell : undefined;
+  });
+
   protected setChocolate(chocolateId: string): void {
     this.store.edit('chocolate', (casting) => {
       const chosen = casting.chocolates.find((chocolate) => chocolate.id === chocolateId);

@@ -9,6 +9,8 @@ import { PLACE_NAMES } from '../../wording/names';
 
 const NARROWEST_NAMED_SHARE = 0.055;
 const NARROWEST_SHORT_SHARE = 0.028;
+/** More bars than this are drawn without padding. */
+const CROWDED_FROM = 14;
 
 /** The minutes of one round, or of the whole job: hands-on solid, waiting hatched and named in lower case. */
 @Component({
@@ -22,7 +24,7 @@ const NARROWEST_SHORT_SHARE = 0.028;
       <p><i class="key hands" aria-hidden="true"></i>hands on {{ hands() }} <i class="key wait" aria-hidden="true"></i>waiting {{ waits() }}</p>
     </header>
     <div class="scroll" tabindex="0" role="group" [attr.aria-label]="heading() + ', minute by minute'">
-      <ol [class.crowded]="bars().length > 14">
+      <ol [class.crowded]="bars().length > crowdedFrom">
         @for (bar of bars(); track $index) {
           <li [style.flex-grow]="bar.grow" [class.wait]="!bar.handsOn" [class.heat]="bar.kind === 'melt' || bar.kind === 'coat'" [class.cover]="bar.kind === 'cover'" [title]="bar.spoken">
             <span class="unseen">{{ bar.spoken }}</span><span aria-hidden="true">{{ bar.name }}</span>
@@ -31,6 +33,7 @@ const NARROWEST_SHORT_SHARE = 0.028;
       </ol>
       <div class="ticks" aria-hidden="true">
         @for (tick of ticks(); track tick.name) { <span [style.left.%]="tick.at">{{ tick.name }}</span> }
+        @if (endName()) { <span class="end">{{ endName() }}</span> }
       </div>
     </div>
   `,
@@ -39,6 +42,7 @@ const NARROWEST_SHORT_SHARE = 0.028;
 export class Ribbon {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
+  protected readonly crowdedFrom = CROWDED_FROM;
   protected readonly view = signal<'round' | 'job'>('round');
   protected readonly views = [{ value: 'round' as const, name: 'one round' }, { value: 'job' as const, name: 'whole job' }];
 
@@ -69,12 +73,19 @@ export class Ribbon {
       const minutes = text(stretch.seconds, 'duration', this.units.system());
       const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
       const name = share > NARROWEST_NAMED_SHARE * 1.6 ? `${long} ${minutes}` : share > NARROWEST_NAMED_SHARE ? short : share > NARROWEST_SHORT_SHARE ? String(Math.round(stretch.seconds / 60)) : '';
-      return { kind: stretch.kind, handsOn: stretch.handsOn, grow: Math.max(stretch.seconds, 1), name, spoken: `${long}, ${minutes}, ${stretch.handsOn ? 'hands on' : 'waiting'}${round}` };
+      return { kind: stretch.kind, long, handsOn: stretch.handsOn, grow: Math.max(stretch.seconds, 1), name, spoken: `${long}, ${minutes}, ${stretch.handsOn ? 'hands on' : 'waiting'}${round}` };
     });
+  });
+  /** The last bar's name, set below it where the bar is too short to hold it. */
+  protected readonly endName = computed(() => {
+    const bars = this.bars();
+    const last = bars[bars.length - 1];
+    return last && !last.name.startsWith(last.long) && bars.length <= CROWDED_FROM ? last.long : '';
   });
   protected readonly ticks = computed(() => {
     const minutes = this.total() / 60;
-    return scaleLinear([0, minutes], [0, 100]).ticks(8).filter((tick) => tick < minutes * 0.985).map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
+    const end = this.endName() ? 0.92 : 0.985;
+    return scaleLinear([0, minutes], [0, 100]).ticks(8).filter((tick) => tick < minutes * end).map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
   });
 }
 

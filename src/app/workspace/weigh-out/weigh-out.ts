@@ -25,6 +25,7 @@ import { weighOutTables } from './weigh-out-table';
         </tbody>
       </table>
     }
+    @if (manyRounds()) { <p class="aside">Round: melted for one round alone. Pool and bowl count once in the job.</p> }
     @if (plan(); as p) {
       @if (p.fill.layers.length > 0) {
         <table>
@@ -51,6 +52,7 @@ export class WeighOut {
     const plan = this.plan();
     return plan ? weighOutTables(plan) : [];
   });
+  protected readonly manyRounds = computed(() => (this.plan()?.batch.rounds.value ?? 1) > 1);
   protected readonly packs = computed(() => new Map(this.plan()?.casting.chocolates.map((c) => [c.id, text(c.packKg, 'mass', this.units.system())])));
 
   protected write(kg: number | undefined): string {
