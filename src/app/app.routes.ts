@@ -30,6 +30,9 @@ function lastOpen(): string | null {
 export const routes: Routes = [
   { path: '', pathMatch: 'full', canActivate: [home], children: [] },
   { path: 'castings', title: 'Castings · Kilnstone', loadComponent: () => import('./castings/castings').then((m) => m.Castings) },
+  { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
+  { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },
+  { path: 'molds/:id', loadComponent: () => import('./molds/mold-page').then((m) => m.MoldPage) },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
   { path: 'casting/:id/:station', component: Workspace, resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
   { path: 'casting/:id', redirectTo: 'casting/:id/coat' },

@@ -26,7 +26,7 @@ describe('casting file', () => {
     ['a list', '[1, 2]', 'otherFile'],
     ['a truncated file', file.slice(0, 900), 'truncated'],
     ['a file broken in the middle', file.replace('"pieces": 18', '"pieces" 18'), 'notJson'],
-    ['no castings', '{"format": "kilnstone castings", "formatVersion": 1}', 'noCastings'],
+    ['no castings', '{"format": "kilnstone castings", "formatVersion": 1}', 'noRecords'],
     ['a newer file', file.replace('"formatVersion": 1', '"formatVersion": 7'), 'newerFile'],
     ['20 MB and more', 'x'.repeat(20_000_001), 'tooLarge'],
   ])('refuses %s', (_, content, problem) => {
@@ -47,7 +47,7 @@ describe('casting file', () => {
     const broken = raw();
     broken.castings[0]['pieces'] = 'many';
     const read = readCastingFile(JSON.stringify(broken));
-    expect(read.ok && read.castings.map((casting) => casting.name)).toEqual(['Pebble bites']);
+    expect(read.ok && read.records.map((casting) => casting.name)).toEqual(['Pebble bites']);
     expect(read.bad).toMatchObject([{ position: 1, name: 'Cider-spice bombs', problem: { problem: 'badValue', path: 'pieces' } }]);
   });
 

@@ -23,17 +23,17 @@ describe('casting repository', () => {
   it('lays the demo down once, and respects that it was deleted', async () => {
     const first = await opened('a');
     await first.seedOnce(demo);
-    expect((await first.all()).castings).toHaveLength(2);
+    expect((await first.all()).records).toHaveLength(2);
     await first.write([], demo.map((casting) => casting.id));
     await (await opened('b')).seedOnce(demo);
-    expect((await first.all()).castings).toHaveLength(0);
+    expect((await first.all()).records).toHaveLength(0);
   });
 
   it('never lays the demo over castings that are there already', async () => {
     const repository = await opened('a');
     await repository.write([{ ...demo[0], pieces: 31 }], []);
     await repository.seedOnce(demo);
-    expect((await repository.all()).castings.map((stored) => stored.casting.pieces)).toEqual([31]);
+    expect((await repository.all()).records.map((stored) => stored.record.pieces)).toEqual([31]);
   });
 
   it('gives back what was written, with who wrote it and a growing stamp', async () => {
@@ -41,7 +41,7 @@ describe('casting repository', () => {
     const one = await repository.write([demo[0]], []);
     const two = await repository.write([{ ...demo[0], pieces: 30 }], []);
     expect(two).toBeGreaterThan(one);
-    expect((await repository.all()).castings).toEqual([{ casting: { ...demo[0], pieces: 30 }, stamp: two, tab: 'a' }]);
+    expect((await repository.all()).records).toEqual([{ record: { ...demo[0], pieces: 30 }, stamp: two, tab: 'a' }]);
   });
 
   it('lets another tab hear of a change', async () => {
@@ -49,7 +49,7 @@ describe('casting repository', () => {
     const heard = firstValueFrom(b.watch().pipe(skip(1), timeout(4000)));
     await new Promise((resolve) => setTimeout(resolve, 50));
     await a.write([demo[0]], []);
-    expect((await heard).castings.map((stored) => stored.tab)).toEqual(['a']);
+    expect((await heard).records.map((stored) => stored.tab)).toEqual(['a']);
   });
 
   it('keeps a record that it cannot read, and names its place', async () => {
@@ -57,7 +57,7 @@ describe('casting repository', () => {
     await repository.write([demo[0]], []);
     await new KilnstoneDatabase().castings.put({ id: 'bad', casting: { ...demo[0], id: 'bad', pieces: 0 }, stamp: 1, tab: 'x' });
     const stored = await repository.all();
-    expect(stored.castings).toHaveLength(1);
+    expect(stored.records).toHaveLength(1);
     expect(stored.unreadable).toMatchObject([{ id: 'bad', path: 'pieces' }]);
   });
 });

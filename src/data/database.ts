@@ -1,11 +1,13 @@
 import { Dexie, type Table } from 'dexie';
 
-/** A stored casting with who wrote it last: what lets two tabs tell their own changes from each other's. */
-export interface CastingRow {
+/** A stored record with who wrote it last: what lets two tabs tell their own changes from each other's. */
+export interface Row {
   readonly id: string;
-  readonly casting: unknown;
   readonly stamp: number;
   readonly tab: string;
+  /** The raw record, under the name of what it is; checked on the way out. */
+  readonly casting?: unknown;
+  readonly mold?: unknown;
 }
 
 /** A fact about this browser's database, such as whether the demo has been laid down. */
@@ -14,13 +16,15 @@ export interface FactRow {
   readonly value: unknown;
 }
 
-/** The browser's database. Rows hold raw records; they are read (checked) on the way out. */
+/** The browser's database. Rows hold raw records; they are read (checked, and brought up to the present version) on the way out. */
 export class KilnstoneDatabase extends Dexie {
-  readonly castings!: Table<CastingRow, string>;
+  readonly castings!: Table<Row, string>;
+  readonly molds!: Table<Row, string>;
   readonly facts!: Table<FactRow, string>;
 
   constructor() {
     super('kilnstone');
     this.version(1).stores({ castings: 'id', facts: 'key' });
+    this.version(2).stores({ castings: 'id', molds: 'id', facts: 'key' });
   }
 }

@@ -1,4 +1,6 @@
 import { nextSaturday, format } from 'date-fns';
+import type { Mold } from '../core/record/mold';
+import { SHIPPED_MOLDS } from './mold-library';
 import { CASTING_SCHEMA_VERSION, type Casting, type Chocolate, type Coat, type Filling, type Kitchen } from '../core/record/casting';
 
 const KITCHEN: Kitchen = { roomC: 19.5, humidity: 0.52, fridgeC: 5, freezerC: -18, microwaveW: 800 };
@@ -29,6 +31,13 @@ function coat(id: string, method: Coat['method'], doseM3: number, wayUp: Coat['w
   };
 }
 
+/** A casting's own copy of a shipped mold. */
+function castMold(id: string, atHand: number): Mold {
+  const mold = SHIPPED_MOLDS.find((candidate) => candidate.id === id);
+  if (!mold) throw new Error(`no shipped mold ${id}`);
+  return { ...structuredClone(mold), atHand };
+}
+
 /** What every new casting starts from: two tipped-out coats in a 64 mm silicone mold of six. */
 export function newCasting(id: string, name: string, now: Date): Casting {
   return {
@@ -39,12 +48,12 @@ export function newCasting(id: string, name: string, now: Date): Casting {
     due: supper(now),
     spareRule: { by: 'confidence', confidence: 0.95 },
     kitchen: { ...KITCHEN },
-    molds: [{ id: 'mold-1', name: 'Half spheres, 64 mm', material: 'silicone', wallM: 0.0025, atHand: 1, cavities: [{ id: 'cavity-1', shape: { kind: 'hemisphere', diameterM: 0.064 }, count: 6 }] }],
+    molds: [castMold('bombs', 1)],
     chocolates: DEMO_CHOCOLATES.map((chocolate) => ({ ...chocolate, allergens: [...chocolate.allergens] })),
     fillings: DEMO_FILLINGS.map((filling) => ({ ...filling, allergens: [...filling.allergens] })),
     melts: [{ id: 'melt-1', chocolateId: 'quarry', workingC: 31.5 }],
     parts: [{
-      id: 'half', role: 'shell', perPiece: 2, moldId: 'mold-1', cavityId: 'cavity-1', prep: [],
+      id: 'half', role: 'shell', perPiece: 2, moldId: 'bombs', cavityId: 'cavity-1', prep: [],
       coatsBy: { by: 'count' },
       coats: [coat('coat-1', 'dump', 7.4e-6, 'upsideDown'), coat('coat-2', 'dump', 7.4e-6, 'upsideDown')],
       coveredRest: false,
@@ -60,6 +69,7 @@ export function newCasting(id: string, name: string, now: Date): Casting {
 export function demoCastings(now: Date): Casting[] {
   const bombs = newCasting('demo-bombs', 'Cider-spice bombs', now);
   bombs.pieces = 18;
+  bombs.mugDiameterM = 0.082;
   bombs.fill = [
     { id: 'layer-1', partId: 'half', fillingId: 'spice', amount: { by: 'volume', m3: 1.5 * 14.78676478125e-6 } },
     { id: 'layer-2', partId: 'half', fillingId: 'mallows', amount: { by: 'line', belowRimM: 0.003 } },
@@ -67,8 +77,9 @@ export function demoCastings(now: Date): Casting[] {
 
   const bites = newCasting('demo-bites', 'Pebble bites', now);
   bites.pieces = 24;
-  bites.molds = [{ id: 'mold-1', name: 'Small halves, 38 mm', material: 'silicone', wallM: 0.002, atHand: 2, cavities: [{ id: 'cavity-1', shape: { kind: 'hemisphere', diameterM: 0.038 }, count: 12 }] }];
+  bites.molds = [castMold('bites', 2)];
   bites.melts = [{ id: 'melt-1', chocolateId: 'pebble', workingC: 36 }];
+  bites.parts[0].moldId = 'bites';
   bites.parts[0].coats = [coat('coat-1', 'spoon', 1.85e-6, 'upright'), coat('coat-2', 'spoon', 1.85e-6, 'upright')];
   bites.parts[0].coveredRest = true;
   bites.fill = [{ id: 'layer-1', partId: 'half', fillingId: 'ganache', amount: { by: 'volume', m3: 4.92892159375e-6 } }];

@@ -4,14 +4,18 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { expose } from 'comlink';
 import { Subject } from 'rxjs';
-import { CastingStorage, type OutsideChange } from '../app/state/casting-storage';
+import { CastingStorage } from '../app/state/casting-storage';
+import { MoldStorage } from '../app/state/mold-storage';
+import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
 import { chillCasting, type ChillResult } from '../core/chill/chill';
 import type { ChillInput } from '../core/chill/chill-input';
 import { remedyEffects } from '../core/plan/remedy-effect';
 import type { Casting } from '../core/record/casting';
+import type { LibraryMold } from '../core/record/mold';
 import { demoCastings } from '../data/demo';
+import { shippedMolds } from '../data/mold-library';
 
 /** The demo's Monday. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -36,10 +40,11 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
 export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
   localStorage.clear();
   sessionStorage.clear();
-  const storage = { changes: new Subject<OutsideChange>(), open: () => Promise.resolve(demoCastings(MONDAY)), put: () => undefined, remove: () => undefined };
+  const storage = { changes: new Subject<OutsideChange<Casting>>(), open: () => Promise.resolve(demoCastings(MONDAY)), put: () => undefined, remove: () => undefined };
+  const molds = { changes: new Subject<OutsideChange<LibraryMold>>(), open: () => Promise.resolve(shippedMolds(MONDAY)), put: () => undefined, remove: () => undefined };
   TestBed.configureTestingModule({
     providers: [
-      provideZonelessChangeDetection(), provideRouter([]), { provide: CastingStorage, useValue: storage }, { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
+      provideZonelessChangeDetection(), provideRouter([]), { provide: CastingStorage, useValue: storage }, { provide: MoldStorage, useValue: molds }, { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
     ],
   });
   const store = TestBed.inject(CastingStore);

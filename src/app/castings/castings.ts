@@ -10,11 +10,13 @@ import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
 import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../../core/record/references';
+import { Notices } from '../state/notices';
 import { Units } from '../state/units';
-import { text } from '../wording/format';
 import { METHOD_NAMES } from '../wording/names';
 import { dueInstant, momentText } from '../wording/times';
-import { ImportPanel } from './import-panel';
+import { readCastingFile } from '../../data/casting-file';
+import { cavitySizeText } from '../wording/shapes';
+import { ImportPanel } from '../ui/import-panel';
 import { SmallSection } from './small-section';
 
 /** All castings, each with its section drawn small: open, copy, export, delete; new ones and imports. */
@@ -29,6 +31,8 @@ export class Castings {
   protected readonly store = inject(CastingStore);
   protected readonly actions = inject(CastingsActions);
   private readonly units = inject(Units);
+  private readonly notices = inject(Notices);
+  protected readonly readFile = readCastingFile;
   protected readonly search = new FormControl('', { nonNullable: true });
   protected readonly importing = signal(false);
   private readonly searched = toSignal(this.search.valueChanges, { initialValue: '' });
@@ -54,8 +58,14 @@ export class Castings {
   protected what(casting: Casting): string {
     const part = casting.parts[0];
     const chocolate = chocolateOf(casting, meltOf(casting, part.coats[0].shares[0].meltId));
-    const width = cavityRecordOf(moldOf(casting, part), part).shape.diameterM;
-    return `${text(width, 'length', this.units.system())}, ${chocolate.name}, ${METHOD_NAMES[part.coats[0].method]}`;
+    const shape = cavityRecordOf(moldOf(casting, part), part).shape;
+    return `${cavitySizeText(shape, this.units.system())}, ${chocolate.name}, ${METHOD_NAMES[part.coats[0].method]}`;
+  }
+
+  protected take(castings: readonly Casting[]): void {
+    this.actions.take(castings);
+    this.notices.say({ text: `Added ${castings.length} ${castings.length === 1 ? 'casting' : 'castings'}.` });
+    this.importing.set(false);
   }
 
   protected clear(): void {

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { meltOf } from '../../core/record/references';
 import { CastingStore } from '../state/casting-store';
-import { saveFile } from '../state/castings-actions';
+import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { rangeText, spoons, text } from '../wording/format';

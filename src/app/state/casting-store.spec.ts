@@ -3,14 +3,15 @@ import { TestBed } from '@angular/core/testing';
 import { Subject } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
 import { demoCastings } from '../../data/demo';
-import { CastingStorage, type OutsideChange } from './casting-storage';
+import { CastingStorage } from './casting-storage';
+import type { OutsideChange } from './record-storage';
 import { CastingStore } from './casting-store';
 
 const demo = demoCastings(new Date('2026-10-12T08:00:00Z'));
 
 /** Storage as the store sees it: what it is handed, and what other tabs do. */
 class PlainStorage {
-  readonly changes = new Subject<OutsideChange>();
+  readonly changes = new Subject<OutsideChange<Casting>>();
   readonly put = jest.fn<void, [readonly Casting[]]>();
   readonly remove = jest.fn<void, [readonly string[]]>();
   open(): Promise<readonly Casting[]> {
@@ -67,7 +68,7 @@ describe('CastingStore', () => {
     store.edit('on hand', (casting) => (casting.atHandKg = 1));
     store.undo();
     expect(store.canRedo()).toBe(true);
-    storage.changes.next({ castings: [{ ...demo[0], pieces: 30, name: 'Renamed elsewhere' }], removed: [] });
+    storage.changes.next({ records: [{ ...demo[0], pieces: 30, name: 'Renamed elsewhere' }], removed: [] });
     expect(store.canRedo()).toBe(false);
     store.undo();
     expect(store.current()).toMatchObject({ pieces: 18, name: 'Renamed elsewhere' });
@@ -77,13 +78,13 @@ describe('CastingStore', () => {
     store.edit('remove layers', (casting) => {
       casting.fill[1].amount = { by: 'count', count: 4 };
     });
-    storage.changes.next({ castings: [{ ...demo[0], fill: [] }], removed: [] });
+    storage.changes.next({ records: [{ ...demo[0], fill: [] }], removed: [] });
     store.undo();
     expect(store.current()?.fill).toEqual([]);
   });
 
   it('drops what another tab deleted', () => {
-    storage.changes.next({ castings: [], removed: ['demo-bombs'] });
+    storage.changes.next({ records: [], removed: ['demo-bombs'] });
     expect(store.current()).toBeUndefined();
     store.edit('pieces', (casting) => (casting.pieces = 2));
     expect(store.castings()).toHaveLength(1);

@@ -2,7 +2,8 @@ import { Injectable, computed, inject, signal } from '@angular/core';
 import { applyPatches, enablePatches, produceWithPatches } from 'immer';
 import type { Casting } from '../../core/record/casting';
 import { readCasting } from '../../core/record/read-casting';
-import { History, type Change } from './history';
+import { Subject } from 'rxjs';
+import { History, type Change, type MoldChange } from './history';
 import { CastingStorage } from './casting-storage';
 
 enablePatches();
@@ -17,6 +18,9 @@ export class CastingStore {
   private readonly historyTick = signal(0);
   private readonly ownReset = signal(0);
 
+  /** Molds of the library that undo or redo puts back: what was there, and what is to be there instead. */
+  readonly moldsTurned = new Subject<{ readonly from: MoldChange['before']; readonly to: MoldChange['after'] }>();
+
   readonly castings = this.list.asReadonly();
   readonly loaded = signal(false);
   readonly current = computed(() => this.list().find((casting) => casting.id === this.openId()));
@@ -28,7 +32,7 @@ export class CastingStore {
   readonly undoneCount = this.ownReset.asReadonly();
 
   constructor() {
-    this.storage.changes.subscribe(({ castings, removed }) => this.adopt(castings, removed));
+    this.storage.changes.subscribe(({ records, removed }) => this.adopt(records, removed));
   }
 
   /** Opens storage and fills the list; resolves when there is something to show. */
@@ -77,6 +81,7 @@ export class CastingStore {
     if (change?.kind === 'edit') this.patch(change.castingId, change.back);
     else if (change?.kind === 'add') this.take(change.castings);
     else if (change?.kind === 'remove') this.put(change.castings);
+    else if (change?.kind === 'molds') this.moldsTurned.next({ from: change.after, to: change.before });
     this.afterUndo();
     return change;
   }
@@ -86,6 +91,7 @@ export class CastingStore {
     if (change?.kind === 'edit') this.patch(change.castingId, change.forward);
     else if (change?.kind === 'add') this.put(change.castings);
     else if (change?.kind === 'remove') this.take(change.castings);
+    else if (change?.kind === 'molds') this.moldsTurned.next({ from: change.before, to: change.after });
     this.afterUndo();
     return change;
   }
@@ -95,7 +101,8 @@ export class CastingStore {
     this.ownReset.update((n) => n + 1);
   }
 
-  private remember(change: Change): void {
+  /** Takes a change of the mold library into the same undo as everything else. */
+  remember(change: Change): void {
     this.history.push(change);
     this.historyTick.update((n) => n + 1);
   }

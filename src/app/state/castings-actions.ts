@@ -5,6 +5,7 @@ import { writeCastingFile } from '../../data/casting-file';
 import { demoCastings, newCasting } from '../../data/demo';
 import { CastingStore } from './casting-store';
 import { Notices } from './notices';
+import { saveFile } from './save-file';
 
 /** What can be done with castings as a whole: new, copy, delete, export, import. */
 @Injectable({ providedIn: 'root' })
@@ -62,13 +63,4 @@ export class CastingsActions {
     while (taken.has(`${stem} ${n}`)) n++;
     return `${stem} ${n}`;
   }
-}
-
-/** Hands a text to the browser as a download. */
-export function saveFile(name: string, type: string, content: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([content], { type }));
-  link.download = name.replace(/[\\/:*?"<>|]+/g, '-');
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }

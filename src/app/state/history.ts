@@ -1,11 +1,22 @@
 import type { Patch } from 'immer';
 import type { Casting } from '../../core/record/casting';
+import type { LibraryMold } from '../../core/record/mold';
 
-/** One undoable change: an edit of a casting as patches, or castings added or taken away. */
+/** One undoable change: an edit of a casting as patches, castings added or taken away, or molds of the library as they were and are. */
 export type Change =
   | { readonly kind: 'edit'; readonly castingId: string; readonly forward: readonly Patch[]; readonly back: readonly Patch[]; readonly label: string; readonly gesture?: string; readonly at: number }
   | { readonly kind: 'add'; readonly castings: readonly Casting[]; readonly label: string }
-  | { readonly kind: 'remove'; readonly castings: readonly Casting[]; readonly label: string };
+  | { readonly kind: 'remove'; readonly castings: readonly Casting[]; readonly label: string }
+  | MoldChange;
+
+export interface MoldChange {
+  readonly kind: 'molds';
+  readonly before: readonly LibraryMold[];
+  readonly after: readonly LibraryMold[];
+  readonly label: string;
+  readonly gesture?: string;
+  readonly at: number;
+}
 
 const MOST_STEPS = 100;
 /** Edits of one gesture further apart than this are steps of their own. */
@@ -41,6 +52,10 @@ export class History {
     const last = this.done.at(-1);
     if (change.kind === 'edit' && last?.kind === 'edit' && change.gesture !== undefined && last.gesture === change.gesture && last.castingId === change.castingId && change.at - last.at < ONE_GESTURE_MS) {
       this.done[this.done.length - 1] = { ...last, at: change.at, forward: [...last.forward, ...change.forward], back: [...change.back, ...last.back] };
+      return;
+    }
+    if (change.kind === 'molds' && last?.kind === 'molds' && change.gesture !== undefined && last.gesture === change.gesture && change.at - last.at < ONE_GESTURE_MS) {
+      this.done[this.done.length - 1] = { ...change, before: last.before };
       return;
     }
     this.done.push(change);

@@ -21,6 +21,7 @@ export function written(si: number, dimension: Dimension, system: UnitSystem): W
     case 'length': return system === 'us' ? { number: significant(si / 0.0254, 2), unit: 'in' } : { number: significant(si * 1e3, 2), unit: 'mm' };
     case 'share': return { number: significant(si * 100, 2), unit: '%' };
     case 'count': return { number: String(Math.round(si)), unit: '' };
+    case 'ratio': return { number: significant(si, 3), unit: '' };
     case 'density': return { number: significant(si / 1000, 3), unit: 'g/mL' };
     case 'yieldStress': return { number: significant(si, 2), unit: 'Pa' };
     case 'viscosity': return { number: significant(si, 2), unit: 'Pa·s' };

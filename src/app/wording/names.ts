@@ -1,3 +1,4 @@
+import { SHAPE_NAMES } from './shapes';
 import type { FluidityClass, ChocolateKind } from '../../core/matter/chocolate';
 import type { FillingKind } from '../../core/matter/filling';
 import type { MoldMaterial } from '../../core/matter/mold-material';
@@ -10,7 +11,9 @@ export const WAY_UP_NAMES: Readonly<Record<WayUp, string>> = { upright: 'upright
 export const PLACE_NAMES: Readonly<Record<Place, string>> = { fridge: 'fridge', freezer: 'freezer', room: 'room' };
 export const KIND_NAMES: Readonly<Record<ChocolateKind, string>> = { dark: 'dark', milk: 'milk', white: 'white', compound: 'compound coating' };
 export const FLUIDITY_NAMES: Readonly<Record<FluidityClass, string>> = { veryThick: 'very thick', thick: 'thick', medium: 'medium', fluid: 'fluid', veryFluid: 'very fluid' };
-export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = { silicone: 'silicone', polycarbonate: 'polycarbonate' };
+export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = {
+  silicone: 'silicone', polycarbonate: 'polycarbonate', thinPlastic: 'thin plastic', paper: 'paper', glass: 'glass vessel', tin: 'tin', film: 'balloon or film',
+};
 export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = { powder: 'powder', marshmallow: 'marshmallows', ganache: 'ganache', sweets: 'sweets' };
 export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim' } as const;
 export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
@@ -20,7 +23,7 @@ export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold
 export const STATIONS: readonly StationKey[] = ['mold', 'coat', 'chill', 'fill', 'batch'];
 
 const CHOICE_NAMES: Readonly<Record<string, string>> = {
-  ...METHOD_NAMES, ...WAY_UP_NAMES, ...PLACE_NAMES, ...KIND_NAMES, ...FLUIDITY_NAMES, ...MATERIAL_NAMES, ...FILLING_NAMES, ...WHERE_NAMES,
+  ...METHOD_NAMES, ...WAY_UP_NAMES, ...PLACE_NAMES, ...KIND_NAMES, ...FLUIDITY_NAMES, ...MATERIAL_NAMES, ...FILLING_NAMES, ...WHERE_NAMES, ...SHAPE_NAMES,
 };
 
 /** The name of any choice that appears as an input of a figure; a name the user gave stays as it is. */

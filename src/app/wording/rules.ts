@@ -12,9 +12,11 @@ const PRACTICE = 'Common practice, no source.';
 
 /** Words for every rule that the computation names. */
 export const RULES: Readonly<Record<string, RuleWording>> = {
-  'mold.volume': { title: 'Volume of a cavity', how: 'Two thirds of π times the radius cubed: half a sphere.', source: 'Handbook mensuration.', sure: EXACT },
-  'mold.wallArea': { title: 'Wall area of a cavity', how: 'Two π times the radius squared: the inside of half a sphere, without its opening.', source: 'Handbook mensuration.', sure: EXACT },
-  'mold.rimLength': { title: 'Length of the rim', how: 'π times the width at the rim.', source: 'Handbook mensuration.', sure: EXACT },
+  'mold.volume': { title: 'Volume of a cavity', how: 'The area of its rim, scaled by how wide it is at each height, summed from the lowest point to the rim. For half a sphere that is two thirds of π times the radius cubed.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
+  'mold.measured': { title: 'Volume of a cavity, measured', how: 'The water it holds, weighed and divided by the density of water at its temperature; or its widths and depth by the prismoidal rule. Shape and wall are those of the bowl that holds as much at that width and depth.', source: 'Water density: Kell 1975.', sure: 'The range is two standard uncertainties: scatter of the readings, step of the scale, judgement of the level.' },
+  'mold.wallArea': { title: 'Wall area of a cavity', how: 'The strips between each stretch of its outline and of its height, without the opening; pleats count in full.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
+  'mold.depth': { title: 'Depth of a cavity', how: 'From its lowest point to the rim, with the opening up.', source: 'As given.', sure: EXACT },
+  'mold.rimLength': { title: 'Length of the rim', how: 'Once around its opening; pleats count in full.', source: 'Handbook mensuration.', sure: EXACT },
   'mold.solid': { title: 'Chocolate to fill it solid', how: 'Volume of the cavity times the density of melted chocolate.', source: 'Density from memory.', sure: 'Within about 2 %.' },
   'mold.perRound': { title: 'Parts in one round', how: 'Cavities in a mold times the molds at hand.', source: 'Counting.', sure: 'Exact.' },
   'coat.dumped': {
@@ -33,6 +35,7 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
   'coat.mass': { title: 'Chocolate that stays in one cavity', how: 'Thickness summed over the curved wall, times the density of melted chocolate.', source: 'Volume under a curved layer (Steiner); density from memory.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.drain': { title: 'Time to tip out', how: 'The time that leaves the wanted thickness at the rim.', source: 'Closed form of the draining film, solved for time.', sure: 'Follows how the chocolate runs; weigh one shell to know.' },
+  'coat.pressed': { title: 'Thickness of a pressed shell', how: 'What the insert leaves: its gap all over, or the volume the gap holds spread evenly over the wall.', source: 'As given; volume under a curved layer (Steiner).', sure: 'As good as the insert sits. Under the line leaves holes; a little over is harmless.' },
   'coat.dwell': { title: 'Time to stand', how: 'Less than you let it stand: where even the longest time tipped out leaves too much, a thinner skin against the wall lands on the wanted thickness.', source: 'Skin by heat conduction with setting, solved for time.', sure: 'Follows how cool the mold is; weigh one shell to know.' },
   'coat.hold': {
     title: 'Hold thickness',
@@ -40,7 +43,7 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
     source: 'Yield stress over density and gravity; yield stress by class from memory, 3 % more a degree cooler (working rule).',
     sure: 'A factor 1.4 either way.',
   },
-  'coat.neededRim': { title: 'Rim a shell needs', how: '1.5 mm for a 64 mm shell, growing with the square root of the width; compound gets by with 15 % less.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
+  'coat.neededRim': { title: 'Rim a shell needs', how: '1.5 mm for a 64 mm shell, growing with the square root of its widest part; compound gets by with 15 % less.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
   'coat.breakChance': { title: 'Chance of breaking at unmolding', how: 'Compares the rim with what a shell of this size needs: 8 % break at just enough, half of them at six tenths, 2 % at 1.6 times.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
   'coat.coatsNeeded': { title: 'Coats needed', how: 'The fewest coats that can reach the wanted thickness at the rim with a practicable time to tip out, or a dose the wall will hold.', source: 'Closed form of the coats.', sure: 'Follows how the chocolate runs.' },
   'chill.touch': {

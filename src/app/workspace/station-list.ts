@@ -7,6 +7,7 @@ import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { text, written } from '../wording/format';
 import { FILLING_NAMES, MATERIAL_NAMES, METHOD_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_UP_NAMES } from '../wording/names';
+import { sizeText } from '../wording/shapes';
 import { noteWording } from '../wording/problems';
 import { startInstant, startText } from '../wording/times';
 
@@ -55,13 +56,13 @@ function answersOf<P>(answers: Answers<P>, plan: P, system: UnitSystem): Partial
 
 const DRAFT_ANSWERS: Answers<PlanDraft> = {
   mold: (plan, system) => ({
-    answer: text(plan.cavity.rimDiameterM, 'length', system),
-    detail: `${MATERIAL_NAMES[plan.moldRecord.material]}, ${plan.cavities} cavities${plan.moldRecord.atHand > 1 ? `, ${plan.moldRecord.atHand} molds` : ''}`,
+    answer: sizeText(plan.cavity.lengthM, plan.cavity.widthM, system),
+    detail: `${MATERIAL_NAMES[plan.moldRecord.material]}, ${plan.cavities === 1 ? 'one cavity' : `${plan.cavities} cavities`}${plan.moldRecord.atHand > 1 ? `, ${plan.moldRecord.atHand} molds` : ''}`,
   }),
   coat: (plan, system) => {
     const count = plan.coatsMade.length;
     const each = plan.coat.total.rim.value / count;
-    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: METHOD_NAMES[plan.coatsMade[0].method] };
+    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: plan.moldRecord.composition.kind === 'press' ? 'pressed to the gap' : METHOD_NAMES[plan.coatsMade[0].method] };
   },
   fill: (plan, system) => ({
     answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),

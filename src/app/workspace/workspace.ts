@@ -14,6 +14,7 @@ import { ChillStation } from './chill/chill-station';
 import { CoatStation } from './coat/coat-station';
 import { FillStation } from './fill/fill-station';
 import { CastingHeader } from './header/casting-header';
+import { CavityProfile } from './mold/cavity-profile';
 import { MoldStation } from './mold/mold-station';
 import { Notes } from './notes/notes';
 import { Ribbon } from './ribbon/ribbon';
@@ -28,7 +29,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, ChillStation, CoatStation, FillStation, MoldStation, Notes, NzButtonModule, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
+  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MoldStation, Notes, NzButtonModule, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

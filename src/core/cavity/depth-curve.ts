@@ -1,4 +1,4 @@
-import { cumulativeVolume, type Profile } from './profile';
+import { cumulativeVolume, type Line } from './profile';
 
 /** How much a cavity holds against how deep it is filled. */
 export interface DepthCurve {
@@ -12,10 +12,10 @@ export interface DepthCurve {
   levelAt(volumeM3: number): number;
 }
 
-/** The depth curve of a turned profile, exact for its frusta; the inverse agrees to 1e-9 relative. */
-export function depthCurve(profile: Profile): DepthCurve {
-  const { radiusM: r, heightM: z } = profile;
-  const volumes = cumulativeVolume(profile);
+/** The depth curve of a turned line whose heights rise, exact for its frusta; the inverse agrees to 1e-9 relative. */
+export function depthCurve(line: Line): DepthCurve {
+  const { radiusM: r, heightM: z } = line;
+  const volumes = cumulativeVolume(line);
   const last = r.length - 1;
   const floor = z[0];
 

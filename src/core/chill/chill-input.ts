@@ -25,6 +25,8 @@ export interface ChillInput {
   readonly wallM: number;
   readonly meanCurvature: number;
   readonly gaussCurvature: number;
+  /** Wall of the insert that stands in a pressed shell, m; undefined where the inside is open to the air. */
+  readonly insertM?: number | undefined;
   readonly kitchen: Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC'>;
   readonly coats: readonly ChillCoat[];
 }

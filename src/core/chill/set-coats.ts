@@ -94,7 +94,8 @@ class StayRun {
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
     this.slab.addOutsideCapacity(WORKING_RULES.trayHeatCapacity);
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
-    const inside = coat.wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
+    const open = coat.wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
+    const inside = input.insertM === undefined ? open : 1 / (1 / open + input.insertM / MOLD_MATTER.silicone.conductivity);
     const airIn = (where: Place): SlabAir => {
       const c = placeC(input.kitchen, where) + variation.placeK;
       return { outsideC: c, insideC: c, outsideH: WORKING_RULES.airOutside[where] * variation.cooling, insideH: inside * variation.cooling };

@@ -1,3 +1,4 @@
+import { rootBetween } from '../quantity/root';
 import { CoatLayer, type CoatChoice, type CoatPlaceInput } from './lay-coats';
 
 const MOST_COATS = 4;
@@ -33,7 +34,7 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
     const most = over(1);
     if (most < 0) continue;
     const least = over(0);
-    if (least <= 0) return { coats: tune(rootBetween(over, least, most)), reached: true };
+    if (least <= 0) return { coats: tune(rootBetween(over, 0, 1, least, most, CLOSE_ENOUGH_M)), reached: true };
     return thinnedByDwell(tune(0), layer, rimM, least);
   }
   return { coats: best, reached: false };
@@ -49,31 +50,7 @@ function thinnedByDwell(coats: readonly CoatChoice[], layer: CoatLayer, rimM: nu
   const above = (share: number): number => layer.rimM(standing(share)) - rimM;
   const without = above(0);
   if (without > 0) return { coats: standing(0), reached: false };
-  return { coats: standing(rootBetween(above, without, over)), reached: true };
-}
-
-/** Where a rising function passes zero between 0 and 1, by regula falsi with the Illinois weight. */
-function rootBetween(over: (share: number) => number, atLow: number, atHigh: number): number {
-  let low = 0;
-  let high = 1;
-  let side = 0;
-  for (let k = 0; k < 20; k++) {
-    const share = (low * atHigh - high * atLow) / (atHigh - atLow);
-    const value = over(share);
-    if (Math.abs(value) < CLOSE_ENOUGH_M) return share;
-    if (value < 0) {
-      low = share;
-      atLow = value;
-      if (side === -1) atHigh /= 2;
-      side = -1;
-    } else {
-      high = share;
-      atHigh = value;
-      if (side === 1) atLow /= 2;
-      side = 1;
-    }
-  }
-  return (low + high) / 2;
+  return { coats: standing(rootBetween(above, 0, 1, without, over, CLOSE_ENOUGH_M)), reached: true };
 }
 
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats, by time to tip out or by dose. */

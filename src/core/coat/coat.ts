@@ -2,7 +2,7 @@ import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import { readings, type Readings } from './film';
-import { CoatLayer, NOMINAL, THICKEST, THINNEST, type CoatChoice, type CoatPlaceInput, type LaidCoat } from './lay-coats';
+import { CoatLayer, NOMINAL, THICKEST, THINNEST, type CoatChoice, type CoatPlaceInput, type LaidCoat, type Press } from './lay-coats';
 import { breakChance, neededRimM } from './survival';
 
 export interface CoatInput extends CoatPlaceInput {
@@ -63,7 +63,7 @@ export interface CoatResult {
  */
 export function coatStation(input: CoatInput): CoatResult {
   const layer = new CoatLayer(input);
-  const aimed = input.wantedRimM === undefined ? undefined : aimCoats(input, input.coats, input.wantedRimM, layer);
+  const aimed = input.wantedRimM === undefined || input.press ? undefined : aimCoats(input, input.coats, input.wantedRimM, layer);
   const choices = aimed?.coats ?? input.coats;
   const laid = layer.lay(choices, NOMINAL);
   const thin = layer.lay(choices, THINNEST);
@@ -71,7 +71,7 @@ export function coatStation(input: CoatInput): CoatResult {
   const coats = choices.map((choice, i) => coatAnswer(input, choice, laid[i], thin[i], thick[i]));
   const total = totals(coats);
   const last = choices[choices.length - 1];
-  const needed = neededRimM(input.cavity.rimDiameterM, last.chocolate.kind);
+  const needed = neededRimM(input.cavity.spanM, last.chocolate.kind);
   const rim = total.rim;
   return {
     coats,
@@ -81,7 +81,7 @@ export function coatStation(input: CoatInput): CoatResult {
     totalHighM: summed(thick),
     volumeM3: laid.reduce((sum, l) => sum + l.volumeM3, 0),
     mass: massInAll(coats),
-    neededRim: answer(needed, 'length', 'coat.neededRim', [term('rimDiameter', input.cavity.rimDiameterM, 'length'), term('chocolateKind', last.chocolate.kind)]),
+    neededRim: answer(needed, 'length', 'coat.neededRim', [term('span', input.cavity.spanM, 'length'), term('chocolateKind', last.chocolate.kind)]),
     breakChance: answer(
       breakChance(rim.value / needed), 'share', 'coat.breakChance',
       [term('rim', rim.value, 'length'), term('neededRim', needed, 'length')],
@@ -95,8 +95,8 @@ export function coatStation(input: CoatInput): CoatResult {
 function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: LaidCoat, thick: LaidCoat): CoatAnswer {
   const { profile } = input.cavity;
   const density = CHOCOLATE_MATTER[choice.chocolate.kind].meltedDensity;
-  const terms = coatTerms(choice, laid);
-  const rule = choice.method === 'dump' ? 'coat.dumped' : 'coat.spread';
+  const terms = input.press ? pressTerms(input.press) : coatTerms(choice, laid);
+  const rule = input.press ? 'coat.pressed' : choice.method === 'dump' ? 'coat.dumped' : 'coat.spread';
   const nominal = readings(profile, laid.thicknessM);
   const low = readings(profile, thin.thicknessM);
   const high = readings(profile, thick.thicknessM);
@@ -113,7 +113,7 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
     dwell: choice.method === 'dump' ? answer(choice.dwellSeconds, 'duration', 'coat.dwell', terms) : undefined,
     hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', choice.chocolate.fluidity)],
       ordered(thin.holdM, thick.holdM)),
-    overHold: choice.method !== 'dump' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
+    overHold: !input.press && choice.method !== 'dump' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: mean(thin), high: mean(thick) },
   };
@@ -123,6 +123,10 @@ function massInAll(coats: readonly CoatAnswer[]): Answer {
   const masses = coats.map((coat) => coat.mass);
   const range: [number, number] = [sumOf(masses.map((m) => m.low ?? m.value)), sumOf(masses.map((m) => m.high ?? m.value))];
   return { ...answer(sumOf(masses.map((m) => m.value)), 'mass', 'coat.massInAll', [], range), parts: masses };
+}
+
+function pressTerms(press: Press): Term[] {
+  return [press.by === 'width' ? term('gap', press.gapM, 'length') : term('gapWater', press.m3, 'volume')];
 }
 
 function coatTerms(choice: CoatChoice, laid: LaidCoat): Term[] {

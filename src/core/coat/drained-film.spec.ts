@@ -48,7 +48,7 @@ describe('drained film', () => {
     ['a flat wall’s volume', 0],
     ['the dome’s volume', 1 / RADIUS],
   ])('stays within 4 %% of the full equation with %s, after 20 and 60 s', (_, mean) => {
-    const curvature = { meanCurvature: mean, gaussCurvature: mean * mean };
+    const curvature = { mean, gauss: mean * mean };
     for (const [seconds, full] of fullEquation(at40, [20, 60], mean)) {
       for (const degrees of [45, 60, 75, 87]) {
         const closed = drainedThicknessM([{ seconds, flow: at40 }], DENSITY, lengthAt(degrees), Math.sin((degrees * Math.PI) / 180), curvature);

@@ -1,8 +1,6 @@
+import { FLAT, roomM, type Curvature } from '../cavity/layer';
 import type { Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-
-/** Curvature of a wall that is flat, or taken to be. */
-const FLAT = { meanCurvature: 0, gaussCurvature: 0 } as const;
 
 /** One stretch of draining with steady flow properties. */
 export interface DrainStage {
@@ -21,9 +19,9 @@ export interface DrainStage {
  * @param pull sine of the angle the film is drawn along (the wall's slope, or more while the hand rocks the mold)
  * @param curvature mean and Gauss curvature of the wall, 1/m and 1/m²; flat when left out
  */
-export function drainedThicknessM(stages: readonly DrainStage[], density: number, lengthM: number, pull: number, curvature: { readonly meanCurvature: number; readonly gaussCurvature: number } = FLAT): number {
+export function drainedThicknessM(stages: readonly DrainStage[], density: number, lengthM: number, pull: number, curvature: Curvature = FLAT): number {
   const weight = density * WORKING_RULES.gravity;
-  const { meanCurvature: mean, gaussCurvature: gauss } = curvature;
+  const { mean, gauss } = curvature;
   const wanted = lengthM / weight;
   // With u = √h every term is t/η (u (u - √a))², rising and convex above its yield point: Newton from above.
   let u = Infinity;
@@ -35,7 +33,10 @@ export function drainedThicknessM(stages: readonly DrainStage[], density: number
     const alone = Math.sqrt((wanted * flow.viscosityPas) / seconds);
     u = Math.min(u, (root + Math.sqrt(root * root + 4 * alone)) / 2);
   }
-  if (!Number.isFinite(u) || (flowing === 1 && mean === 0)) return u * u;
+  if (!Number.isFinite(u) || (flowing === 1 && mean === 0 && gauss === 0)) return u * u;
+  // Where the film's surface would meet itself there is nothing left to run.
+  const most = Math.sqrt(roomM(curvature));
+  u = Math.min(u, most);
   for (let k = 0; k < 30; k++) {
     const h = u * u;
     let value = -wanted * (1 - h * (2 * mean - gauss * h));
@@ -50,7 +51,7 @@ export function drainedThicknessM(stages: readonly DrainStage[], density: number
     }
     if (slope === 0) break;
     const step = value / slope;
-    u -= step;
+    u = Math.max(u / 4, Math.min(most, u - step));
     if (Math.abs(step) < 1e-9 * u) break;
   }
   return u * u;

@@ -1,7 +1,9 @@
-import { layerThickness, layerVolumePerArea, type Cavity } from '../cavity/cavity';
+import type { Cavity } from '../cavity/cavity';
+import { layerVolumePerArea } from '../cavity/layer';
 import type { Profile } from '../cavity/profile';
 import { stiffened, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
+import { rootBetween } from '../quantity/root';
 import type { CoatArea, WayUp } from '../record/choices';
 import { drainedThicknessM, type DrainStage } from './drained-film';
 
@@ -25,19 +27,24 @@ export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSec
   const tapping = Math.min(tappingSeconds, drainSeconds);
   const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
   const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }];
-  const { slope } = wall.cavity.profile;
-  const start = Math.min(WORKING_RULES.dumpStartThicknessM, (wall.cavity.rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare);
+  const { profile, rimDiameterM, depthM } = wall.cavity;
+  const { slope, meanCurvature, gaussCurvature } = profile;
+  // A shallow cavity cannot hold a thicker film than half of it.
+  const start = Math.min(WORKING_RULES.dumpStartThicknessM, (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, depthM / 2);
   const rock = Math.sin((WORKING_RULES.rockingDegrees * Math.PI) / 180);
-  const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(Math.sin(slope[i]), rock), wall.cavity));
+  const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(Math.sin(slope[i]), rock), { mean: meanCurvature[i], gauss: gaussCurvature[i] }));
   return points ? Float64Array.from(points, at) : wall.towardRim.map((_, i) => at(i));
 }
 
 /** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
 export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea): Float64Array {
   const covers = coverage(cavity.profile, where);
-  const area = weighted(cavity.profile, covers);
-  const even = layerThickness(cavity, doseM3 / area);
-  return covers.map((share) => even * share);
+  const laid = (even: number): Float64Array => covers.map((share) => even * share);
+  const over = (even: number): number => filmVolume(cavity, laid(even)) - doseM3;
+  const most = Math.max(cavity.depthM, cavity.rimDiameterM / 2);
+  const atMost = over(most);
+  // A dose that would more than fill the cavity lies as thick as it is deep.
+  return laid(atMost <= 0 ? most : rootBetween(over, 0, most, -doseM3, atMost, 1e-9 * doseM3));
 }
 
 /**
@@ -47,46 +54,35 @@ export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea): Flo
 export function settledFilm(wall: Wall, film: Float64Array, flow: Rheology, density: number, seconds: number, wayUp: WayUp): Float64Array {
   if (seconds <= 0) return film;
   const { cavity } = wall;
-  const { slope } = cavity.profile;
+  const { slope, meanCurvature, gaussCurvature } = cavity.profile;
   const lengths = wayUp === 'upright' ? wall.towardPole : wall.towardRim;
   const stages: DrainStage[] = [{ seconds, flow }];
-  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, Math.sin(slope[i])), cavity)));
+  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, Math.sin(slope[i])), { mean: meanCurvature[i], gauss: gaussCurvature[i] })));
   const lost = filmVolume(cavity, film) - filmVolume(cavity, left);
   if (lost <= 1e-9 * filmVolume(cavity, film)) return left;
   return pooled(cavity, left, lost, wayUp);
 }
 
-/** Puts a volume back where it collects: over the base upright, along the edge upside down. */
+/** Puts a volume back where it collects: in the lowest half upright, along the edge upside down. */
 function pooled(cavity: Cavity, film: Float64Array, volumeM3: number, wayUp: WayUp): Float64Array {
-  const { arcM, slope } = cavity.profile;
+  const { arcM, heightM } = cavity.profile;
   const rim = arcM[arcM.length - 1];
-  const shape = arcM.map((s, i) => (wayUp === 'upright' ? Math.max(0, Math.cos(slope[i]) - 0.5) : Math.max(0, s / rim - 0.7)));
+  const shape = arcM.map((s, i) => (wayUp === 'upright' ? Math.max(0, 0.5 - heightM[i] / cavity.depthM) : Math.max(0, s / rim - 0.7)));
   const before = filmVolume(cavity, film);
   const raised = (height: number): Float64Array => film.map((h, i) => h + height * shape[i]);
-  let low = 0;
-  let high = volumeM3 / filmVolume(cavity, shape.map((share) => 1e-6 * share)) / 1e6;
-  let lowGap = -volumeM3;
-  // Regula falsi on a nearly straight line; the curvature of the wall bends it only a little.
-  for (let k = 0; k < 12; k++) {
-    const gap = filmVolume(cavity, raised(high)) - before - volumeM3;
-    if (Math.abs(gap) < 1e-7 * volumeM3 || gap === lowGap) break;
-    const next = high - (gap * (high - low)) / (gap - lowGap);
-    if (gap < 0) {
-      low = high;
-      lowGap = gap;
-    }
-    high = Math.min(next, cavity.depthM);
-  }
-  return raised(high);
+  const gap = (height: number): number => filmVolume(cavity, raised(height)) - before - volumeM3;
+  const most = 2 * cavity.depthM;
+  const atMost = gap(most);
+  return raised(atMost <= 0 ? most : rootBetween(gap, 0, most, -volumeM3, atMost, 1e-7 * volumeM3));
 }
 
-/** Volume of a layer on the wall, m³, with its curvature. */
-export function filmVolume(cavity: Cavity, thicknessM: ArrayLike<number>): number {
-  const { arcM: s, radiusM: r } = cavity.profile;
+/** Volume of a layer on the wall, m³, with the wall's curvature at each place. */
+export function filmVolume(cavity: Pick<Cavity, 'profile'>, thicknessM: ArrayLike<number>): number {
+  const { arcM: s, radiusM: r, areaFactor: f, meanCurvature, gaussCurvature } = cavity.profile;
   let volume = 0;
   let before = 0;
   for (let i = 1; i < s.length; i++) {
-    const here = r[i] * layerVolumePerArea(cavity, thicknessM[i]);
+    const here = r[i] * f[i] * layerVolumePerArea({ mean: meanCurvature[i], gauss: gaussCurvature[i] }, thicknessM[i]);
     volume += (s[i] - s[i - 1]) * (here + before);
     before = here;
   }
@@ -102,13 +98,6 @@ function coverage(profile: Profile, where: CoatArea): Float64Array {
     if (where === 'sides') return fade((profile.slope[i] - SIDES_FROM_RADIANS) / 0.2 + 0.5);
     return fade((s - (rim - RIM_BAND_M)) / 0.002 + 0.5);
   });
-}
-
-function weighted(profile: Profile, shares: Float64Array): number {
-  const { arcM: s, radiusM: r } = profile;
-  let area = 0;
-  for (let i = 1; i < s.length; i++) area += Math.PI * (s[i] - s[i - 1]) * (r[i] * shares[i] + r[i - 1] * shares[i - 1]);
-  return area;
 }
 
 /** Flow properties at either end of the class's spread, thinner first. */
@@ -127,7 +116,7 @@ export interface Readings {
 const RIM_READING_M = 0.0015;
 const BASE_READING_RADIANS = Math.PI / 18;
 
-/** Reads a layer: rim 1.5 mm of arc from the edge, wall at half the arc, base as the mean within 10° of the pole. */
+/** Reads a layer: rim 1.5 mm of arc from the edge, wall at half the arc, base as the mean within 10° of level from the lowest point: the pole of a dome, the floor of a flat cavity. */
 export function readings(profile: Profile, thicknessM: ArrayLike<number>): Readings {
   const rim = profile.arcM[profile.arcM.length - 1];
   let base = 0;

@@ -28,12 +28,17 @@ export interface CoatChoice {
   readonly where: CoatArea;
 }
 
+/** The gap an insert is pressed to: its width, m, or the volume it holds up to the line, m³. */
+export type Press = { readonly by: 'width'; readonly gapM: number } | { readonly by: 'water'; readonly m3: number };
+
 /** The cavity and its mold, with the room it stands in. */
 export interface CoatPlaceInput {
   readonly cavity: Cavity;
   readonly material: MoldMaterial;
   readonly moldWallM: number;
   readonly roomC: number;
+  /** Where the shell is what an insert leaves: coats are then all alike, and there is one. */
+  readonly press?: Press | undefined;
 }
 
 /** How far from nominal one evaluation is: factors on stiffness and dose, kelvin on the working temperature. */
@@ -92,7 +97,7 @@ export class CoatLayer {
   rimM(coats: readonly CoatChoice[]): number {
     const { cavity } = this.place;
     const { settleSeconds } = WORKING_RULES;
-    const local = coats.every((coat, index) => coat.method === 'dump' && coat.drainSeconds >= settleSeconds && this.skins.has(skinKey(coat, index)));
+    const local = !this.place.press && coats.every((coat, index) => coat.method === 'dump' && coat.drainSeconds >= settleSeconds && this.skins.has(skinKey(coat, index)));
     if (!local) return this.lay(coats).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
@@ -109,13 +114,18 @@ export class CoatLayer {
     const { flow, density } = poured(coat, variation);
     const holdM = holdThicknessM(flow, density, Math.PI / 2);
     const wallC = index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
+    if (this.place.press) {
+      const film = pressedFilm(this.place.cavity, this.place.press);
+      return { film, skin: { thicknessM: 0, wallC }, holdM, placedM: mean(film) };
+    }
     if (coat.method !== 'dump') {
       const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where);
       const film = settledFilm(this.wall, spread, flow, density, WORKING_RULES.settleSeconds, coat.wayUp);
       return { film, skin: { thicknessM: 0, wallC }, holdM, placedM: Math.max(...spread) };
     }
     // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
-    const skin = this.skin(coat, index, wallC, mean(below));
+    // Nothing stands full on the outside of a former.
+    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC } : this.skin(coat, index, wallC, mean(below));
     const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds);
     const left = Math.max(0, WORKING_RULES.settleSeconds - coat.drainSeconds);
     const film = settledFilm(this.wall, dumped, flow, density, left, coat.wayUp).map((h) => h + skin.thicknessM);
@@ -134,6 +144,11 @@ export class CoatLayer {
     }
     return skin;
   }
+}
+
+/** The shell between a cavity and its insert: as wide as the gap all over, or evenly what the gap holds. */
+function pressedFilm(cavity: Cavity, press: Press): Float64Array {
+  return press.by === 'water' ? spreadFilm(cavity, press.m3, 'all') : new Float64Array(cavity.profile.arcM.length).fill(Math.min(press.gapM, cavity.depthM));
 }
 
 const skinKey = (coat: CoatChoice, index: number): string => `${coat.id} ${index} ${coat.dwellSeconds}`;

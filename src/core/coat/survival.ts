@@ -5,8 +5,8 @@ const NEEDED_AT_64_MM = 0.0015;
 const TOUGHNESS: Readonly<Record<ChocolateKind, number>> = { dark: 1, milk: 1, white: 1.05, compound: 0.85 };
 
 /** Rim thickness a shell wants to survive unmolding, m; grows with the square root of its size. Working rule. */
-export function neededRimM(rimDiameterM: number, kind: ChocolateKind): number {
-  return NEEDED_AT_64_MM * Math.sqrt(rimDiameterM / 0.064) * TOUGHNESS[kind];
+export function neededRimM(spanM: number, kind: ChocolateKind): number {
+  return NEEDED_AT_64_MM * Math.sqrt(spanM / 0.064) * TOUGHNESS[kind];
 }
 
 const FLOOR = 0.01353;

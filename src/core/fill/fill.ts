@@ -1,5 +1,6 @@
 import { depthCurve, type DepthCurve } from '../cavity/depth-curve';
-import { insetProfile, type Profile } from '../cavity/profile';
+import { insetLine } from '../cavity/inset';
+import type { Line, Profile } from '../cavity/profile';
 import { FILLING_MATTER } from '../matter/filling';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { FillAmount, Filling } from '../record/casting';
@@ -37,7 +38,7 @@ export interface LayerAnswer {
 
 export interface FillResult {
   readonly layers: readonly LayerAnswer[];
-  readonly inside: Profile;
+  readonly inside: Line;
   /** Depth of the space inside the shell, m. */
   readonly depthM: number;
   readonly capacity: Answer;
@@ -59,7 +60,7 @@ const CLOSING_TOLERANCE_M3 = 0.2e-6;
  * A layer "to the line" fills up to its distance below the rim; others are asked for by volume, mass or count.
  */
 export function fillStation(input: FillInput): FillResult {
-  const inside = insetProfile(input.profile, input.shellM);
+  const inside = insetLine(input.profile, input.shellM);
   const curve = depthCurve(inside);
   const layers: LayerAnswer[] = [];
   let below = 0;

@@ -1,4 +1,4 @@
-export const MOLD_MATERIALS = ['silicone', 'polycarbonate'] as const;
+export const MOLD_MATERIALS = ['silicone', 'polycarbonate', 'thinPlastic', 'paper', 'glass', 'tin', 'film'] as const;
 export type MoldMaterial = (typeof MOLD_MATERIALS)[number];
 
 /** Thermal properties of a mold's wall, SI, with its usual thickness. */
@@ -15,4 +15,11 @@ export interface MoldMatter {
 export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
   silicone: { conductivity: 0.2, density: 1150, specificHeat: 1300, usualWallM: 0.0025, rigid: false },
   polycarbonate: { conductivity: 0.2, density: 1200, specificHeat: 1250, usualWallM: 0.003, rigid: true },
+  thinPlastic: { conductivity: 0.2, density: 1350, specificHeat: 1100, usualWallM: 0.0006, rigid: true },
+  /** A liner is peeled off, however set it is. */
+  paper: { conductivity: 0.08, density: 800, specificHeat: 1400, usualWallM: 0.0002, rigid: false },
+  /** Found vessels: a bottle, a loose-bottom tin, a balloon or another film. */
+  glass: { conductivity: 1, density: 2500, specificHeat: 800, usualWallM: 0.003, rigid: true },
+  tin: { conductivity: 50, density: 7800, specificHeat: 460, usualWallM: 0.0004, rigid: true },
+  film: { conductivity: 0.15, density: 930, specificHeat: 1900, usualWallM: 0.0002, rigid: false },
 };

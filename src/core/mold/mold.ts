@@ -1,9 +1,11 @@
 import type { Cavity } from '../cavity/cavity';
+import type { CavityShape } from '../cavity/shape';
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
 
 export interface MoldInput {
   readonly cavity: Cavity;
+  readonly shape: CavityShape;
   readonly cavities: number;
   readonly atHand: number;
   readonly chocolateKind: ChocolateKind;
@@ -12,6 +14,7 @@ export interface MoldInput {
 export interface MoldResult {
   readonly volume: Answer;
   readonly wallArea: Answer;
+  readonly depth: Answer;
   readonly rimLength: Answer;
   /** Chocolate that fills one cavity solid. */
   readonly solid: Answer;
@@ -19,16 +22,32 @@ export interface MoldResult {
   readonly perRound: Answer;
 }
 
-/** What the chosen mold comes to: volume, wall area, rim length, and the chocolate that would fill a cavity solid. */
+/** What the chosen mold comes to: volume, wall area, depth, rim length, and the chocolate that would fill a cavity solid. */
 export function moldStation(input: MoldInput): MoldResult {
   const { cavity } = input;
   const density = CHOCOLATE_MATTER[input.chocolateKind].meltedDensity;
-  const diameter = term('rimDiameter', cavity.rimDiameterM, 'length');
+  const { shape } = input;
+  const size = [term('shape', shape.kind), term('cavityLength', cavity.lengthM, 'length'), term('cavityWidth', cavity.widthM, 'length'), term('cavityDepth', cavity.depthM, 'length')];
   return {
-    volume: answer(cavity.volumeM3, 'volume', 'mold.volume', [diameter]),
-    wallArea: answer(cavity.wallAreaM2, 'area', 'mold.wallArea', [diameter]),
-    rimLength: answer(cavity.rimLengthM, 'length', 'mold.rimLength', [diameter]),
+    volume: answer(cavity.volumeM3, 'volume', shape.kind === 'measured' ? 'mold.measured' : 'mold.volume', size, measuredRange(shape)),
+    wallArea: answer(cavity.wallAreaM2, 'area', 'mold.wallArea', size),
+    depth: answer(cavity.depthM, 'length', 'mold.depth', [term('shape', shape.kind)]),
+    rimLength: answer(cavity.rimLengthM, 'length', 'mold.rimLength', size),
     solid: answer(cavity.volumeM3 * density, 'mass', 'mold.solid', [term('cavityVolume', cavity.volumeM3, 'volume'), term('meltedDensity', density, 'density')]),
     perRound: answer(input.cavities * input.atHand, 'count', 'mold.perRound', [term('cavities', input.cavities, 'count'), term('moldsAtHand', input.atHand, 'count')]),
   };
+}
+
+/** Two standard uncertainties either way. */
+function measuredRange(shape: CavityShape): [number, number] | undefined {
+  if (shape.kind !== 'measured' || !shape.uncertaintyM3) return undefined;
+  return [shape.volumeM3 - 2 * shape.uncertaintyM3, shape.volumeM3 + 2 * shape.uncertaintyM3];
+}
+
+/** Room a bomb wants around it in a mug, so that it goes in and comes open, m. Working rule. */
+const MUG_ROOM_M = 0.006;
+
+/** How much room a piece leaves in a mug, m; it fits where this is not negative. */
+export function mugRoomM(cavity: Cavity, mugDiameterM: number): number {
+  return mugDiameterM - Math.max(cavity.lengthM, cavity.widthM) - MUG_ROOM_M;
 }

@@ -5,7 +5,8 @@ import { coatStation, type CoatResult } from '../coat/coat';
 import type { CoatChoice } from '../coat/lay-coats';
 import { fillStation, type FillResult } from '../fill/fill';
 import { moldStation, type MoldResult } from '../mold/mold';
-import type { Casting, Chocolate, Coat, Mold, Part } from '../record/casting';
+import type { Casting, Chocolate, Coat, Part } from '../record/casting';
+import { cavityCount, type Mold } from '../record/mold';
 import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
 
 /** Everything that follows from a casting without the chill: the closed forms. */
@@ -32,32 +33,38 @@ export function draftPlan(casting: Casting): PlanDraft {
   const part = casting.parts[0];
   const moldRecord = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(moldRecord, part);
-  const cavity = cavityOf(cavityRecord.shape);
-  const choices = part.coats.map((coat) => coatChoice(casting, coat));
+  const { composition } = moldRecord;
+  const press = composition.kind === 'press' ? composition.gap : undefined;
+  const cavity = cavityOf(cavityRecord.shape, composition.kind === 'former');
+  // Pressed, there is one coat, spooned in.
+  const models = press ? part.coats.slice(0, 1).map((coat): Coat => ({ ...coat, method: 'spoon', where: 'all' })) : part.coats;
+  const choices = models.map((coat) => coatChoice(casting, coat));
   const coat = coatStation({
     cavity,
     material: moldRecord.material,
     moldWallM: moldRecord.wallM,
     roomC: casting.kitchen.roomC,
     coats: choices,
+    press,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
   });
   const coatsMade = coat.coats.map((made, i): Coat => {
-    const model = part.coats[i] ?? { ...part.coats[part.coats.length - 1], id: made.choice.id };
+    const model = models[i] ?? { ...models[models.length - 1], id: made.choice.id };
     const { doseM3, dwellSeconds, drainSeconds, tappingSeconds } = made.choice;
     return { ...model, doseM3, dwellSeconds, drainSeconds, tappingSeconds };
   });
   const chocolates = coatsMade.map((made) => chocolateOf(casting, meltOf(casting, made.shares[0].meltId)));
-  const mold = moldStation({ cavity, cavities: cavityRecord.count, atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });
+  const mold = moldStation({ cavity, shape: cavityRecord.shape, cavities: cavityCount(cavityRecord), atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });
   const fill = fillStation({
+    // What goes inside a coated former has the former's own room.
     profile: cavity.profile,
-    shellM: coat.totalM,
+    shellM: cavity.outward ? new Float64Array(coat.totalM.length) : coat.totalM,
     layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
     shellKg: coat.mass.value * part.perPiece,
     shellAllergens: [...new Set(chocolates.flatMap((chocolate) => chocolate.allergens))],
   });
-  const chillInput = chillFrom(casting, moldRecord, cavity, coat, coatsMade, cavityRecord.count);
-  return { casting, part, moldRecord, cavities: cavityRecord.count, cavity, coatsMade, chocolates, mold, coat, fill, chillInput };
+  const chillInput = chillFrom(casting, moldRecord, cavity, coat, coatsMade, cavityCount(cavityRecord));
+  return { casting, part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, mold, coat, fill, chillInput };
 }
 
 function coatChoice(casting: Casting, coat: Coat): CoatChoice {
@@ -74,6 +81,7 @@ function chillFrom(casting: Casting, mold: Mold, cavity: Cavity, coat: CoatResul
     wallM: mold.wallM,
     meanCurvature: cavity.meanCurvature,
     gaussCurvature: cavity.gaussCurvature,
+    ...(mold.composition.kind === 'press' ? { insertM: mold.wallM } : {}),
     kitchen: { roomC, fridgeC, freezerC },
     coats: coat.coats.map((answer, i) => {
       const set = made[i].sets[0];

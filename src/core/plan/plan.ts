@@ -38,7 +38,8 @@ export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingP
     breakChance: { value: broken.value, low: broken.low ?? broken.value, high: broken.high ?? broken.value },
     perMold: draft.cavities,
     moldsAtHand: draft.moldRecord.atHand,
-    solidKg: draft.mold.solid.value,
+    // Poured over a former, about as much runs off as stays. Common practice, no source.
+    solidKg: draft.cavity.outward ? 4 * coat.mass.value : draft.mold.solid.value,
     coats: coat.coats.map((made, i) => batchCoat(draft.coatsMade[i], made.mass.value, chill.coats[i].stay.value)),
     filled: casting.fill.length > 0,
     closed: casting.closure !== null,

@@ -53,7 +53,8 @@ function chillProblems({ chill, coatsMade }: Planned): Problem[] {
   });
 }
 
-function coatProblems({ coat, part, coatsMade }: Planned): Problem[] {
+function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[] {
+  const pressed = moldRecord.composition.kind === 'press';
   const problems: Problem[] = [];
   if (!coat.reached && part.coatsBy.by === 'thickness') {
     problems.push({ key: 'wantedNotReached', station: 'coat', values: { wanted: part.coatsBy.rimM, comesOut: coat.total.rim.value, coats: coat.coats.length }, remedy: { key: 'wantRim', rimM: nearestWithinReach(coat.total.rim.value, part.coatsBy.rimM) } });
@@ -65,7 +66,7 @@ function coatProblems({ coat, part, coatsMade }: Planned): Problem[] {
   }
   if (coat.total.rim.value < coat.neededRim.value) {
     const values = { rim: coat.total.rim.value, needed: coat.neededRim.value, chance: coat.breakChance.value };
-    const remedy: Remedy | undefined =
+    const remedy: Remedy | undefined = pressed ? undefined :
       part.coatsBy.by === 'thickness' ? { key: 'wantRim', rimM: clampRim(coat.neededRim.value * 1.1) } : coatsMade.length < LIMITS.coats.high ? { key: 'addCoat' } : undefined;
     problems.push({ key: 'rimTooThin', station: 'coat', values, remedy });
   }

@@ -11,6 +11,7 @@ export type Dimension =
   | 'temperature' // °C
   | 'temperatureDifference' // K
   | 'share' // 0 to 1
+  | 'ratio' // one over another
   | 'count' // pieces
   | 'density' // kg/m³
   | 'yieldStress' // Pa

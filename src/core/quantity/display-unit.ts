@@ -11,7 +11,8 @@ export function displayUnit(dimension: Dimension, system: UnitSystem): Unit | un
     case 'temperature': return us ? UNITS.fahrenheit : UNITS.celsius;
     case 'duration': return UNITS.second;
     case 'share': return UNITS.percent;
-    case 'count': return UNITS.piece;
+    case 'count':
+    case 'ratio': return UNITS.piece;
     default: return undefined;
   }
 }

@@ -1,12 +1,12 @@
 import * as z from 'zod/mini';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../matter/chocolate';
 import { FILLING_KINDS } from '../matter/filling';
-import { MOLD_MATERIALS } from '../matter/mold-material';
 import { ALLERGENS, COAT_AREAS, METHODS, PLACES, WAYS_UP } from './choices';
 import { LIMITS, type LimitName } from './limits';
+import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 1;
+export const CASTING_SCHEMA_VERSION = 2;
 
 const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
 const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
@@ -20,17 +20,6 @@ export const KitchenSchema = z.object({
   fridgeC: within('fridgeC'),
   freezerC: within('freezerC'),
   microwaveW: z.number().check(z.gte(100), z.lte(3000)),
-});
-
-const ShapeSchema = z.object({ kind: z.literal('hemisphere'), diameterM: within('cavityDiameterM') });
-
-const MoldSchema = z.object({
-  id,
-  name,
-  material: z.enum(MOLD_MATERIALS),
-  wallM: within('moldWallM'),
-  atHand: wholeWithin('moldsAtHand'),
-  cavities: z.array(z.object({ id, shape: ShapeSchema, count: wholeWithin('cavities') })).check(z.minLength(1), z.maxLength(20)),
 });
 
 const ChocolateSchema = z.object({
@@ -132,11 +121,12 @@ export const CastingSchema = z.object({
   finishes: z.array(FinishSchema).check(z.maxLength(20)),
   /** The chocolate on hand for the question "how many can I make of it?", kg. */
   atHandKg: within('atHandKg'),
+  /** Inner diameter of the mug a bomb is served in, where there is one. */
+  mugDiameterM: z.optional(within('mugDiameterM')),
 });
 
 export type Casting = z.infer<typeof CastingSchema>;
 export type Kitchen = z.infer<typeof KitchenSchema>;
-export type Mold = z.infer<typeof MoldSchema>;
 export type Chocolate = z.infer<typeof ChocolateSchema>;
 export type Filling = z.infer<typeof FillingSchema>;
 export type Melt = z.infer<typeof MeltSchema>;

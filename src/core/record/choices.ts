@@ -12,5 +12,9 @@ export type WayUp = (typeof WAYS_UP)[number];
 export const COAT_AREAS = ['all', 'sides', 'rim'] as const;
 export type CoatArea = (typeof COAT_AREAS)[number];
 
+/** What a mold wants before or while it is used. */
+export const MOLD_CARE = ['buff', 'tray', 'flex', 'dryWell', 'coolWater'] as const;
+export type MoldCare = (typeof MOLD_CARE)[number];
+
 export const ALLERGENS = ['milk', 'soy', 'nuts', 'peanuts', 'wheat', 'egg', 'sesame', 'gelatine'] as const;
 export type Allergen = (typeof ALLERGENS)[number];

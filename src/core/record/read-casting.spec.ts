@@ -22,7 +22,7 @@ describe('reading a casting', () => {
   // Both ends of every range that a field and a record are held to, and a hair beyond.
   it.each([
     ['pieces', LIMITS.pieces], ['kitchen.roomC', LIMITS.roomC], ['kitchen.fridgeC', LIMITS.fridgeC], ['kitchen.freezerC', LIMITS.freezerC], ['kitchen.humidity', LIMITS.humidity],
-    ['molds.0.cavities.0.shape.diameterM', LIMITS.cavityDiameterM], ['molds.0.cavities.0.count', LIMITS.cavities], ['molds.0.atHand', LIMITS.moldsAtHand], ['molds.0.wallM', LIMITS.moldWallM],
+    ['molds.0.cavities.0.shape.diameterM', LIMITS.cavityDiameterM], ['molds.0.emptyKg', LIMITS.moldMassKg], ['molds.0.atHand', LIMITS.moldsAtHand], ['molds.0.wallM', LIMITS.moldWallM],
     ['melts.0.workingC', LIMITS.workingC], ['parts.0.coats.0.doseM3', LIMITS.doseM3], ['parts.0.coats.0.drainSeconds', LIMITS.drainSeconds], ['parts.0.coats.0.dwellSeconds', LIMITS.dwellSeconds],
     ['chocolates.0.fatShare', LIMITS.fatShare], ['atHandKg', LIMITS.atHandKg],
   ])('holds %s to its range', (path, { low, high }) => {
@@ -36,10 +36,10 @@ describe('reading a casting', () => {
   });
 
   it.each([
-    ['not an object', 'text', 'notACasting'],
-    ['nothing', null, 'notACasting'],
-    ['a list', [], 'notACasting'],
-    ['a newer record', demo((c) => { (c as Record<string, unknown>)['schemaVersion'] = 2; }), 'newerVersion'],
+    ['not an object', 'text', 'notARecord'],
+    ['nothing', null, 'notARecord'],
+    ['a list', [], 'notARecord'],
+    ['a newer record', demo((c) => { (c as Record<string, unknown>)['schemaVersion'] = 3; }), 'newerVersion'],
     ['a record without a version', demo((c) => { delete (c as Record<string, unknown>)['schemaVersion']; }), 'badValue'],
     ['half a piece', demo((c) => { (c as Record<string, unknown>)['pieces'] = 2.5; }), 'badValue'],
     ['five coats', demo((c) => { const [part] = c['parts'] as unknown as { coats: unknown[] }[]; part.coats = [1, 2, 3, 4, 5].map((n) => ({ ...(part.coats[0] as object), id: `c${n}` })); }), 'badValue'],

@@ -1,10 +1,15 @@
-import type { Casting, Chocolate, Filling, Melt, Mold, Part } from './casting';
+import type { Casting, Chocolate, Filling, Melt, Part } from './casting';
+import { brokenComposition, type Mold } from './mold';
 
 /** The path of the first id in a casting that points at nothing, or undefined when all are whole. */
 export function brokenReference(casting: Casting): string | undefined {
   const has = (list: readonly { id: string }[], id: string): boolean => list.some((entry) => entry.id === id);
   for (const [i, melt] of casting.melts.entries()) {
     if (!has(casting.chocolates, melt.chocolateId)) return `melts.${i}.chocolateId`;
+  }
+  for (const [i, mold] of casting.molds.entries()) {
+    const broken = brokenComposition(mold);
+    if (broken) return `molds.${i}.${broken}`;
   }
   for (const [i, part] of casting.parts.entries()) {
     const mold = casting.molds.find((m) => m.id === part.moldId);

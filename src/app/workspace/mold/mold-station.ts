@@ -1,60 +1,103 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
+import { mugRoomM } from '../../../core/mold/mold';
+import { cavityCount, gridOf, partsPerPiece, type Composition, type Mold, type MoldCavity } from '../../../core/record/mold';
 import { LIMITS } from '../../../core/record/limits';
+import { cavityRecordOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
+import { MoldLibrary } from '../../state/mold-library';
 import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
+import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
-import { Pick } from '../../ui/pick';
+import { ShapeFields } from '../../ui/shape-fields';
+import { text } from '../../wording/format';
 import { MATERIAL_NAMES } from '../../wording/names';
+import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes';
 
 /** Which mold, how many, its cavities; and what a cavity comes to. */
 @Component({
   selector: 'ks-mold-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Figure, Pick],
-  template: `
-    @if (plan(); as p) {
-      <h2>Mold</h2>
-      <div class="fields">
-        <ks-amount-field label="Width of a cavity" [field]="p.casting.id + ' diameter'" [value]="p.cavity.rimDiameterM" dimension="length" [limits]="[limits.cavityDiameterM]"
-          hint="Half spheres, measured across the rim" (amount)="setDiameter($event.value)" />
-        <div class="pair">
-          <ks-amount-field label="Cavities in it" [field]="p.casting.id + ' cavities'" [value]="p.cavities" dimension="count" [whole]="true" [limits]="[limits.cavities]" (amount)="setCavities($event.value)" />
-          <ks-amount-field label="Molds at hand" [field]="p.casting.id + ' molds'" [value]="p.moldRecord.atHand" dimension="count" [whole]="true" [limits]="[limits.moldsAtHand]" (amount)="setAtHand($event.value)" />
-        </div>
-        <ks-pick label="Material" [options]="materials" [value]="p.moldRecord.material" (chosen)="setMaterial($event)" />
-        <ks-amount-field label="Mold wall" [field]="p.casting.id + ' mold wall'" [value]="p.moldRecord.wallM" dimension="length" [limits]="[limits.moldWallM]" (amount)="setWall($event.value)" />
-      </div>
-      <dl class="answers">
-        <dt>A cavity holds</dt><dd><ks-figure [answer]="p.mold.volume" /></dd>
-        <dt>Its wall</dt><dd><ks-figure [answer]="p.mold.wallArea" /></dd>
-        <dt>Its rim</dt><dd><ks-figure [answer]="p.mold.rimLength" /></dd>
-        <dt>Filled solid</dt><dd><ks-figure [answer]="p.mold.solid" /></dd>
-        <dt>Parts in a round</dt><dd><ks-figure [answer]="p.mold.perRound" /></dd>
-      </dl>
-      <p class="caution">{{ care() }} Only food-grade molds; follow the maker’s instructions.</p>
-    }
-  `,
+  imports: [AmountField, ChoiceList, Figure, RouterLink, ShapeFields],
+  templateUrl: './mold-station.html',
   styleUrl: '../station.less',
 })
 export class MoldStation {
   private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
+  protected readonly library = inject(MoldLibrary);
   protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
   protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
-  protected readonly care = computed(() =>
-    this.plan()?.moldRecord.material === 'silicone'
-      ? 'Bone dry, on a tray: the sheet bends when it is carried.'
-      : 'Washed, bone dry and buffed with soft cotton: a water spot prints as a dull spot.',
-  );
+  protected readonly cavity = computed(() => {
+    const plan = this.plan();
+    return plan && cavityRecordOf(plan.moldRecord, plan.part);
+  });
+  /** The library's molds, and the casting's own copy where the library has none of it. */
+  protected readonly molds = computed(() => {
+    const own = this.plan()?.moldRecord;
+    const listed = this.library.molds().map(({ id, name }) => ({ value: id, name }));
+    return own && !listed.some((option) => option.value === own.id) ? [{ value: own.id, name: `${own.name} (this casting’s own)` }, ...listed] : listed;
+  });
+  /** The library holds a later state of this mold. */
+  protected readonly newer = computed(() => {
+    const own = this.plan()?.moldRecord;
+    const there = own && this.library.byId().get(own.id);
+    return there && own && !sameMold(there, own) ? there : undefined;
+  });
+  protected readonly cavities = computed(() => (this.plan()?.moldRecord.cavities ?? []).map(({ id, name }) => ({ value: id, name })));
+  protected readonly care = computed(() => {
+    const mold = this.plan()?.moldRecord;
+    if (!mold) return '';
+    const wanted = mold.care.map((care) => CARE_NAMES[care]).join(', ');
+    const dry = MOLD_MATTER[mold.material].rigid ? 'Bone dry: a water spot prints as a dull spot.' : 'Bone dry: any moisture ruins chocolate.';
+    return `${wanted ? `${wanted[0].toUpperCase()}${wanted.slice(1)}. ` : ''}${dry}`;
+  });
+  protected readonly together = computed(() => {
+    const mold = this.plan()?.moldRecord;
+    return mold ? COMPOSITION_TEXTS[mold.composition.kind] : '';
+  });
+  protected readonly computedOn = computed(() => {
+    const plan = this.plan();
+    const shape = this.cavity()?.shape;
+    if (!plan || !shape || !plan.cavity.equivalent) return '';
+    const why = shape.kind === 'measured' ? 'Only its volume, width and depth are known' : `A ${SHAPE_NAMES[shape.kind]} is not turned about an axis`;
+    return `${why}: coats, chill and section stand on the turned body that has the same room at every height, with the true wall counted.`;
+  });
+  protected readonly mug = computed(() => {
+    const plan = this.plan();
+    const mug = plan?.casting.mugDiameterM;
+    if (!plan || mug === undefined) return undefined;
+    const room = mugRoomM(plan.cavity, mug);
+    const written = text(Math.abs(room), 'length', this.units.system());
+    return { fits: room >= 0, text: room >= 0 ? `Goes into the mug, with ${written} to spare.` : `Too wide for the mug by ${written}, with room to come open.` };
+  });
+  protected readonly usualMugM = 0.08;
 
-  protected setDiameter(diameterM: number): void {
-    this.edit('cavity width', (mold) => (mold.cavities[0].shape.diameterM = diameterM));
+  protected choose(moldId: string): void {
+    const mold = this.library.byId().get(moldId);
+    if (mold) this.store.edit('mold', (casting) => takeMold(casting, mold));
+  }
+
+  protected castIn(cavityId: string): void {
+    this.store.edit('cavity', (casting) => {
+      const part = casting.parts[0];
+      part.cavityId = cavityId;
+      const mold = casting.molds.find((candidate) => candidate.id === part.moldId);
+      if (mold) part.perPiece = partsPerPiece(mold, cavityId);
+    });
+  }
+
+  protected setShape({ shape, key }: { readonly shape: CavityShape; readonly key: string }): void {
+    this.edit('cavity shape', (_, cavity) => (cavity.shape = structuredClone(shape) as MoldCavity['shape']), `shape ${key}`);
   }
 
   protected setCavities(count: number): void {
-    this.edit('cavities', (mold) => (mold.cavities[0].count = count));
+    this.edit('cavities', (_, cavity) => Object.assign(cavity, gridOf(count)));
   }
 
   protected setAtHand(count: number): void {
@@ -65,6 +108,12 @@ export class MoldStation {
     this.edit('mold wall', (mold) => (mold.wallM = wallM));
   }
 
+  protected setGap(gapM: number): void {
+    this.edit('gap', (mold) => {
+      if (mold.composition.kind === 'press') mold.composition.gap = { by: 'width', gapM };
+    });
+  }
+
   protected setMaterial(material: MoldMaterial): void {
     this.edit('mold material', (mold) => {
       mold.material = material;
@@ -72,7 +121,49 @@ export class MoldStation {
     });
   }
 
-  private edit(label: string, change: (mold: NonNullable<ReturnType<CastingStore['current']>>['molds'][number]) => void): void {
-    this.store.edit(label, (casting) => change(casting.molds[0]), label);
+  protected setMug(mugDiameterM: number | undefined): void {
+    this.store.edit('mug', (casting) => {
+      if (mugDiameterM === undefined) delete casting.mugDiameterM;
+      else casting.mugDiameterM = mugDiameterM;
+    }, 'mug');
   }
+
+  protected count(cavity: MoldCavity): number {
+    return cavityCount(cavity);
+  }
+
+  private edit(label: string, change: (mold: Mold, cavity: MoldCavity) => void, gesture = label): void {
+    this.store.edit(label, (casting) => {
+      const part = casting.parts[0];
+      const mold = casting.molds.find((candidate) => candidate.id === part.moldId);
+      const cavity = mold?.cavities.find((candidate) => candidate.id === part.cavityId);
+      if (mold && cavity) change(mold, cavity);
+    }, gesture);
+  }
+}
+
+const COMPOSITION_TEXTS: Readonly<Record<Composition['kind'], string>> = {
+  single: '',
+  halves: `A piece is ${COMPOSITION_NAMES.halves} at the rim.`,
+  figure: 'A piece is one front and one back, closed on their register. This casting plans the half chosen above; copy it for the other.',
+  press: 'The insert is pressed in until chocolate reaches the rim all round: the shell is the gap.',
+  former: 'Coated on its outside; what is inside comes out through the opening.',
+  assembly: 'A piece takes several parts. This casting plans the one chosen above; copy it for the others.',
+};
+
+/** Puts a copy of a library mold into a casting, and casts in the first of its cavities. */
+function takeMold(casting: Parameters<Parameters<CastingStore['edit']>[1]>[0], mold: Mold): void {
+  const { id, name, material, wallM, atHand, cavities, composition, emptyKg, care, notes } = structuredClone(mold);
+  const part = casting.parts[0];
+  const copy: Mold = { id, name, material, wallM, atHand, cavities, composition, care, notes, ...(emptyKg === undefined ? {} : { emptyKg }) };
+  casting.molds = [...casting.molds.filter((other) => other.id !== part.moldId && other.id !== id), copy];
+  if (!cavities.some((cavity) => cavity.id === part.cavityId) || part.moldId !== id) part.cavityId = cavities[0].id;
+  part.moldId = id;
+  part.perPiece = partsPerPiece(copy, part.cavityId);
+}
+
+/** Whether two molds are the same but for how many are at hand. */
+function sameMold(a: Mold, b: Mold): boolean {
+  const plain = ({ name, material, wallM, cavities, composition, emptyKg, care, notes }: Mold): string => JSON.stringify([name, material, wallM, cavities, composition, emptyKg, care, notes]);
+  return plain(a) === plain(b);
 }

@@ -1,5 +1,6 @@
 import { line } from 'd3-shape';
-import { insetProfile, type Profile } from '../../../core/cavity/profile';
+import { coatLine } from '../../../core/cavity/inset';
+import type { Line, Profile } from '../../../core/cavity/profile';
 import type { PlanDraft } from '../../../core/plan/draft';
 
 /** A place on the drawing, px. */
@@ -40,6 +41,8 @@ export interface SectionGeometry {
 const FLANGE_M = 0.005;
 /** Points of an outline closer than this are not told apart, px. */
 const FINEST_PX = 8;
+/** A line that turns by more than this has a corner there. */
+const CORNER_RADIANS = 0.25;
 /** Room kept free for rule and callouts, px. */
 export interface Margin {
   readonly top: number;
@@ -53,7 +56,8 @@ const MARGIN: Margin = { top: 50, bottom: 34, left: 50, right: 92 };
 /** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
 export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
   const { cavity, moldRecord } = plan;
-  const outerWidth = cavity.rimDiameterM + 2 * (moldRecord.wallM + FLANGE_M);
+  const widestM = Math.max(...cavity.profile.radiusM);
+  const outerWidth = 2 * (widestM + moldRecord.wallM + FLANGE_M);
   const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / outerWidth, (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM)));
   const axisX = (margin.left + width - margin.right) / 2;
   const slack = height - margin.top - margin.bottom - (cavity.depthM + moldRecord.wallM) * pxPerM;
@@ -62,15 +66,16 @@ export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill'
   const place = (r: number, z: number): Spot => ({ x: axisX + r * pxPerM, y: rimY + (cavity.depthM - z) * pxPerM });
   const drawn = plan.coat.coats.map((coat) => coat.thicknessM.map((t) => t * exaggeration));
   const totals = drawn.map((_, i) => drawn.slice(0, i + 1).reduce((sum, coat) => sum.map((t, k) => t + coat[k]), new Float64Array(drawn[0].length)));
-  const bounds = [cavity.profile, ...totals.map((total) => insetProfile(cavity.profile, total))];
+  const bounds: Line[] = [cavity.profile, ...totals.map((total) => coatLine(cavity, total))];
   const seen = bounds.map((bound) => thinned(bound, FINEST_PX / pxPerM));
-  const inside = bounds[bounds.length - 1];
+  const inside = cavity.outward ? cavity.profile : bounds[bounds.length - 1];
   const levelScale = (cavity.depthM - inside.heightM[0]) / plan.fill.depthM;
   const last = cavity.profile.arcM.length - 1;
   const thickness = totals[totals.length - 1];
-  const middle = Math.round(last / 2);
+  const middle = cavity.profile.arcM.findIndex((s) => s >= cavity.profile.arcM[last] / 2);
+  const side = cavity.outward ? -1 : 1;
   const onWall = (i: number): Spot => {
-    const half = thickness[i] / 2;
+    const half = (side * thickness[i]) / 2;
     return place(cavity.profile.radiusM[i] - half * Math.sin(cavity.profile.slope[i]), cavity.profile.heightM[i] + half * Math.cos(cavity.profile.slope[i]));
   };
   return {
@@ -78,30 +83,33 @@ export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill'
     exaggeration,
     axisX,
     rimY,
-    moldPath: moldPath(thinned(cavity.profile, FINEST_PX / pxPerM), moldRecord.wallM, place),
+    moldPath: cavity.outward ? formerPath(cavity.profile, moldRecord.wallM, place) : moldPath(cavity.profile, moldRecord.wallM, place),
     coatPaths: totals.map((_, i) => between(seen[i], seen[i + 1], place)),
     layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
     rim: onWall(last),
     wall: onWall(middle),
     base: onWall(0),
-    rimInner: place(cavity.profile.radiusM[last] - thickness[last], cavity.depthM),
+    rimInner: place(cavity.profile.radiusM[last] - side * thickness[last], cavity.depthM),
     halfCavity: (cavity.rimDiameterM / 2) * pxPerM,
     depth: cavity.depthM * pxPerM,
     bottomY: rimY + (cavity.depthM + moldRecord.wallM) * pxPerM,
   };
 }
 
-/** Leaves out points closer than `apartM` along the wall: on an arc of 200 px, 8 px apart stray by less than a twentieth of a pixel. */
-function thinned(profile: Profile, apartM: number): Profile {
-  const { arcM } = profile;
-  const last = arcM.length - 1;
+/** Leaves out points closer than `apartM` along the line, but never a corner: on an arc of 200 px, 8 px apart stray by less than a twentieth of a pixel. */
+function thinned({ radiusM: r, heightM: z }: Line, apartM: number): Line {
+  const last = r.length - 1;
   const kept = [0];
+  const turns = (i: number): boolean => {
+    const turn = Math.atan2(z[i + 1] - z[i], r[i + 1] - r[i]) - Math.atan2(z[i] - z[i - 1], r[i] - r[i - 1]);
+    return Math.abs(turn) > CORNER_RADIANS;
+  };
   for (let i = 1; i < last; i++) {
-    if (arcM[i] - arcM[kept[kept.length - 1]] >= apartM && arcM[last] - arcM[i] >= apartM / 2) kept.push(i);
+    const before = kept[kept.length - 1];
+    if (Math.hypot(r[i] - r[before], z[i] - z[before]) >= apartM || turns(i)) kept.push(i);
   }
   kept.push(last);
-  const of = (values: Float64Array): Float64Array => Float64Array.from(kept, (i) => values[i]);
-  return { radiusM: of(profile.radiusM), heightM: of(profile.heightM), arcM: of(arcM), slope: of(profile.slope) };
+  return { radiusM: Float64Array.from(kept, (i) => r[i]), heightM: Float64Array.from(kept, (i) => z[i]) };
 }
 
 /** As much thicker as still leaves room inside, up to three times. */
@@ -126,26 +134,37 @@ function closed(spots: readonly Spot[]): string {
   return `${outline([...spots]) ?? ''}Z`;
 }
 
-function between(outer: Profile, inner: Profile, place: Place): string {
+function between(outer: Line, inner: Line, place: Place): string {
   return closed([...bothHalves(outer.radiusM, outer.heightM, place), ...bothHalves(inner.radiusM, inner.heightM, place).reverse()]);
 }
 
-function moldPath(profile: Profile, wallM: number, place: Place): string {
-  const { radiusM, heightM, slope } = profile;
+/** A mold's sheet around the cavity, with a piece of its flange. */
+function moldPath({ radiusM, heightM, slope }: Profile, wallM: number, place: Place): string {
   const last = radiusM.length - 1;
-  const outerRadius = radiusM.map((r, i) => r + wallM * Math.sin(slope[i]));
-  const outerHeight = heightM.map((z, i) => z - wallM * Math.cos(slope[i]));
   const rimZ = heightM[last];
-  const flange = radiusM[last] + wallM + FLANGE_M;
+  const outerRadius: number[] = [];
+  const outerHeight: number[] = [];
   // The outside of the bowl ends below the flange.
-  const keep = outerHeight.filter((z) => z < rimZ - wallM).length;
-  const outside = bothHalves(outerRadius.slice(0, keep), outerHeight.slice(0, keep), place);
-  const right = [place(outerRadius[keep - 1], rimZ - wallM), place(flange, rimZ - wallM), place(flange, rimZ)];
-  const left = [place(-flange, rimZ), place(-flange, rimZ - wallM), place(-outerRadius[keep - 1], rimZ - wallM)];
+  for (let i = 0; i <= last && heightM[i] - wallM * Math.cos(slope[i]) < rimZ - wallM; i++) {
+    outerRadius.push(Math.max(0, radiusM[i] + wallM * Math.sin(slope[i])));
+    outerHeight.push(heightM[i] - wallM * Math.cos(slope[i]));
+  }
+  const outside = bothHalves(outerRadius, outerHeight, place);
+  const neck = outerRadius[outerRadius.length - 1];
+  const flange = Math.max(neck, radiusM[last]) + wallM + FLANGE_M;
+  const right = [place(neck, rimZ - wallM), place(flange, rimZ - wallM), place(flange, rimZ)];
+  const left = [place(-flange, rimZ), place(-flange, rimZ - wallM), place(-neck, rimZ - wallM)];
   return closed([...outside, ...right, ...bothHalves(radiusM, heightM, place).reverse(), ...left]);
 }
 
-function drawnLayer(inside: Profile, fromM: number, toM: number, kind: string, place: Place): DrawnLayer {
+/** A former's skin, drawn inward from the surface that is coated. */
+function formerPath(profile: Profile, wallM: number, place: Place): string {
+  const { radiusM, heightM, slope } = profile;
+  const inner = { radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r - wallM * Math.sin(slope[i]))), heightM: heightM.map((z, i) => z + wallM * Math.cos(slope[i])) };
+  return between(profile, inner, place);
+}
+
+function drawnLayer(inside: Line, fromM: number, toM: number, kind: string, place: Place): DrawnLayer {
   const floor = inside.heightM[0];
   const radiusAt = (z: number): number => {
     let i = 1;

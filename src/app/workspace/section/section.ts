@@ -7,9 +7,10 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { text } from '../../wording/format';
+import { sizeText } from '../../wording/shapes';
 import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
 import { coatShades } from './coat-shades';
-import { DragHandle, type HandleMove } from './drag-handle';
+import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { sectionGeometry } from './section-geometry';
 
 const STEP_M = 0.0001;
@@ -47,10 +48,17 @@ export class Section {
     if (!plan || !geometry) return [];
     const unit = this.units.system() === 'us' ? 0.0254 : 0.001;
     const scale = scaleLinear().domain([0, plan.cavity.depthM / unit]);
-    return scale.ticks(this.units.system() === 'us' ? 4 : 6).map((tick) => ({ y: geometry.rimY + tick * unit * geometry.pxPerM, name: String(tick) }));
+    return scale.ticks(Math.min(this.units.system() === 'us' ? 4 : 6, Math.max(1, Math.floor(geometry.depth / 26)))).map((tick) => ({ y: geometry.rimY + tick * unit * geometry.pxPerM, name: String(tick) }));
   });
   protected readonly rulerUnit = computed(() => (this.units.system() === 'us' ? 'in' : 'mm'));
-  protected readonly widthText = computed(() => text(this.plan()?.cavity.rimDiameterM ?? 0, 'length', this.units.system()));
+  protected readonly widthText = computed(() => this.sizeText());
+  private sizeText(): string {
+    const cavity = this.plan()?.cavity;
+    if (!cavity) return '';
+    // The measure stands over the rim; where the body is wider than it, the rim's own width is what it shows.
+    return cavity.spanM > cavity.rimDiameterM + 1e-6 ? text(cavity.rimDiameterM, 'length', this.units.system()) : sizeText(cavity.lengthM, cavity.widthM, this.units.system());
+  }
+
   protected readonly upText = computed(() => WAY_UP_NAMES[this.plan()?.coatsMade.at(-1)?.wayUp ?? 'upright']);
   protected readonly description = computed(() => {
     const plan = this.plan();

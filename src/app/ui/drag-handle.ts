@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { Turns } from '../../state/turns';
+import { Turns } from '../state/turns';
 
 /** One movement of a handle: px since it was taken hold of, or a key's step up (+) or down (-). */
 export interface HandleMove {
@@ -8,6 +8,8 @@ export interface HandleMove {
   readonly start: boolean;
   readonly gesture: string;
   readonly step?: number;
+  /** Which way a key's step goes: across or up and down. */
+  readonly axis?: 'x' | 'y';
 }
 
 let gestures = 0;
@@ -35,8 +37,8 @@ let gestures = 0;
   },
   template: `
     <svg width="24" height="24" viewBox="-12 -12 24 24" aria-hidden="true">
-      <circle r="9" />
-      <path d="M-2.5 -2.5 0 -5 2.5 -2.5M-2.5 2.5 0 5 2.5 2.5" [attr.transform]="vertical() ? null : 'rotate(90)'" />
+      <circle [attr.r]="plane() ? 6 : 9" />
+      @if (!plane()) { <path d="M-2.5 -2.5 0 -5 2.5 -2.5M-2.5 2.5 0 5 2.5 2.5" [attr.transform]="vertical() ? null : 'rotate(90)'" /> }
     </svg>
   `,
   styleUrl: './drag-handle.less',
@@ -47,6 +49,8 @@ export class DragHandle {
   readonly now = input.required<number>();
   readonly spoken = input.required<string>();
   readonly vertical = input(true);
+  /** Moves both ways: a point, drawn without arrows. */
+  readonly plane = input(false);
   readonly moved = output<HandleMove>();
 
   private from: { readonly x: number; readonly y: number } | undefined;
@@ -81,7 +85,7 @@ export class DragHandle {
     const step = steps[event.key];
     if (step === undefined) return;
     event.preventDefault();
-    this.moved.emit({ dx: 0, dy: 0, start: false, gesture: 'keys', step });
+    this.moved.emit({ dx: 0, dy: 0, start: false, gesture: 'keys', step, axis: event.key === 'ArrowLeft' || event.key === 'ArrowRight' ? 'x' : 'y' });
   }
 
   private send(): void {

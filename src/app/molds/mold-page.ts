@@ -1,0 +1,177 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Title } from '@angular/platform-browser';
+import { Router, RouterLink } from '@angular/router';
+import { LucideChevronLeft, LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { cavityOf } from '../../core/cavity/cavity';
+import { reshaped } from '../../core/cavity/reshape';
+import type { CavityShape, ShapeKind, TurnedPoint } from '../../core/cavity/shape';
+import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../core/matter/mold-material';
+import { moldStation } from '../../core/mold/mold';
+import { MOLD_CARE, type MoldCare } from '../../core/record/choices';
+import { LIMITS } from '../../core/record/limits';
+import { cavityCount, type LibraryMold, type MoldCavity } from '../../core/record/mold';
+import { CastingStore } from '../state/casting-store';
+import { MoldLibrary } from '../state/mold-library';
+import { AmountField } from '../ui/amount-field';
+import { ChoiceList } from '../ui/choice-list';
+import { Figure } from '../ui/figure';
+import { ProfileEditor } from '../ui/profile-editor';
+import { ShapeFields } from '../ui/shape-fields';
+import { MATERIAL_NAMES } from '../wording/names';
+import { CARE_NAMES, SHAPE_NAMES } from '../wording/shapes';
+import { CompositionFields } from './composition-fields';
+import { MoldSheet } from './mold-sheet';
+
+/** One mold of the library: its cavities by formula or by points, how they lie and come together, and what a cavity comes to. */
+@Component({
+  selector: 'ks-mold-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, LucideChevronLeft, LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, MoldSheet, NzButtonModule, NzInputModule, ProfileEditor, RouterLink,
+    ShapeFields,
+  ],
+  templateUrl: './mold-page.html',
+  styleUrl: './mold-page.less',
+})
+export class MoldPage {
+  protected readonly library = inject(MoldLibrary);
+  protected readonly store = inject(CastingStore);
+  private readonly router = inject(Router);
+
+  /** Route parameter. */
+  readonly id = input.required<string>();
+
+  protected readonly limits = LIMITS;
+  protected readonly cares = MOLD_CARE.map((value) => ({ value, name: CARE_NAMES[value] }));
+  protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
+  protected readonly kinds = Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name }));
+  protected readonly mold = computed(() => this.library.byId().get(this.id()));
+  private readonly openCavity = signal<string | undefined>(undefined);
+  protected readonly cavity = computed(() => {
+    const cavities = this.mold()?.cavities ?? [];
+    return cavities.find((cavity) => cavity.id === this.openCavity()) ?? cavities[0];
+  });
+  protected readonly usedBy = computed(() => this.library.usedBy(this.id()));
+  protected readonly nameWrong = signal('');
+  protected readonly geometry = computed(() => {
+    const shape = this.cavity()?.shape;
+    return shape && cavityOf(shape, this.mold()?.composition.kind === 'former');
+  });
+  protected readonly equivalent = computed(() => this.geometry()?.equivalent ?? false);
+  protected readonly answers = computed(() => {
+    const mold = this.mold();
+    const cavity = this.cavity();
+    const geometry = this.geometry();
+    return mold && cavity && geometry && moldStation({ cavity: geometry, shape: cavity.shape, cavities: cavityCount(cavity), atHand: mold.atHand, chocolateKind: 'dark' });
+  });
+
+  constructor() {
+    const titles = inject(Title);
+    effect(() => titles.setTitle(`${this.mold()?.name ?? 'Mold'} · Kilnstone`));
+  }
+
+  protected count(cavity: MoldCavity): number {
+    return cavityCount(cavity);
+  }
+
+  protected open(cavityId: string): void {
+    this.openCavity.set(cavityId);
+  }
+
+  protected setName(name: string): void {
+    const tidy = name.trim();
+    this.nameWrong.set(tidy === '' ? 'It needs a name; the last one stays.' : tidy.length > 120 ? 'At most 120 letters; the last name stays.' : '');
+    if (!this.nameWrong()) this.edit('name', (mold) => (mold.name = tidy));
+  }
+
+  protected setKind(kind: ShapeKind): void {
+    const geometry = this.geometry();
+    if (geometry) this.setShape(reshaped(kind, geometry), 'kind');
+  }
+
+  protected setShape(shape: CavityShape, key: string): void {
+    this.editCavity('shape', (cavity) => (cavity.shape = structuredClone(shape) as MoldCavity['shape']), `shape ${key}`);
+  }
+
+  protected setPoints({ points, gesture }: { readonly points: readonly TurnedPoint[]; readonly gesture: string }): void {
+    this.editCavity('profile', (cavity) => (cavity.shape = { kind: 'turned', points: points.map((point) => ({ ...point })) }), `profile ${gesture}`);
+  }
+
+  protected setGrid(key: 'rows' | 'columns', value: number): void {
+    this.editCavity(key, (cavity) => (cavity[key] = value), key);
+  }
+
+  protected setCavityName(name: string): void {
+    if (name.trim()) this.editCavity('cavity name', (cavity) => (cavity.name = name.trim().slice(0, 120)));
+  }
+
+  protected addCavity(): void {
+    const last = this.mold()?.cavities.at(-1);
+    if (!last) return;
+    const id = `cavity-${crypto.randomUUID().slice(0, 8)}`;
+    this.edit('another kind of cavity', (mold) => {
+      const { shape, rows, columns } = structuredClone(last);
+      mold.cavities.push({ id, name: `Cavity ${mold.cavities.length + 1}`, shape, rows, columns });
+    });
+    this.openCavity.set(id);
+  }
+
+  protected removeCavity(): void {
+    const open = this.cavity();
+    this.edit('kind of cavity', (mold) => {
+      if (!open || mold.cavities.length < 2) return;
+      mold.cavities = mold.cavities.filter((cavity) => cavity.id !== open.id);
+      // What needed it is no longer put together of it.
+      if (mold.composition.kind === 'figure' || mold.composition.kind === 'assembly') mold.composition = { kind: 'single' };
+    });
+  }
+
+  protected setMaterial(material: MoldMaterial): void {
+    this.edit('material', (mold) => {
+      mold.material = material;
+      mold.wallM = MOLD_MATTER[material].usualWallM;
+    });
+  }
+
+  protected setNumber(key: 'wallM' | 'atHand' | 'emptyKg', value: number): void {
+    this.edit(key, (mold) => (mold[key] = value), key);
+  }
+
+  protected setCare(care: MoldCare, wanted: boolean): void {
+    this.edit('care', (mold) => {
+      mold.care = MOLD_CARE.filter((one) => (one === care ? wanted : mold.care.includes(one)));
+    });
+  }
+
+  protected setNotes(notes: string): void {
+    this.edit('notes', (mold) => (mold.notes = notes.slice(0, 600)), 'notes');
+  }
+
+  protected setComposition(composition: LibraryMold['composition']): void {
+    this.edit('how it comes together', (mold) => (mold.composition = composition), 'composition');
+  }
+
+  protected copy(mold: LibraryMold): void {
+    void this.router.navigate(['/molds', this.library.copy(mold).id]);
+  }
+
+  protected remove(mold: LibraryMold): void {
+    this.library.remove(mold);
+    void this.router.navigateByUrl('/molds');
+  }
+
+  private edit(label: string, change: (mold: LibraryMold) => void, gesture?: string): void {
+    this.library.edit(this.id(), label, change, gesture === undefined ? undefined : `${this.id()} ${gesture}`);
+  }
+
+  private editCavity(label: string, change: (cavity: MoldCavity) => void, gesture?: string): void {
+    const open = this.cavity();
+    this.edit(label, (mold) => {
+      const cavity = mold.cavities.find((candidate) => candidate.id === open?.id);
+      if (cavity) change(cavity);
+    }, gesture && `${open?.id} ${gesture}`);
+  }
+}

@@ -1,0 +1,108 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterRenderEffect, computed, effect, inject, signal, viewChild } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { Router, RouterLink } from '@angular/router';
+import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
+import { NzButtonModule } from 'ng-zorro-antd/button';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import type { ShapeKind } from '../../core/cavity/shape';
+import { cavityCount, type LibraryMold } from '../../core/record/mold';
+import { readMoldFile } from '../../data/mold-file';
+import { MoldLibrary } from '../state/mold-library';
+import { Units } from '../state/units';
+import { ChoiceList } from '../ui/choice-list';
+import { ImportPanel } from '../ui/import-panel';
+import { MATERIAL_NAMES } from '../wording/names';
+import { SHAPE_NAMES, cavitySizeText } from '../wording/shapes';
+import { MoldCardDrawing } from './mold-card-drawing';
+
+/** Cards that are drawn at a time; more follow when the end comes into sight. */
+const AT_A_TIME = 24;
+
+/** The mold library: each mold drawn to scale; found by kind and name, copied, exported, deleted; new ones and imports. */
+@Component({
+  selector: 'ks-molds',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceList, ImportPanel, LucideCopy, LucideDownload, LucideTrash2, MoldCardDrawing, NzButtonModule, NzInputModule, ReactiveFormsModule, RouterLink],
+  templateUrl: './molds.html',
+  styleUrl: './molds.less',
+})
+export class Molds {
+  protected readonly library = inject(MoldLibrary);
+  private readonly units = inject(Units);
+  private readonly router = inject(Router);
+  protected readonly search = new FormControl('', { nonNullable: true });
+  protected readonly readFile = readMoldFile;
+  protected readonly importing = signal(false);
+  protected readonly kind = signal<ShapeKind | 'all'>('all');
+  protected readonly kinds = [{ value: 'all' as const, name: 'all kinds' }, ...Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name }))];
+  private readonly searched = signal('');
+  private readonly limit = signal(AT_A_TIME);
+  private readonly end = viewChild<ElementRef<HTMLElement>>('end');
+
+  protected readonly found = computed(() => {
+    const wanted = this.searched().trim().toLowerCase();
+    const kind = this.kind();
+    return this.library.molds().filter((mold) => (kind === 'all' || mold.cavities.some((cavity) => cavity.shape.kind === kind)) && mold.name.toLowerCase().includes(wanted));
+  });
+  protected readonly cards = computed(() => {
+    const system = this.units.system();
+    return this.found().slice(0, this.limit()).map((mold) => ({
+      mold,
+      size: `${mold.cavities.map((cavity) => `${cavitySizeText(cavity.shape, system)} ${SHAPE_NAMES[cavity.shape.kind]}`).slice(0, 2).join(', ')}${mold.cavities.length > 2 ? ' and more' : ''}`,
+      what: `${MATERIAL_NAMES[mold.material]}, ${cavitiesText(mold)}${mold.atHand > 1 ? `, ${mold.atHand} at hand` : ''}`,
+    }));
+  });
+  protected readonly more = computed(() => this.found().length - this.cards().length);
+
+  constructor() {
+    this.search.valueChanges.pipe(takeUntilDestroyed()).subscribe((text) => this.searched.set(text));
+    effect(() => {
+      this.searched();
+      this.kind();
+      this.limit.set(AT_A_TIME);
+    });
+    const seen = typeof IntersectionObserver === 'undefined' ? undefined : new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && this.showMore(), { rootMargin: '400px' });
+    afterRenderEffect(() => {
+      const end = this.end()?.nativeElement;
+      seen?.disconnect();
+      if (end) seen?.observe(end);
+    });
+    inject(DestroyRef).onDestroy(() => seen?.disconnect());
+  }
+
+  protected showMore(): void {
+    this.limit.update((n) => n + AT_A_TIME);
+  }
+
+  protected create(): void {
+    this.open(this.library.create());
+  }
+
+  protected copy(mold: LibraryMold): void {
+    this.open(this.library.copy(mold));
+  }
+
+  protected measure(): void {
+    void this.router.navigate(['/molds', this.library.create().id, 'measure']);
+  }
+
+  protected take(molds: readonly LibraryMold[]): void {
+    this.library.take(molds);
+    this.importing.set(false);
+  }
+
+  protected clear(): void {
+    this.search.setValue('');
+    this.kind.set('all');
+  }
+
+  private open(mold: LibraryMold): void {
+    void this.router.navigate(['/molds', mold.id]);
+  }
+}
+
+function cavitiesText(mold: LibraryMold): string {
+  const count = mold.cavities.reduce((sum, cavity) => sum + cavityCount(cavity), 0);
+  return count === 1 ? 'one cavity' : `${count} cavities`;
+}

@@ -1,0 +1,113 @@
+import * as z from 'zod/mini';
+import { checkShape } from '../cavity/check-shape';
+import { FACETED_FORMS, type CavityShape } from '../cavity/shape';
+import { MOLD_MATERIALS } from '../matter/mold-material';
+import { MOLD_CARE } from './choices';
+import { LIMITS, type LimitName } from './limits';
+
+const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
+const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
+const id = z.string().check(z.minLength(1), z.maxLength(60));
+const name = z.string().check(z.minLength(1), z.maxLength(120));
+const width = within('cavityDiameterM');
+const depthM = within('cavityDepthM');
+
+/** The shape of a cavity; what its numbers make impossible together is refused as well. */
+export const ShapeSchema = z
+  .discriminatedUnion('kind', [
+    z.object({ kind: z.literal('hemisphere'), diameterM: width }),
+    z.object({ kind: z.literal('cap'), diameterM: width, depthM }),
+    z.object({ kind: z.literal('egg'), lengthM: width, widthM: width, depthM }),
+    z.object({ kind: z.literal('cylinder'), diameterM: width, depthM }),
+    z.object({ kind: z.literal('cup'), diameterM: width, baseDiameterM: within('baseDiameterM'), depthM }),
+    z.object({ kind: z.literal('liner'), diameterM: width, baseDiameterM: within('baseDiameterM'), depthM, pleatFactor: within('pleatFactor') }),
+    z.object({ kind: z.literal('tile'), lengthM: width, widthM: width, depthM, cornerM: within('cornerM') }),
+    z.object({ kind: z.literal('pillow'), lengthM: width, widthM: width, depthM, cornerM: within('cornerM') }),
+    z.object({ kind: z.literal('faceted'), form: z.enum(FACETED_FORMS), diameterM: width, facets: wholeWithin('facets'), depthM }),
+    z.object({ kind: z.literal('turned'), points: z.array(z.object({ radiusM: z.number(), heightM: z.number() })).check(z.minLength(2), z.maxLength(300)) }),
+    z.object({ kind: z.literal('measured'), volumeM3: within('cavityVolumeM3'), uncertaintyM3: z.optional(z.number().check(z.gte(0), z.lte(0.05))), diameterM: width, depthM }),
+    z.object({ kind: z.literal('ball'), diameterM: width, openingM: within('openingM') }),
+  ])
+  .check(z.refine((shape) => checkShape(shape as CavityShape) === undefined));
+
+/** Weighings of a cavity, kept so that more can be added and the average told again. */
+const WaterSchema = z.object({
+  readings: z.array(z.object({ emptyKg: within('waterMassKg'), fullKg: within('waterMassKg') })).check(z.maxLength(20)),
+  cavities: wholeWithin('cavities'),
+  waterC: within('waterC'),
+  scaleStepKg: within('scaleStepKg'),
+});
+
+const CavitySchema = z
+  .object({ id, name, shape: ShapeSchema, rows: wholeWithin('cavities'), columns: wholeWithin('cavities'), water: z.optional(WaterSchema) })
+  .check(z.refine(({ rows, columns }) => rows * columns <= LIMITS.cavities.high));
+
+/** How cavities come together to a piece. */
+const CompositionSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('single') }),
+  /** Two alike, joined at the rim. */
+  z.object({ kind: z.literal('halves') }),
+  /** Two different halves, closed on their register. */
+  z.object({ kind: z.literal('figure'), frontId: id, backId: id }),
+  /** Outer, insert and cover: the shell is the gap, known by its width or by the water it holds. */
+  z.object({ kind: z.literal('press'), gap: z.discriminatedUnion('by', [z.object({ by: z.literal('width'), gapM: within('gapM') }), z.object({ by: z.literal('water'), m3: within('gapVolumeM3') })]) }),
+  /** Coated on its outside and taken out through its opening. */
+  z.object({ kind: z.literal('former') }),
+  /** Several parts that make one piece, as a cup of a base and leaves. */
+  z.object({ kind: z.literal('assembly'), parts: z.array(z.object({ cavityId: id, perPiece: z.int().check(z.gte(1), z.lte(24)) })).check(z.minLength(1), z.maxLength(8)) }),
+]);
+
+export const MoldSchema = z.object({
+  id,
+  name,
+  material: z.enum(MOLD_MATERIALS),
+  wallM: within('moldWallM'),
+  atHand: wholeWithin('moldsAtHand'),
+  /** Each kind of cavity on the sheet, with its rows and columns. */
+  cavities: z.array(CavitySchema).check(z.minLength(1), z.maxLength(12)),
+  composition: CompositionSchema,
+  emptyKg: z.optional(within('moldMassKg')),
+  care: z.array(z.enum(MOLD_CARE)),
+  notes: z.string().check(z.maxLength(600)),
+});
+
+export type Mold = z.infer<typeof MoldSchema>;
+export type MoldCavity = Mold['cavities'][number];
+export type WaterReadings = z.infer<typeof WaterSchema>;
+export type Composition = Mold['composition'];
+
+/** The version of the library's mold record that this program writes. */
+export const MOLD_SCHEMA_VERSION = 1;
+
+/** A mold of the library: as a casting holds it, with its own version. */
+export const LibraryMoldSchema = z.extend(MoldSchema, { schemaVersion: z.literal(MOLD_SCHEMA_VERSION), createdAt: z.iso.datetime() });
+
+export type LibraryMold = z.infer<typeof LibraryMoldSchema>;
+
+/** Cavities of all kinds on one mold. */
+export function cavityCount(cavity: Pick<MoldCavity, 'rows' | 'columns'>): number {
+  return cavity.rows * cavity.columns;
+}
+
+/** Rows and columns of so many cavities, as near to a square as they go. */
+export function gridOf(count: number): { readonly rows: number; readonly columns: number } {
+  let rows = Math.floor(Math.sqrt(count));
+  while (count % rows !== 0) rows--;
+  return { rows, columns: count / rows };
+}
+
+/** The first id of a mold's composition that names none of its cavities. */
+export function brokenComposition({ composition, cavities }: Mold): string | undefined {
+  const has = (cavityId: string): boolean => cavities.some((cavity) => cavity.id === cavityId);
+  if (composition.kind === 'figure') return has(composition.frontId) ? (has(composition.backId) ? undefined : 'composition.backId') : 'composition.frontId';
+  if (composition.kind !== 'assembly') return undefined;
+  const broken = composition.parts.findIndex((part) => !has(part.cavityId));
+  return broken < 0 ? undefined : `composition.parts.${broken}.cavityId`;
+}
+
+/** How many of a cavity's parts one piece takes. */
+export function partsPerPiece({ composition }: Mold, cavityId: string): number {
+  if (composition.kind === 'halves') return 2;
+  if (composition.kind === 'assembly') return composition.parts.find((part) => part.cavityId === cavityId)?.perPiece ?? 1;
+  return 1;
+}

@@ -1,0 +1,22 @@
+import type { LibraryMold } from '../core/record/mold';
+import { readMold } from '../core/record/read-mold';
+import { readRecordFile, writeRecordFile, type FileKind, type FileReading } from './record-file';
+
+const MOLDS: FileKind<LibraryMold> = {
+  format: 'kilnstone molds',
+  list: 'molds',
+  read: (raw) => {
+    const read = readMold(raw);
+    return read.ok ? { ok: true, record: read.mold } : read;
+  },
+};
+
+/** Molds as the text of an export file. */
+export function writeMoldFile(molds: readonly LibraryMold[], now: Date): string {
+  return writeRecordFile(MOLDS, molds, now);
+}
+
+/** Reads an export file of molds. */
+export function readMoldFile(text: string): FileReading<LibraryMold> {
+  return readRecordFile(MOLDS, text);
+}
