@@ -13,7 +13,7 @@ describe('casting file', () => {
     fc.assert(
       fc.property(arbitraryCasting, (casting) => {
         const read = readCastingFile(writeCastingFile([casting], now));
-        expect(read).toEqual({ ok: true, castings: [casting], bad: [] });
+        expect(read).toEqual({ ok: true, records: [casting], bad: [] });
       }),
       { numRuns: 1000 },
     );

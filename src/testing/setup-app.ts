@@ -4,3 +4,16 @@ import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
 setupZonelessTestEnv();
 // Browsers have had it for years; this page without a browser has not.
 globalThis.structuredClone ??= <T>(value: T): T => deserialize(serialize(value)) as T;
+
+// The page's own measuring of boxes, which the test's page has none of.
+globalThis.ResizeObserver ??= class {
+  observe(): void {
+    // Nothing has a size here.
+  }
+  unobserve(): void {
+    // Nothing was observed.
+  }
+  disconnect(): void {
+    // Nothing was observed.
+  }
+};

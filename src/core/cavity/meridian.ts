@@ -25,14 +25,15 @@ const FACETED: Readonly<Record<FacetedForm, readonly (readonly [share: number, d
 /** The meridian of a shape. Points of a turned profile are taken as they are, its rim being the last. */
 export function meridianOf(shape: CavityShape): Meridian {
   switch (shape.kind) {
-    case 'hemisphere': return arc(shape.diameterM / 2, shape.diameterM / 2, Math.PI / 2);
+    case 'hemisphere': return arc(shape.diameterM / 2, shape.diameterM / 2, Math.PI / 2, shape.diameterM / 2);
     case 'cap': {
       const radius = sphereRadius(shape.diameterM, shape.depthM);
-      return arc(radius, shape.diameterM / 2, Math.acos(Math.max(-1, 1 - shape.depthM / radius)));
+      return arc(radius, shape.diameterM / 2, Math.acos(Math.max(-1, 1 - shape.depthM / radius)), shape.depthM);
     }
     case 'ball': {
       const radius = shape.diameterM / 2;
-      return arc(radius, shape.openingM / 2, Math.PI - Math.asin(Math.min(1, shape.openingM / shape.diameterM)));
+      const open = Math.asin(Math.min(1, shape.openingM / shape.diameterM));
+      return arc(radius, shape.openingM / 2, Math.PI - open, radius * (1 + Math.cos(open)));
     }
     case 'egg':
     case 'pillow': return dome(shape.depthM, 2);
@@ -54,10 +55,14 @@ export function sphereRadius(diameterM: number, depthM: number): number {
   return (diameterM ** 2 / 4 + depthM ** 2) / (2 * depthM);
 }
 
-function arc(radiusM: number, rimRadiusM: number, toAngle: number): Meridian {
+function arc(radiusM: number, rimRadiusM: number, toAngle: number, depthM: number): Meridian {
   const at = (of: (angle: number) => number): Float64Array => Float64Array.from({ length: CURVE_CELLS + 1 }, (_, i) => of((toAngle * i) / CURVE_CELLS));
   const heightM = at((angle) => radiusM * (1 - Math.cos(angle)));
-  return { share: at((angle) => (radiusM * Math.sin(angle)) / rimRadiusM), heightM, smooth: true, depthM: heightM[CURVE_CELLS] };
+  const share = at((angle) => (radiusM * Math.sin(angle)) / rimRadiusM);
+  // The rim is where it is said to be, to the last digit.
+  share[CURVE_CELLS] = 1;
+  heightM[CURVE_CELLS] = depthM;
+  return { share, heightM, smooth: true, depthM };
 }
 
 /** A bowl whose share s at height z follows sⁿ + (1 - z/d)ⁿ = 1: an ellipse at 2, fuller above, leaner below. */

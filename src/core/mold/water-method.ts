@@ -33,7 +33,7 @@ export interface WaterResult {
 
 /** Readings further apart than this ask for one more. Common practice, no source. */
 const MOST_SPREAD = 0.05;
-/** A mold that weighs this much more when "dry" than the first time, in kg and as a share of the water, is wet. Working rules. */
+/** A mold that weighs this much more when "dry" than at its lightest, in kg and as a share of the water, is wet. Working rules. */
 const WET_KG = 0.001;
 const WET_SHARE = 0.02;
 /** A surface is judged level to about a millimetre's worth: share of the volume. Working rule. */
@@ -49,6 +49,8 @@ const STUDENT = [1.84, 1.32, 1.2, 1.14] as const;
  */
 export function waterMethod({ readings, cavities, waterC, scaleStepKg }: WaterInput): WaterResult {
   const problems: WaterProblem[] = [];
+  // The lightest is the driest.
+  const dryKg = Math.min(...readings.filter(({ emptyKg, fullKg }) => fullKg > emptyKg).map(({ emptyKg }) => emptyKg));
   const eachM3 = readings.map(({ emptyKg, fullKg }, reading) => {
     const water = fullKg - emptyKg;
     if (!(water > 0)) {
@@ -56,7 +58,7 @@ export function waterMethod({ readings, cavities, waterC, scaleStepKg }: WaterIn
       return NaN;
     }
     if (water < 3 * scaleStepKg) problems.push({ key: 'tooLittle', reading });
-    const over = emptyKg - readings[0].emptyKg;
+    const over = emptyKg - dryKg;
     if (over > WET_KG && over > WET_SHARE * water) problems.push({ key: 'wet', reading });
     return waterVolumeM3(water, waterC) / cavities;
   });
