@@ -1,3 +1,6 @@
+import { cavityOf } from '../src/core/cavity/cavity';
+import { depthCurve } from '../src/core/cavity/depth-curve';
+import type { CavityShape } from '../src/core/cavity/shape';
 import { chillCasting, chillNominal } from '../src/core/chill/chill';
 import type { ChillInput } from '../src/core/chill/chill-input';
 import { chocolateLayer, moldLayer } from '../src/core/heat/chocolate-layer';
@@ -6,12 +9,13 @@ import { WORKING_RULES } from '../src/core/matter/working-rules';
 import { draftPlan } from '../src/core/plan/draft';
 import { finishPlan } from '../src/core/plan/plan';
 import { demoCastings } from '../src/data/demo';
+import { SHIPPED_MOLDS } from '../src/data/mold-library';
 import { explicitSecondsToSet } from './explicit-chill';
 import { medianMs, type Result } from './measure';
 
 /** What the computation takes by itself, with the yardstick beside it. */
 export function coreResults(): Result[] {
-  return [planResult(), chillResult(), yardstick('open upward', WORKING_RULES.airInOpenBowl), yardstick('upside down', WORKING_RULES.airInUpturnedDome)];
+  return [planResult(), geometryResult(), chillResult(), yardstick('open upward', WORKING_RULES.airInOpenBowl), yardstick('upside down', WORKING_RULES.airInUpturnedDome)];
 }
 
 function planResult(): Result {
@@ -19,6 +23,24 @@ function planResult(): Result {
   const chill = chillNominal(draftPlan(bombs).chillInput);
   const ms = medianMs(() => finishPlan(draftPlan(bombs), chill), 400, 400);
   return { what: 'Plan of the demo bombs by closed form', value: `${ms.toFixed(2)} ms`, wanted: 'under 2 ms', met: ms < 2, against: 'median of 400, warm' };
+}
+
+/** The slowest of all shipped shapes and a turned profile of 300 points: geometry, depth curve, and one level found by it. */
+function geometryResult(): Result {
+  const points = Array.from({ length: 300 }, (_, i) => ({ radiusM: 0.03 + 0.01 * Math.sin(i / 20), heightM: 0.0003 * i }));
+  const shapes: readonly { readonly name: string; readonly shape: CavityShape }[] = [
+    { name: 'turned, 300 points', shape: { kind: 'turned', points } },
+    ...SHIPPED_MOLDS.flatMap((mold) => mold.cavities.map((cavity) => ({ name: cavity.shape.kind, shape: cavity.shape }))),
+  ];
+  const times = shapes.map(({ name, shape }) => ({
+    name,
+    ms: medianMs(() => {
+      const { profile, volumeM3 } = cavityOf(shape);
+      return depthCurve(profile).levelAt(volumeM3 / 2);
+    }, 200, 100),
+  }));
+  const slowest = times.reduce((most, time) => (time.ms > most.ms ? time : most));
+  return { what: 'Geometry of a cavity with depth curve and inverse', value: `${slowest.ms.toFixed(2)} ms`, wanted: 'under 1 ms', met: slowest.ms < 1, against: `the slowest of ${times.length} shapes (${slowest.name}), median of 200, warm; 300 points take ${times[0].ms.toFixed(2)} ms` };
 }
 
 function chillResult(): Result {

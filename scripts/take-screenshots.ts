@@ -15,9 +15,22 @@ interface Shot {
   readonly first?: (page: Page) => Promise<unknown>;
 }
 
+/** Two readings of six cavities. */
+async function weighTwice(page: Page): Promise<void> {
+  await page.getByLabel('Cavities filled').fill('6');
+  for (const full of ['500 g', '504 g']) {
+    await page.getByLabel('Empty, dry').fill('92 g');
+    await page.getByLabel('Full').fill(full);
+    await page.getByRole('button', { name: 'Note this reading' }).click();
+  }
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'mold', path: '/casting/demo-bombs/mold' },
+  { name: 'molds', path: '/molds' },
+  { name: 'profile', path: '/molds/bottle' },
+  { name: 'water', path: '/molds/bombs/measure', first: weighTwice },
   { name: 'coat', path: '/casting/demo-bombs/coat' },
   { name: 'chill', path: '/casting/demo-bombs/chill' },
   { name: 'fill', path: '/casting/demo-bombs/fill' },

@@ -3,7 +3,7 @@ import { draftPlan } from '../core/plan/draft';
 import { finishPlan } from '../core/plan/plan';
 import { readCasting } from '../core/record/read-casting';
 import { readMold } from '../core/record/read-mold';
-import { partsPerPiece } from '../core/record/mold';
+import { partsPerPiece } from '../core/record/mold-cavities';
 import type { ShapeKind } from '../core/cavity/shape';
 import { newCasting } from './demo';
 import { readMoldFile, writeMoldFile } from './mold-file';

@@ -5,7 +5,8 @@ import { MOLD_MATERIALS } from '../core/matter/mold-material';
 import { CASTING_SCHEMA_VERSION, type Casting } from '../core/record/casting';
 import { ALLERGENS, COAT_AREAS, METHODS, PLACES, WAYS_UP } from '../core/record/choices';
 import { LIMITS, type LimitName } from '../core/record/limits';
-import { gridOf, type Mold } from '../core/record/mold';
+import type { Mold } from '../core/record/mold';
+import { gridOf } from '../core/record/mold-cavities';
 import { anyShape } from './arbitrary-shape';
 
 const within = (name: LimitName): fc.Arbitrary<number> => fc.double({ min: LIMITS[name].low, max: LIMITS[name].high, noNaN: true });

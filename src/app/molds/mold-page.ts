@@ -12,7 +12,8 @@ import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../core/matte
 import { moldStation } from '../../core/mold/mold';
 import { MOLD_CARE, type MoldCare } from '../../core/record/choices';
 import { LIMITS } from '../../core/record/limits';
-import { cavityCount, type LibraryMold, type MoldCavity } from '../../core/record/mold';
+import type { LibraryMold, MoldCavity } from '../../core/record/mold';
+import { cavityCount } from '../../core/record/mold-cavities';
 import { CastingStore } from '../state/casting-store';
 import { MoldLibrary } from '../state/mold-library';
 import { AmountField } from '../ui/amount-field';

@@ -6,7 +6,8 @@ import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import type { ShapeKind } from '../../core/cavity/shape';
-import { cavityCount, type LibraryMold } from '../../core/record/mold';
+import type { LibraryMold } from '../../core/record/mold';
+import { cavityCount } from '../../core/record/mold-cavities';
 import { readMoldFile } from '../../data/mold-file';
 import { MoldLibrary } from '../state/mold-library';
 import { Units } from '../state/units';
@@ -16,8 +17,9 @@ import { MATERIAL_NAMES } from '../wording/names';
 import { SHAPE_NAMES, cavitySizeText } from '../wording/shapes';
 import { MoldCardDrawing } from './mold-card-drawing';
 
-/** Cards that are drawn at a time; more follow when the end comes into sight. */
-const AT_A_TIME = 24;
+/** Cards that are drawn first, as many as are in sight, and at a time when the end comes near. */
+const AT_FIRST = 9;
+const AT_A_TIME = 12;
 
 /** The mold library: each mold drawn to scale; found by kind and name, copied, exported, deleted; new ones and imports. */
 @Component({
@@ -37,7 +39,7 @@ export class Molds {
   protected readonly kind = signal<ShapeKind | 'all'>('all');
   protected readonly kinds = [{ value: 'all' as const, name: 'all kinds' }, ...Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name }))];
   private readonly searched = signal('');
-  private readonly limit = signal(AT_A_TIME);
+  private readonly limit = signal(AT_FIRST);
   private readonly end = viewChild<ElementRef<HTMLElement>>('end');
 
   protected readonly found = computed(() => {
@@ -60,7 +62,7 @@ export class Molds {
     effect(() => {
       this.searched();
       this.kind();
-      this.limit.set(AT_A_TIME);
+      this.limit.set(AT_FIRST);
     });
     const seen = typeof IntersectionObserver === 'undefined' ? undefined : new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && this.showMore(), { rootMargin: '400px' });
     afterRenderEffect(() => {

@@ -62,13 +62,19 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
   coat: (plan, system) => {
     const count = plan.coatsMade.length;
     const each = plan.coat.total.rim.value / count;
-    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: plan.moldRecord.composition.kind === 'press' ? 'pressed to the gap' : METHOD_NAMES[plan.coatsMade[0].method] };
+    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: howCoated(plan) };
   },
   fill: (plan, system) => ({
     answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),
     detail: plan.fill.layers.length === 0 ? 'hollow' : [...new Set(plan.fill.layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
   }),
 };
+
+function howCoated({ moldRecord, coatsMade }: PlanDraft): string {
+  if (moldRecord.composition.kind === 'press') return 'pressed to the gap';
+  const { method } = coatsMade[0];
+  return moldRecord.composition.kind === 'former' && method === 'dump' ? 'poured over' : METHOD_NAMES[method];
+}
 
 const PLAN_ANSWERS: Answers<CastingPlan> = {
   chill: (plan) => {

@@ -4,6 +4,8 @@ import { CoatLayer, type CoatChoice, type CoatPlaceInput } from './lay-coats';
 const MOST_COATS = 4;
 /** A micrometre is far less than anybody can see. */
 const CLOSE_ENOUGH_M = 1e-6;
+/** A skin is not known to better than this, and each look at it takes a conduction of its own. */
+const CLOSE_ENOUGH_BY_DWELL_M = 5e-6;
 /** Shortest and longest time to tip out that the aim will ask for, s. Working rule. */
 const SHORTEST_DRAIN = 5;
 const LONGEST_DRAIN = 90;
@@ -50,7 +52,7 @@ function thinnedByDwell(coats: readonly CoatChoice[], layer: CoatLayer, rimM: nu
   const above = (share: number): number => layer.rimM(standing(share)) - rimM;
   const without = above(0);
   if (without > 0) return { coats: standing(0), reached: false };
-  return { coats: standing(rootBetween(above, 0, 1, without, over, CLOSE_ENOUGH_M)), reached: true };
+  return { coats: standing(rootBetween(above, 0, 1, without, over, CLOSE_ENOUGH_BY_DWELL_M)), reached: true };
 }
 
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats, by time to tip out or by dose. */

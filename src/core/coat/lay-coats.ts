@@ -70,6 +70,8 @@ export interface LaidCoat {
 export class CoatLayer {
   private readonly wall: Wall;
   private readonly skins = new Map<string, DwellSkin>();
+  /** Mean thickness set under each coat when the coats were last laid. */
+  private readonly belowM: number[] = [];
 
   constructor(private readonly place: CoatPlaceInput) {
     const { profile } = place.cavity;
@@ -97,13 +99,13 @@ export class CoatLayer {
   rimM(coats: readonly CoatChoice[]): number {
     const { cavity } = this.place;
     const { settleSeconds } = WORKING_RULES;
-    const local = !this.place.press && coats.every((coat, index) => coat.method === 'dump' && coat.drainSeconds >= settleSeconds && this.skins.has(skinKey(coat, index)));
+    const local = !this.place.press && coats.every((coat, index) => coat.method === 'dump' && coat.drainSeconds >= settleSeconds && index < this.belowM.length);
     if (!local) return this.lay(coats).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {
       const { flow, density } = poured(coat, NOMINAL);
-      const skinM = this.skins.get(skinKey(coat, index))?.thicknessM ?? 0;
+      const skinM = cavity.outward ? 0 : this.skin(coat, index, this.wallC(coats, index), this.belowM[index]).thicknessM;
       const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, points);
       points.forEach((_, k) => (totals[k] = Math.min(totals[k] + film[k] + skinM, cavity.depthM)));
     });
@@ -113,7 +115,8 @@ export class CoatLayer {
   private film(coat: CoatChoice, index: number, coats: readonly CoatChoice[], variation: Variation, below: Float64Array) {
     const { flow, density } = poured(coat, variation);
     const holdM = holdThicknessM(flow, density, Math.PI / 2);
-    const wallC = index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
+    const wallC = this.wallC(coats, index);
+    this.belowM[index] = mean(below);
     if (this.place.press) {
       const film = pressedFilm(this.place.cavity, this.place.press);
       return { film, skin: { thicknessM: 0, wallC }, holdM, placedM: mean(film) };
@@ -125,11 +128,16 @@ export class CoatLayer {
     }
     // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
     // Nothing stands full on the outside of a former.
-    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC } : this.skin(coat, index, wallC, mean(below));
+    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC } : this.skin(coat, index, wallC, this.belowM[index]);
     const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds);
     const left = Math.max(0, WORKING_RULES.settleSeconds - coat.drainSeconds);
     const film = settledFilm(this.wall, dumped, flow, density, left, coat.wayUp).map((h) => h + skin.thicknessM);
     return { film, skin, holdM, placedM: mean(film) };
+  }
+
+  /** Temperature of wall and earlier coats when a coat is poured, °C. */
+  private wallC(coats: readonly CoatChoice[], index: number): number {
+    return index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
   }
 
   /** The skin under a coat, found once: it hardly depends on how the coats before it are tuned. */

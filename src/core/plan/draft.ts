@@ -6,7 +6,8 @@ import type { CoatChoice } from '../coat/lay-coats';
 import { fillStation, type FillResult } from '../fill/fill';
 import { moldStation, type MoldResult } from '../mold/mold';
 import type { Casting, Chocolate, Coat, Part } from '../record/casting';
-import { cavityCount, type Mold } from '../record/mold';
+import type { Mold } from '../record/mold';
+import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
 
 /** Everything that follows from a casting without the chill: the closed forms. */

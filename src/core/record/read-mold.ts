@@ -1,4 +1,5 @@
-import { LibraryMoldSchema, MOLD_SCHEMA_VERSION, brokenComposition, type LibraryMold } from './mold';
+import { LibraryMoldSchema, MOLD_SCHEMA_VERSION, type LibraryMold } from './mold';
+import { brokenComposition } from './mold-cavities';
 import type { RecordProblem } from './record-problem';
 
 /** Checks a mold of the library from outside (the database, a file). Errors are values; never changes its input. */

@@ -1,5 +1,6 @@
 import type { Casting, Chocolate, Filling, Melt, Part } from './casting';
-import { brokenComposition, type Mold } from './mold';
+import type { Mold } from './mold';
+import { brokenComposition } from './mold-cavities';
 
 /** The path of the first id in a casting that points at nothing, or undefined when all are whole. */
 export function brokenReference(casting: Casting): string | undefined {

@@ -1,4 +1,4 @@
-import { gridOf } from './mold';
+import { gridOf } from './mold-cavities';
 
 type Raw = Record<string, unknown>;
 

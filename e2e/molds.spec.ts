@@ -1,0 +1,136 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+
+test('a mold is found, copied, changed, deleted, brought back, exported and imported', async ({ page }) => {
+  await page.goto('/molds');
+  await expect(page.getByRole('listitem')).toHaveCount(20);
+  await page.getByLabel('Kind', { exact: true }).selectOption('faceted');
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await page.getByLabel('Search the molds by name').fill('gem');
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Copy Faceted gems' }).click();
+  await expect(page.getByLabel('Name of the mold')).toHaveValue('Faceted gems 2');
+  await page.getByLabel('Facets around').fill('12');
+  await page.getByLabel('Depth').fill('1 in');
+  const holds = await page.getByLabel('What it comes to').locator('dd').first().innerText();
+  await page.waitForTimeout(600);
+  await page.reload();
+  await expect(page.getByLabel('Facets around')).toHaveValue('12');
+  await expect(page.getByLabel('What it comes to').locator('dd').first()).toHaveText(holds);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export this mold' }).click()]);
+  const file = await download.path();
+  await page.getByRole('button', { name: 'Delete this mold' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(20);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(21);
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel(/A file exported from Kilnstone/).setInputFiles(file);
+  await page.getByRole('button', { name: 'Take them' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(22);
+});
+
+test('a profile is drawn: points dragged, added and removed, and a broken one is marked', async ({ page }) => {
+  await page.goto('/molds/bells');
+  const rim = page.getByRole('slider', { name: 'Point 7 of 7' });
+  const box = await rim.boundingBox();
+  if (!box) throw new Error('no point');
+  const holds = page.getByLabel('What it comes to').locator('dd').first();
+  await expect(holds).toHaveText('38 mL');
+  await page.mouse.move(box.x + 22, box.y + 22);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 42, box.y + 12, { steps: 4 });
+  await page.mouse.up();
+  await expect(holds).not.toHaveText('38 mL');
+  await expect(page.getByLabel('Point 7, from the axis')).not.toHaveValue('27');
+  const before = await holds.innerText();
+  // Dragged below the point before it, the profile goes back: marked, and the last good shape stays.
+  const now = await rim.boundingBox();
+  if (!now) throw new Error('no point');
+  await page.mouse.move(now.x + 22, now.y + 22);
+  await page.mouse.down();
+  await page.mouse.move(now.x + 10, now.y + 160, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByText(/lies lower than the one before|crosses itself/)).toBeVisible();
+  await expect(page.locator('ks-drag-handle.wrong')).toHaveCount(1);
+  const kept = await holds.innerText();
+  expect(kept).not.toBe('');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(holds).toHaveText('38 mL');
+  expect(before).not.toBe('38 mL');
+  await page.getByRole('button', { name: 'Add a point' }).click();
+  await expect(page.getByRole('slider')).toHaveCount(8);
+  await page.getByRole('slider', { name: 'Point 3 of 8' }).focus();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('slider')).toHaveCount(7);
+});
+
+test('a cavity is measured with water, and the casting takes it', async ({ page }) => {
+  await page.goto('/molds');
+  await page.getByRole('button', { name: 'Measure one' }).click();
+  await page.getByLabel('Empty, dry').fill('200 g');
+  await page.getByLabel('Full').fill('318 g');
+  await page.getByRole('button', { name: 'Note this reading' }).click();
+  // Half a cup of water is 118 mL (common practice, no source).
+  await expect(page.locator('.answer')).toHaveText(/118 mL/);
+  await expect(page.getByText(/No bowl of that width and depth holds so much/)).toBeVisible();
+  await page.getByLabel('Depth').fill('50 mm');
+  await page.getByLabel('Width at the rim').fill('76 mm');
+  await page.getByLabel('Full').fill('4 1/4 oz');
+  await page.getByRole('button', { name: 'Note this reading' }).click();
+  await expect(page.getByText('the wrong way round')).toBeVisible();
+  await expect(page.locator('.answer')).toHaveText(/118 mL/);
+  await page.getByRole('button', { name: 'Use it for this mold' }).click();
+  await page.getByLabel('Name of the mold').fill('Grandmother’s bowl');
+  await page.waitForTimeout(500);
+  await openBombs(page, 'mold');
+  await page.getByLabel('From your molds').selectOption({ label: 'Grandmother’s bowl' });
+  await expect(page.getByText('A cavity holds').locator('+ dd')).toHaveText('118 mL');
+  await expect(page.getByText(/Only its volume, width and depth are known/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /Cut through a 76 mm cavity/ })).toBeVisible();
+  await worked(page);
+  await saved(page);
+  // Deleted from the library, it stays in the casting.
+  await page.goto('/molds');
+  await page.getByRole('button', { name: 'Delete Grandmother’s bowl' }).click();
+  await expect(page.getByText('“Cider-spice bombs” keeps its own copy')).toBeVisible();
+  await page.waitForTimeout(500);
+  await openBombs(page, 'mold');
+  await expect(page.getByText('A cavity holds').locator('+ dd')).toHaveText('118 mL');
+  await expect(page.getByLabel('From your molds')).toContainText('Grandmother’s bowl (this casting’s own)');
+});
+
+test('every mold of the library is cast in, and every station answers', async ({ page }) => {
+  await openBombs(page, 'mold');
+  const molds = page.getByLabel('From your molds');
+  const names = await molds.locator('option').allInnerTexts();
+  expect(names.length).toBe(20);
+  for (const name of names) {
+    await molds.selectOption({ label: name });
+    await worked(page);
+    const strip = await page.getByRole('navigation', { name: 'Stations' }).innerText();
+    expect(strip, name).toMatch(/\d(\.\d)? mm/);
+    expect(strip, name).not.toMatch(/NaN|Infinity|undefined/);
+    await expect(page.getByRole('img', { name: /Cut through a .* cavity: \d coats?/ })).toBeVisible();
+  }
+  await molds.selectOption({ label: 'Pressed acorns' });
+  await expect(tab(page, 'Coat')).toContainText('pressed to the gap');
+  await expect(tab(page, 'Coat')).toContainText('3.0 mm');
+});
+
+for (const path of ['/molds', '/molds/bells', '/molds/petal-cup', '/molds/acorns', '/molds/bombs/measure', '/casting/demo-bombs/mold']) {
+  test(`axe finds nothing on ${path}`, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.locator('main')).not.toBeEmpty();
+    await page.waitForTimeout(700);
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
+  });
+
+  test(`at 390 px nothing is cut off on ${path}`, async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(path);
+    await page.waitForTimeout(700);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+}
