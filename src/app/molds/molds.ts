@@ -20,6 +20,7 @@ import { MoldCardDrawing } from './mold-card-drawing';
 /** Cards that are drawn first, as many as are in sight, and at a time when the end comes near. */
 const AT_FIRST = 9;
 const AT_A_TIME = 12;
+const NEXT_MS = 60;
 
 /** The mold library: each mold drawn to scale; found by kind and name, copied, exported, deleted; new ones and imports. */
 @Component({
@@ -59,12 +60,15 @@ export class Molds {
 
   constructor() {
     this.search.valueChanges.pipe(takeUntilDestroyed()).subscribe((text) => this.searched.set(text));
-    effect(() => {
+    effect((clean) => {
       this.searched();
       this.kind();
       this.limit.set(AT_FIRST);
+      // The first screenful is drawn by itself, and the next follows it.
+      const next = setTimeout(() => this.showMore(), NEXT_MS);
+      clean(() => clearTimeout(next));
     });
-    const seen = typeof IntersectionObserver === 'undefined' ? undefined : new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && this.showMore(), { rootMargin: '400px' });
+    const seen = typeof IntersectionObserver === 'undefined' ? undefined : new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && this.showMore(), { rootMargin: '400px', scrollMargin: '400px' } as IntersectionObserverInit);
     afterRenderEffect(() => {
       const end = this.end()?.nativeElement;
       seen?.disconnect();
