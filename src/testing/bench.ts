@@ -1,5 +1,5 @@
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
-import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { provideZonelessChangeDetection, signal, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { expose } from 'comlink';
@@ -41,7 +41,7 @@ export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', d
   localStorage.clear();
   sessionStorage.clear();
   const storage = { changes: new Subject<OutsideChange<Casting>>(), open: () => Promise.resolve(demoCastings(MONDAY)), put: () => undefined, remove: () => undefined };
-  const molds = { changes: new Subject<OutsideChange<LibraryMold>>(), open: () => Promise.resolve(shippedMolds(MONDAY)), put: () => undefined, remove: () => undefined };
+  const molds = { changes: new Subject<OutsideChange<LibraryMold>>(), state: signal('saved'), open: () => Promise.resolve(shippedMolds(MONDAY)), put: () => undefined, remove: () => undefined };
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(), provideRouter([]), { provide: CastingStorage, useValue: storage }, { provide: MoldStorage, useValue: molds }, { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import { produce } from 'immer';
 import { LibraryMoldSchema, MOLD_SCHEMA_VERSION, type LibraryMold, type Mold } from '../../core/record/mold';
 import { SHIPPED_MOLDS, shippedMolds } from '../../data/mold-library';
@@ -23,6 +23,9 @@ export class MoldLibrary {
   constructor() {
     this.storage.changes.subscribe(({ records, removed }) => this.show(records, removed));
     this.castings.moldsTurned.subscribe(({ from, to }) => this.turn(from, to));
+    effect(() => {
+      if (this.storage.state() === 'full') this.notices.say({ text: 'The browser’s storage is full: molds changed now are kept in this tab only. Export them, then free some space.' });
+    });
     void this.storage.open().then((molds) => {
       this.list.set(molds);
       this.loaded.set(true);

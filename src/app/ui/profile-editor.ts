@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterNextRender, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzInputModule } from 'ng-zorro-antd/input';
@@ -8,6 +8,7 @@ import type { TurnedPoint } from '../../core/cavity/shape';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { shapeProblemText } from '../wording/shapes';
+import { boxSize } from './box-size';
 import { DragHandle, type HandleMove } from './drag-handle';
 import { readPoints, writePoints } from './profile-points';
 
@@ -27,13 +28,12 @@ const GRID_M = 0.0005;
 })
 export class ProfileEditor {
   private readonly units = inject(Units);
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
 
   readonly points = input.required<readonly TurnedPoint[]>();
   /** A whole profile, with what names the gesture that made it. */
   readonly changed = output<{ readonly points: readonly TurnedPoint[]; readonly gesture: string }>();
 
-  protected readonly size = signal({ width: 480, height: 340 });
+  protected readonly size = boxSize({ width: 480, height: 340 }, { width: 260, height: 220 }, '.canvas');
   /** Points as they stand on the canvas, whole or not. */
   protected readonly drawn = signal<readonly TurnedPoint[]>([]);
   protected readonly chosen = signal(1);
@@ -88,13 +88,6 @@ export class ProfileEditor {
     effect(() => {
       const points = this.points();
       untracked(() => this.takeOver(points));
-    });
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const canvas = this.host.nativeElement.querySelector('.canvas') ?? this.host.nativeElement;
-      const observer = new ResizeObserver(([entry]) => this.size.set({ width: Math.max(260, entry.contentRect.width), height: Math.max(220, entry.contentRect.height) }));
-      observer.observe(canvas);
-      destroyed.onDestroy(() => observer.disconnect());
     });
   }
 

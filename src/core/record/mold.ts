@@ -64,7 +64,7 @@ export const MoldSchema = z.object({
   wallM: within('moldWallM'),
   atHand: wholeWithin('moldsAtHand'),
   /** Each kind of cavity on the sheet, with its rows and columns. */
-  cavities: z.array(CavitySchema).check(z.minLength(1), z.maxLength(12)),
+  cavities: z.array(CavitySchema).check(z.minLength(1), z.maxLength(20)),
   composition: CompositionSchema,
   emptyKg: z.optional(within('moldMassKg')),
   care: z.array(z.enum(MOLD_CARE)),

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterNextRender, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { depthCurve } from '../../../core/cavity/depth-curve';
@@ -6,6 +6,7 @@ import { displayUnit } from '../../../core/quantity/display-unit';
 import { UNITS } from '../../../core/quantity/units';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
+import { boxSize } from '../../ui/box-size';
 import { text } from '../../wording/format';
 
 const HEIGHT = 138;
@@ -33,7 +34,8 @@ const LEVELS = 40;
 export class CavityProfile {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
-  protected readonly width = signal(560);
+  private readonly size = boxSize({ width: 560, height: HEIGHT }, { width: 240, height: 0 });
+  protected readonly width = computed(() => this.size().width);
   protected readonly height = HEIGHT;
 
   protected readonly chart = computed(() => {
@@ -69,14 +71,4 @@ export class CavityProfile {
       description: `The profile the shell is computed on, ${text(spanM, 'length', system)} wide and ${text(depthM, 'length', system)} deep, and what it holds at each depth, up to ${text(curve.capacityM3, 'volume', system)}.`,
     };
   });
-
-  constructor() {
-    const host = inject<ElementRef<HTMLElement>>(ElementRef);
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const observer = new ResizeObserver(([entry]) => this.width.set(Math.max(240, entry.contentRect.width)));
-      observer.observe(host.nativeElement);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 }

@@ -42,7 +42,7 @@ export class MoldStation {
   protected readonly molds = computed(() => {
     const own = this.plan()?.moldRecord;
     const listed = this.library.molds().map(({ id, name }) => ({ value: id, name }));
-    return own && !listed.some((option) => option.value === own.id) ? [{ value: own.id, name: `${own.name} (this casting’s own)` }, ...listed] : listed;
+    return own && !listed.some((option) => option.value === own.id) ? [{ value: own.id, name: this.library.loaded() ? `${own.name} (this casting’s own)` : own.name }, ...listed] : listed;
   });
   /** The library holds a later state of this mold. */
   protected readonly newer = computed(() => {
@@ -157,7 +157,9 @@ function takeMold(casting: Parameters<Parameters<CastingStore['edit']>[1]>[0], m
   const { id, name, material, wallM, atHand, cavities, composition, emptyKg, care, notes } = structuredClone(mold);
   const part = casting.parts[0];
   const copy: Mold = { id, name, material, wallM, atHand, cavities, composition, care, notes, ...(emptyKg === undefined ? {} : { emptyKg }) };
-  casting.molds = [...casting.molds.filter((other) => other.id !== part.moldId && other.id !== id), copy];
+  // A mold that another part is cast in stays.
+  const needed = casting.parts.filter((other) => other !== part).map((other) => other.moldId);
+  casting.molds = [...casting.molds.filter((other) => other.id !== id && (other.id !== part.moldId || needed.includes(other.id))), copy];
   if (!cavities.some((cavity) => cavity.id === part.cavityId) || part.moldId !== id) part.cavityId = cavities[0].id;
   part.moldId = id;
   part.perPiece = partsPerPiece(copy, part.cavityId);

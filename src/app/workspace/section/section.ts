@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterNextRender, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
 import { amountForLevel } from '../../../core/fill/fill';
 import { LIMITS } from '../../../core/record/limits';
@@ -6,6 +6,7 @@ import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
+import { boxSize } from '../../ui/box-size';
 import { text } from '../../wording/format';
 import { sizeText } from '../../wording/shapes';
 import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
@@ -27,8 +28,7 @@ export class Section {
   private readonly plans = inject(PlanService);
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  private readonly size = signal({ width: 600, height: 380 });
+  private readonly size = boxSize({ width: 600, height: 380 }, { width: 280, height: 200 }, '.drawing');
 
   protected readonly exaggerated = signal(false);
   protected readonly plan = this.plans.draft;
@@ -76,16 +76,6 @@ export class Section {
   protected readonly wantedText = computed(() => text(this.wanted(), 'length', this.units.system()));
   protected readonly patternMm = computed(() => (this.geometry()?.pxPerM ?? 1) / 1000);
   private dragFrom = 0;
-
-  constructor() {
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const box = this.host.nativeElement.querySelector('.drawing') ?? this.host.nativeElement;
-      const observer = new ResizeObserver(([entry]) => this.size.set({ width: Math.max(280, entry.contentRect.width), height: Math.max(200, entry.contentRect.height) }));
-      observer.observe(box);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 
   protected layerName(index: number): string {
     const layer = this.plan()?.fill.layers[index];

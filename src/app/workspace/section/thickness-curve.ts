@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterNextRender, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
+import { boxSize } from '../../ui/box-size';
 import { text } from '../../wording/format';
 
 const HEIGHT = 138;
@@ -36,7 +37,8 @@ const MARGIN = { left: 34, right: 12, top: 8, bottom: 22 } as const;
 export class ThicknessCurve {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
-  protected readonly width = signal(560);
+  private readonly size = boxSize({ width: 560, height: HEIGHT }, { width: 240, height: 0 });
+  protected readonly width = computed(() => this.size().width);
   protected readonly height = HEIGHT;
   protected readonly margin = MARGIN;
 
@@ -64,14 +66,4 @@ export class ThicknessCurve {
       description: `Thickness along the wall from base ${text(plan.coat.total.base.value, 'length', system)} to rim ${text(plan.coat.total.rim.value, 'length', system)}; ${text(needed, 'length', system)} is needed at the rim.`,
     };
   });
-
-  constructor() {
-    const host = inject<ElementRef<HTMLElement>>(ElementRef);
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const observer = new ResizeObserver(([entry]) => this.width.set(Math.max(240, entry.contentRect.width)));
-      observer.observe(host.nativeElement);
-      destroyed.onDestroy(() => observer.disconnect());
-    });
-  }
 }
