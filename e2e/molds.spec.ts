@@ -102,7 +102,6 @@ test('a cavity is measured with water, and the casting takes it', async ({ page 
 });
 
 test('every mold of the library is cast in, and every station answers', async ({ page }) => {
-  test.setTimeout(120_000);
   await openBombs(page, 'mold');
   const molds = page.getByLabel('From your molds');
   await expect(molds.locator('option')).toHaveCount(20);

@@ -33,10 +33,11 @@ for (const { about, steps, head, advice } of NOTES) {
     }
     const note = page.getByRole('heading', { name: head });
     await expect(note).toBeVisible();
-    // A long evening may want more than one more mold.
-    for (let k = 0; k < 4 && (await note.isVisible()); k++) {
+    const said = async (): Promise<string> => ((await note.count()) > 0 ? ((await note.textContent()) ?? '') : '');
+    // A long evening may want more than one more mold: the note then says something else.
+    for (let k = 0, before = await said(); k < 4 && before !== ''; k++, before = await said()) {
       await page.locator('ks-notes section').filter({ has: note }).getByRole('button', { name: new RegExp(advice) }).click();
-      await page.waitForTimeout(300);
+      await expect.poll(said).not.toBe(before);
     }
     await expect(note).toBeHidden();
     await page.keyboard.press('Control+z');
