@@ -35,7 +35,7 @@ test('18 pieces become 30: weigh-out, rounds, ribbon and start time follow, and 
 
 test('the advice of a note is taken, and the note goes', async ({ page }) => {
   await openBombs(page);
-  await page.getByText('1', { exact: true }).first().click();
+  await page.locator('label[nz-radio-button]').filter({ hasText: /^\s*1\s*$/ }).first().click();
   await expect(page.getByRole('heading', { name: /The rim comes out at 1\.\d mm and wants 1\.5 mm/ })).toBeVisible();
   await expect(tab(page, 'Coat')).toContainText('thin');
   await page.getByRole('button', { name: 'Make it thicker' }).click();
