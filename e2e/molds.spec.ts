@@ -43,7 +43,6 @@ test('a profile is drawn: points dragged, added and removed, and a broken one is
   await page.mouse.up();
   await expect(holds).not.toHaveText('38 mL');
   await expect(page.getByLabel('Point 7, from the axis')).not.toHaveValue('27');
-  const before = await holds.innerText();
   // Dragged below the point before it, the profile goes back: marked, and the last good shape stays.
   const now = await rim.boundingBox();
   if (!now) throw new Error('no point');
@@ -53,12 +52,9 @@ test('a profile is drawn: points dragged, added and removed, and a broken one is
   await page.mouse.up();
   await expect(page.getByText(/lies lower than the one before|crosses itself/)).toBeVisible();
   await expect(page.locator('ks-drag-handle.wrong')).toHaveCount(1);
-  const kept = await holds.innerText();
-  expect(kept).not.toBe('');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(holds).toHaveText('38 mL');
-  expect(before).not.toBe('38 mL');
   await page.getByRole('button', { name: 'Add a point' }).click();
   await expect(page.getByRole('slider')).toHaveCount(8);
   await page.getByRole('slider', { name: 'Point 3 of 8' }).focus();

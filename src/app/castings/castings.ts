@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, injec
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import type { Casting } from '../../core/record/casting';
@@ -17,13 +16,14 @@ import { dueInstant, momentText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
 import { cavitySizeText } from '../wording/shapes';
 import { ImportPanel } from '../ui/import-panel';
+import { RecordTools } from '../ui/record-tools';
 import { SmallSection } from './small-section';
 
 /** All castings, each with its section drawn small: open, copy, export, delete; new ones and imports. */
 @Component({
   selector: 'ks-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, LucideCopy, LucideDownload, LucideTrash2, NzButtonModule, NzInputModule, ReactiveFormsModule, RouterLink, SmallSection],
+  imports: [ImportPanel, NzButtonModule, NzInputModule, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
   templateUrl: './castings.html',
   styleUrl: './castings.less',
 })

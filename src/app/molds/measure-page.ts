@@ -9,7 +9,7 @@ import { cavityOf } from '../../core/cavity/cavity';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { CavityShape } from '../../core/cavity/shape';
 import { moldStation } from '../../core/mold/mold';
-import { rulerMethod, type RulerReading } from '../../core/mold/ruler-method';
+import { rulerMethod, rulerReadingOf, type RulerReading } from '../../core/mold/ruler-method';
 import { waterMethod } from '../../core/mold/water-method';
 import { displayUnit } from '../../core/quantity/display-unit';
 import { parseAmount } from '../../core/quantity/parse-amount';
@@ -21,7 +21,7 @@ import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { Pick } from '../ui/pick';
 import { amountProblemText } from '../wording/fields';
-import { text } from '../wording/format';
+import { rangeText, text } from '../wording/format';
 import { waterProblemText } from '../wording/measuring';
 import { shapeProblemText } from '../wording/shapes';
 import { cutPath } from './sheet-drawing';
@@ -58,13 +58,8 @@ export class MeasurePage {
 
   /** Widths and depth: as measured here, or of the shape as it stands. */
   protected readonly ruler = computed<RulerReading>(() => {
-    const shape = this.cavity()?.shape;
-    const geometry = shape && cavityOf(shape);
-    const rimM = geometry?.rimDiameterM ?? 0.06;
-    const depthM = geometry?.depthM ?? 0.03;
-    const i = geometry ? geometry.profile.heightM.findIndex((z) => z >= depthM / 2) : -1;
-    const halfwayM = geometry && i >= 0 ? Math.round(2000 * geometry.profile.radiusM[i]) / 1000 : 0.05;
-    return { rimM, depthM, halfwayM, baseM: 0, ...this.measured() };
+    const shape = this.cavity()?.shape ?? { kind: 'hemisphere', diameterM: 0.06 };
+    return { ...rulerReadingOf(cavityOf(shape)), ...this.measured() };
   });
   protected readonly weighed = computed(() => waterMethod(this.water()));
   protected readonly result = computed(() => {
@@ -78,7 +73,7 @@ export class MeasurePage {
     return {
       shape,
       volume: text(volumeM3, 'volume', system),
-      sure: `give or take ${text(2 * uncertaintyM3, 'volume', system)}, ${text((2 * uncertaintyM3) / volumeM3, 'share', system)}`,
+      sure: rangeText(came.volume, system),
       wall: text(came.wallArea.value, 'area', system),
       solid: text(came.solid.value, 'mass', system),
       problem: problem ? shapeProblemText(problem) : '',

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterRender
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import type { ShapeKind } from '../../core/cavity/shape';
@@ -13,6 +12,7 @@ import { MoldLibrary } from '../state/mold-library';
 import { Units } from '../state/units';
 import { ChoiceList } from '../ui/choice-list';
 import { ImportPanel } from '../ui/import-panel';
+import { RecordTools } from '../ui/record-tools';
 import { MATERIAL_NAMES } from '../wording/names';
 import { SHAPE_NAMES, cavitySizeText } from '../wording/shapes';
 import { MoldCardDrawing } from './mold-card-drawing';
@@ -26,7 +26,7 @@ const NEXT_MS = 60;
 @Component({
   selector: 'ks-molds',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, ImportPanel, LucideCopy, LucideDownload, LucideTrash2, MoldCardDrawing, NzButtonModule, NzInputModule, ReactiveFormsModule, RouterLink],
+  imports: [ChoiceList, ImportPanel, MoldCardDrawing, NzButtonModule, NzInputModule, ReactiveFormsModule, RecordTools, RouterLink],
   templateUrl: './molds.html',
   styleUrl: './molds.less',
 })

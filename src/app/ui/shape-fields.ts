@@ -1,11 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { FACETED_FORMS, type CavityShape, type FacetedForm } from '../../core/cavity/shape';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { Dimension } from '../../core/quantity/answer';
 import { LIMITS, type Limit } from '../../core/record/limits';
 import { UNITS } from '../../core/quantity/units';
 import { FORM_NAMES, shapeProblemText } from '../wording/shapes';
-import { ShapeNotes } from './shape-notes';
 import { AmountField } from './amount-field';
 import { Pick } from './pick';
 
@@ -60,7 +59,6 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
   styles: `:host { display: grid; gap: 10px; } .pairs { display: grid; grid-template-columns: 1fr 1fr; gap: 10px 12px; } .pairs > :only-child { grid-column: 1 / -1; } .problem { color: #a3281c; font-size: 13px; line-height: 1.35; }`,
 })
 export class ShapeFields {
-  private readonly notes = inject(ShapeNotes);
   readonly shape = input.required<CavityShape>();
   /** What names these fields among all others, for keeping unread text. */
   readonly owner = input.required<string>();
@@ -73,7 +71,12 @@ export class ShapeFields {
     const shape = this.shape();
     return shape.kind === 'faceted' ? shape.form : 'gem';
   });
-  protected readonly problem = computed(() => this.notes.of(this.owner(), this.shape()));
+  /** Why a shape just typed was not taken; gone as soon as the shape changes. */
+  private readonly note = signal<{ readonly shape: CavityShape; readonly text: string } | undefined>(undefined);
+  protected readonly problem = computed(() => {
+    const note = this.note();
+    return note?.shape === this.shape() ? note.text : '';
+  });
 
   protected valueOf(key: string): number {
     return Number((this.shape() as unknown as Record<string, number>)[key]);
@@ -88,11 +91,10 @@ export class ShapeFields {
     const wanted = { ...this.shape(), [key]: value } as CavityShape;
     const problem = checkShape(wanted);
     if (problem) {
-      this.notes.say(this.owner(), this.shape(), shapeProblemText(problem));
+      this.note.set({ shape: this.shape(), text: shapeProblemText(problem) });
       return;
     }
-    this.notes.clear(this.owner());
-    // Depth or width typed anew leave the measured volume's own sureness as it was.
+    this.note.set(undefined);
     this.changed.emit({ shape: wanted, key });
   }
 }

@@ -1,8 +1,6 @@
 import type { Profile } from '../cavity/profile';
 import { WORKING_RULES } from '../matter/working-rules';
 
-/** A floor is level to this, at two points or more: no dome is as level beyond its pole. */
-const LEVEL_RADIANS = 1e-3;
 /** Past this slope a wall that turns level again is a shelf, and drains no more slowly than at the lower one. Working rules. */
 const WALL_RADIANS = Math.PI / 36;
 const SHELF_RADIANS = Math.PI / 60;
@@ -14,14 +12,14 @@ const SHELF_RADIANS = Math.PI / 60;
  * F = (r sin β)^(-2/3) ∫₀ˢ r^(2/3) sin^(-1/3)β ds. On a dome of radius R this is
  * R sin^(-4/3)β ∫₀^β sin^(1/3)b db: 3R/4 at the pole (Takagi & Huppert 2010) and 1.294 R at the rim.
  * `fromRim` integrates from the rim instead: the same film draining upright, toward the pole.
- * A level floor drains along the tilt of the rocking hand, to alternate sides: F is its half width over the sine of that tilt.
+ * A bottom flatter than the tilt of the rocking hand drains as a dome that reaches that tilt where the bottom ends; a dome is such
+ * a bottom itself, and is left as it is.
  * The integrand is taken as s^(1/3) times a smooth factor, so that the pole needs no special case.
  */
 export function drainLengths(profile: Profile, fromRim = false): Float64Array {
   const { radiusM: r, arcM: s, slope } = profile;
   const n = s.length;
-  const floor = floorEnd(profile);
-  const sine = sines(slope, floor);
+  const sine = fromRim ? sinesAlong(slope) : rockedSines(profile);
   const smooth = (i: number): number => Math.cbrt((r[i] / s[i]) ** 2) * Math.cbrt(s[i] / sine[i]);
   const integral = new Float64Array(n);
   for (let i = 1; i < n; i++) {
@@ -34,25 +32,23 @@ export function drainLengths(profile: Profile, fromRim = false): Float64Array {
     lengths[i] = (fromRim ? integral[n - 1] - integral[i] : integral[i]) / below;
   }
   lengths[0] = fromRim ? Infinity : lengths[1];
-  for (let i = 0; i <= floor; i++) lengths[i] = fromRim ? Infinity : s[floor] / ROCKING;
   return lengths;
 }
 
-const ROCKING = Math.sin((WORKING_RULES.rockingDegrees * Math.PI) / 180);
+const ROCKING_RADIANS = (WORKING_RULES.rockingDegrees * Math.PI) / 180;
 
-/** The last point of a level floor, or -1 where there is none. */
-function floorEnd({ slope }: Profile): number {
-  let end = -1;
-  while (end + 1 < slope.length && Math.abs(slope[end + 1]) <= LEVEL_RADIANS) end++;
-  return end >= 1 ? end : -1;
-}
-
-/** The sine each place drains along. */
-function sines(slope: Float64Array, floor: number): Float64Array {
+/** The sine of each place's own slope. */
+function sinesAlong(slope: Float64Array): Float64Array {
   let wall = false;
-  return slope.map((angle, i) => {
-    if (i <= floor) return ROCKING;
+  return slope.map((angle) => {
     wall ||= angle > WALL_RADIANS;
     return Math.max(wall ? Math.sin(SHELF_RADIANS) : 1e-9, Math.sin(angle));
   });
+}
+
+/** The sine each place drains along while the hand rocks the mold. */
+function rockedSines({ arcM, slope }: Profile): Float64Array {
+  const end = slope.findIndex((angle) => angle >= ROCKING_RADIANS);
+  const bottomM = arcM[end < 0 ? arcM.length - 1 : end];
+  return sinesAlong(slope).map((sine, i) => Math.max(sine, arcM[i] < bottomM ? Math.sin(ROCKING_RADIANS) * (arcM[i] / bottomM) : 0));
 }

@@ -67,6 +67,23 @@ describe('coats one on another', () => {
   });
 });
 
+describe('a floor', () => {
+  const withFloor = (riseM: number): number => {
+    const cavity = cavityOf({ kind: 'turned', points: [{ radiusM: 0, heightM: 0 }, { radiusM: 0.025, heightM: riseM }, { radiusM: 0.03, heightM: 0.04 }] });
+    return readings(cavity.profile, new CoatLayer({ ...place, cavity }).lay([coat])[0].thicknessM).baseM;
+  };
+
+  it('drains much alike whether it is level, all but level, or a shallow cone: the hand rocks it', () => {
+    const level = withFloor(0);
+    for (const riseM of [1e-5, 1e-4, 5e-4, 1e-3, 2e-3]) expect(Math.abs(withFloor(riseM) / level - 1)).toBeLessThan(0.15);
+  });
+
+  it('that is level leaves a coat of millimetres, not of the whole dump', () => {
+    expect(withFloor(0) * 1e3).toBeGreaterThan(1.5);
+    expect(withFloor(0) * 1e3).toBeLessThan(5);
+  });
+});
+
 describe('aim', () => {
   it.each([0.0015, 0.0018, 0.0022, 0.0036])('lands on %f m at the rim', (rimM) => {
     const layer = new CoatLayer(place);

@@ -1,3 +1,5 @@
+import type { Cavity } from '../cavity/cavity';
+
 /** A cavity as measured with a ruler, m. */
 export interface RulerReading {
   readonly rimM: number;
@@ -18,4 +20,10 @@ export function rulerMethod({ rimM, halfwayM, baseM, depthM }: RulerReading): { 
   const perDepth = (Math.PI / 24) * (rimM ** 2 + 4 * halfwayM ** 2 + baseM ** 2);
   const slopes = [perDepth, (Math.PI / 12) * depthM * rimM, (Math.PI / 3) * depthM * halfwayM, (Math.PI / 12) * depthM * baseM];
   return { volumeM3: depthM * perDepth, uncertaintyM3: Math.hypot(...slopes.map((slope) => slope * READ_M)) };
+}
+
+/** What a ruler would show of a cavity, to a millimetre halfway down: where measuring one goes on from. */
+export function rulerReadingOf({ rimDiameterM, depthM, profile }: Cavity): RulerReading {
+  const i = profile.heightM.findIndex((z) => z >= depthM / 2);
+  return { rimM: rimDiameterM, depthM, halfwayM: Math.round(2000 * profile.radiusM[i]) / 1000, baseM: 0 };
 }

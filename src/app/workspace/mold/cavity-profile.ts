@@ -21,7 +21,7 @@ const LEVELS = 40;
       <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="c.description">
         <path class="axis" [attr.d]="'M' + c.axisX + ' 6V' + (height - 24)" />
         <path class="body" [attr.d]="c.body" /><path class="wall" [attr.d]="c.wall" />
-        <text [attr.x]="c.axisX" [attr.y]="height - 4" text-anchor="middle">profile computed on</text>
+        <text [attr.x]="c.axisX" [attr.y]="height - 4" text-anchor="middle">profile of the shell</text>
         @for (tick of c.volumes; track tick.name) { <path class="grid" [attr.d]="'M' + tick.x + ' 8V' + (height - 24)" /><text [attr.x]="tick.x" [attr.y]="height - 10" text-anchor="middle">{{ tick.name }}</text> }
         @for (tick of c.depths; track tick.name) { <path class="grid" [attr.d]="'M' + c.left + ' ' + tick.y + 'H' + (width() - 14)" /><text [attr.x]="c.left - 7" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text> }
         <path class="curve" [attr.d]="c.curve" />

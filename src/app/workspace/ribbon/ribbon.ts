@@ -8,6 +8,7 @@ import { text } from '../../wording/format';
 import { PLACE_NAMES } from '../../wording/names';
 
 const NARROWEST_NAMED_SHARE = 0.055;
+const NARROWEST_MINUTES_SHARE = 0.042;
 const NARROWEST_SHORT_SHARE = 0.028;
 /** More bars than this are drawn without padding. */
 const CROWDED_FROM = 14;
@@ -67,12 +68,14 @@ export class Ribbon {
   protected readonly bars = computed(() => {
     const total = this.total();
     const coats = this.plans.plan()?.coatsMade.length ?? 1;
+    // Many bars are all minutes; among a few a bare number would read as anything.
+    const crowded = this.stretches().length > CROWDED_FROM;
     return this.stretches().map((stretch) => {
       const share = stretch.seconds / total;
       const { long, short } = stretchNames(stretch, coats);
       const minutes = text(stretch.seconds, 'duration', this.units.system());
       const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
-      const name = share > NARROWEST_NAMED_SHARE * 1.6 ? `${long} ${minutes}` : share > NARROWEST_NAMED_SHARE ? short : share > NARROWEST_SHORT_SHARE ? String(Math.round(stretch.seconds / 60)) : '';
+      const name = share > NARROWEST_NAMED_SHARE * 1.6 ? `${long} ${minutes}` : share > NARROWEST_NAMED_SHARE ? short : crowded ? (share > NARROWEST_SHORT_SHARE ? String(Math.round(stretch.seconds / 60)) : '') : share > NARROWEST_MINUTES_SHARE ? minutes : '';
       return { kind: stretch.kind, long, handsOn: stretch.handsOn, grow: Math.max(stretch.seconds, 1), name, spoken: `${long}, ${minutes}, ${stretch.handsOn ? 'hands on' : 'waiting'}${round}` };
     });
   });
