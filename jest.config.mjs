@@ -4,6 +4,8 @@ const ignored = ['<rootDir>/dist/', '<rootDir>/node_modules/'];
 const typescript = { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }] };
 
 export default {
+  // What is tried is what happens, not how soon: a machine that has others to serve takes its time.
+  testTimeout: 60_000,
   projects: [
     { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers', '<rootDir>/server'], transform: typescript, setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'], modulePathIgnorePatterns: ignored },
     {
