@@ -8,6 +8,8 @@ export interface Row {
   /** The raw record, under the name of what it is; checked on the way out. */
   readonly casting?: unknown;
   readonly mold?: unknown;
+  readonly pantry?: unknown;
+  readonly kitchen?: unknown;
 }
 
 /** A fact about this browser's database, such as whether the demo has been laid down. */
@@ -20,11 +22,14 @@ export interface FactRow {
 export class KilnstoneDatabase extends Dexie {
   readonly castings!: Table<Row, string>;
   readonly molds!: Table<Row, string>;
+  readonly pantry!: Table<Row, string>;
+  readonly kitchens!: Table<Row, string>;
   readonly facts!: Table<FactRow, string>;
 
   constructor() {
     super('kilnstone');
     this.version(1).stores({ castings: 'id', facts: 'key' });
     this.version(2).stores({ castings: 'id', molds: 'id', facts: 'key' });
+    this.version(3).stores({ castings: 'id', molds: 'id', pantry: 'id', kitchens: 'id', facts: 'key' });
   }
 }

@@ -1,17 +1,10 @@
 import { nextSaturday, format } from 'date-fns';
 import type { Mold } from '../core/record/mold';
 import { SHIPPED_MOLDS } from './mold-library';
-import { CASTING_SCHEMA_VERSION, type Casting, type Chocolate, type Coat, type Filling, type Kitchen } from '../core/record/casting';
-
-const KITCHEN: Kitchen = { roomC: 19.5, humidity: 0.52, fridgeC: 5, freezerC: -18, microwaveW: 800 };
-
-/** The pantry of the made-up hedgerow supper: one chocolate of each kind. */
-export const DEMO_CHOCOLATES: readonly Chocolate[] = [
-  { id: 'quarry', name: 'Quarry 64', kind: 'dark', fluidity: 'fluid', fatShare: 0.4, workFromC: 31, workToC: 32, ceilingC: 33, colour: '#4a2c1d', allergens: ['soy'], lot: 'Q-114', packKg: 0.25 },
-  { id: 'fallow', name: 'Fallow', kind: 'milk', fluidity: 'medium', fatShare: 0.36, workFromC: 29, workToC: 30, ceilingC: 31, colour: '#8a5a3c', allergens: ['milk', 'soy'], lot: 'F-062', packKg: 0.25 },
-  { id: 'linen', name: 'Linen', kind: 'white', fluidity: 'medium', fatShare: 0.38, workFromC: 28, workToC: 31, ceilingC: 32, colour: '#d9c096', allergens: ['milk', 'soy'], lot: 'L-207', packKg: 0.25 },
-  { id: 'pebble', name: 'Pebble coating', kind: 'compound', fluidity: 'medium', fatShare: 0.32, workFromC: 34, workToC: 38, ceilingC: 40, colour: '#6f5a4c', allergens: ['milk', 'soy'], lot: 'P-033', packKg: 0.34 },
-];
+import { CASTING_SCHEMA_VERSION, type Casting, type Coat, type Filling, type Melt } from '../core/record/casting';
+import type { Kitchen } from '../core/record/kitchen';
+import { USUAL_KITCHEN } from './kitchen-usual';
+import { SHIPPED_CHOCOLATES } from './pantry-shipped';
 
 /** Fillings every casting can choose from. Densities in kg/m³, from memory. */
 export const DEMO_FILLINGS: readonly Filling[] = [
@@ -31,6 +24,10 @@ function coat(id: string, method: Coat['method'], doseM3: number, wayUp: Coat['w
   };
 }
 
+function melt(chocolateId: string, workingC: number, school: Melt['school'], { bowls }: Kitchen): Melt {
+  return { id: 'melt-1', source: { kind: 'chocolate', chocolateId }, workingC, way: 'microwave', school, power: 0.8, bowlId: bowls[0].id, coolBowl: false, jacket: 'none', tests: [] };
+}
+
 /** A casting's own copy of a shipped mold. */
 function castMold(id: string, atHand: number): Mold {
   const mold = SHIPPED_MOLDS.find((candidate) => candidate.id === id);
@@ -39,7 +36,7 @@ function castMold(id: string, atHand: number): Mold {
 }
 
 /** What every new casting starts from: two tipped-out coats in a 64 mm silicone mold of six. */
-export function newCasting(id: string, name: string, now: Date): Casting {
+export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen = USUAL_KITCHEN): Casting {
   return {
     schemaVersion: CASTING_SCHEMA_VERSION,
     id, name,
@@ -47,11 +44,12 @@ export function newCasting(id: string, name: string, now: Date): Casting {
     pieces: 12,
     due: supper(now),
     spareRule: { by: 'confidence', confidence: 0.95 },
-    kitchen: { ...KITCHEN },
+    kitchen: structuredClone(kitchen),
     molds: [castMold('bombs', 1)],
-    chocolates: DEMO_CHOCOLATES.map((chocolate) => ({ ...chocolate, allergens: [...chocolate.allergens] })),
+    chocolates: SHIPPED_CHOCOLATES.map((chocolate) => structuredClone(chocolate)),
+    tints: [],
     fillings: DEMO_FILLINGS.map((filling) => ({ ...filling, allergens: [...filling.allergens] })),
-    melts: [{ id: 'melt-1', chocolateId: 'quarry', workingC: 31.5 }],
+    melts: [melt('quarry', 31.5, 'seeding', kitchen)],
     parts: [{
       id: 'half', role: 'shell', perPiece: 2, moldId: 'bombs', cavityId: 'cavity-1', prep: [],
       coatsBy: { by: 'count' },
@@ -78,7 +76,7 @@ export function demoCastings(now: Date): Casting[] {
   const bites = newCasting('demo-bites', 'Pebble bites', now);
   bites.pieces = 24;
   bites.molds = [castMold('bites', 2)];
-  bites.melts = [{ id: 'melt-1', chocolateId: 'pebble', workingC: 36 }];
+  bites.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
   bites.parts[0].moldId = 'bites';
   bites.parts[0].coats = [coat('coat-1', 'spoon', 1.85e-6, 'upright'), coat('coat-2', 'spoon', 1.85e-6, 'upright')];
   bites.parts[0].coveredRest = true;

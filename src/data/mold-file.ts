@@ -5,10 +5,7 @@ import { readRecordFile, writeRecordFile, type FileKind, type FileReading } from
 const MOLDS: FileKind<LibraryMold> = {
   format: 'kilnstone molds',
   list: 'molds',
-  read: (raw) => {
-    const read = readMold(raw);
-    return read.ok ? { ok: true, record: read.mold } : read;
-  },
+  read: readMold,
 };
 
 /** Molds as the text of an export file. */

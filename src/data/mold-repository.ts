@@ -6,14 +6,6 @@ import { RecordRepository } from './record-repository';
 /** Keeps the mold library in the browser's database. */
 export class MoldRepository extends RecordRepository<LibraryMold> {
   constructor(tab: string) {
-    super(tab, new KilnstoneDatabase(), {
-      table: 'molds',
-      field: 'mold',
-      seededFact: 'moldsSeeded',
-      read: (raw) => {
-        const read = readMold(raw);
-        return read.ok ? { ok: true, record: read.mold } : read;
-      },
-    });
+    super(tab, new KilnstoneDatabase(), { table: 'molds', field: 'mold', seededFact: 'moldsSeeded', read: readMold });
   }
 }

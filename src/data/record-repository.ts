@@ -25,8 +25,8 @@ export interface StoredRecords<T> {
 
 /** One kind of record: its table, the name its rows hold it under, how it is read, and the fact that its first ones were laid down. */
 export interface RecordKind<T> {
-  readonly table: 'castings' | 'molds';
-  readonly field: 'casting' | 'mold';
+  readonly table: 'castings' | 'molds' | 'pantry' | 'kitchens';
+  readonly field: 'casting' | 'mold' | 'pantry' | 'kitchen';
   readonly seededFact: string;
   read(raw: unknown): { readonly ok: true; readonly record: T } | RecordProblem;
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { LucideGrid2x2, LucideKeyboard, LucideSoup } from '@lucide/angular';
+import { LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup } from '@lucide/angular';
 import { CastingStorage } from '../state/casting-storage';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
@@ -15,7 +15,7 @@ import { Keys } from './keys';
 @Component({
   selector: 'ks-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [KeyList, LucideGrid2x2, LucideKeyboard, LucideSoup, RouterLink, RouterLinkActive, RouterOutlet, Working],
+  imports: [KeyList, LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup, RouterLink, RouterLinkActive, RouterOutlet, Working],
   templateUrl: './frame.html',
   styleUrl: './frame.less',
   host: { '(document:keydown)': 'keys.press($event)' },

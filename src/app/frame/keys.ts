@@ -79,7 +79,7 @@ export class Keys {
   }
 
   private inWorkspace(): boolean {
-    return /^\/casting\/[^/]+\/(?!weigh-out)/.test(this.router.url);
+    return /^\/casting\/[^/]+\/(?!weigh-out|thermometer)/.test(this.router.url);
   }
 
   private typing(target: EventTarget | null): boolean {

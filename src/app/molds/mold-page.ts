@@ -1,8 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { Title } from '@angular/platform-browser';
 import { Router, RouterLink } from '@angular/router';
-import { LucideChevronLeft, LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
 import { NzButtonModule } from 'ng-zorro-antd/button';
 import { NzInputModule } from 'ng-zorro-antd/input';
 import { cavityOf } from '../../core/cavity/cavity';
@@ -14,12 +12,12 @@ import { MOLD_CARE, type MoldCare } from '../../core/record/choices';
 import { LIMITS } from '../../core/record/limits';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
 import { cavityCount } from '../../core/record/mold-cavities';
-import { CastingStore } from '../state/casting-store';
 import { MoldLibrary } from '../state/mold-library';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
 import { ProfileEditor } from '../ui/profile-editor';
+import { RecordHeader } from '../ui/record-header';
 import { ShapeFields } from '../ui/shape-fields';
 import { MATERIAL_NAMES } from '../wording/names';
 import { CARE_NAMES, SHAPE_NAMES } from '../wording/shapes';
@@ -31,15 +29,13 @@ import { MoldSheet } from './mold-sheet';
   selector: 'ks-mold-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, LucideChevronLeft, LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, MoldSheet, NzButtonModule, NzInputModule, ProfileEditor, RouterLink,
-    ShapeFields,
+    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, NzButtonModule, NzInputModule, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
   ],
   templateUrl: './mold-page.html',
   styleUrl: './mold-page.less',
 })
 export class MoldPage {
   protected readonly library = inject(MoldLibrary);
-  protected readonly store = inject(CastingStore);
   private readonly router = inject(Router);
 
   /** Route parameter. */
@@ -56,7 +52,6 @@ export class MoldPage {
     return cavities.find((cavity) => cavity.id === this.openCavity()) ?? cavities[0];
   });
   protected readonly usedBy = computed(() => this.library.usedBy(this.id()));
-  protected readonly nameWrong = signal('');
   protected readonly geometry = computed(() => {
     const shape = this.cavity()?.shape;
     return shape && cavityOf(shape, this.mold()?.composition.kind === 'former');
@@ -69,11 +64,6 @@ export class MoldPage {
     return mold && cavity && geometry && moldStation({ cavity: geometry, shape: cavity.shape, cavities: cavityCount(cavity), atHand: mold.atHand, chocolateKind: 'dark' });
   });
 
-  constructor() {
-    const titles = inject(Title);
-    effect(() => titles.setTitle(`${this.mold()?.name ?? 'Mold'} · Kilnstone`));
-  }
-
   protected count(cavity: MoldCavity): number {
     return cavityCount(cavity);
   }
@@ -83,9 +73,7 @@ export class MoldPage {
   }
 
   protected setName(name: string): void {
-    const tidy = name.trim();
-    this.nameWrong.set(tidy === '' ? 'It needs a name; the last one stays.' : tidy.length > 120 ? 'At most 120 letters; the last name stays.' : '');
-    if (!this.nameWrong()) this.edit('name', (mold) => (mold.name = tidy));
+    this.edit('name', (mold) => (mold.name = name), 'name');
   }
 
   protected setKind(kind: ShapeKind): void {

@@ -3,7 +3,7 @@ import { applyPatches, enablePatches, produceWithPatches } from 'immer';
 import type { Casting } from '../../core/record/casting';
 import { readCasting } from '../../core/record/read-casting';
 import { Subject } from 'rxjs';
-import { History, type Change, type MoldChange } from './history';
+import { History, type Change, type LibraryChange, type LibraryKey } from './history';
 import { CastingStorage } from './casting-storage';
 
 enablePatches();
@@ -18,8 +18,8 @@ export class CastingStore {
   private readonly historyTick = signal(0);
   private readonly ownReset = signal(0);
 
-  /** Molds of the library that undo or redo puts back: what was there, and what is to be there instead. */
-  readonly moldsTurned = new Subject<{ readonly from: MoldChange['before']; readonly to: MoldChange['after'] }>();
+  /** Records of a library that undo or redo puts back: what was there, and what is to be there instead. */
+  readonly libraryTurned = new Subject<{ readonly library: LibraryKey; readonly from: LibraryChange['before']; readonly to: LibraryChange['after'] }>();
 
   readonly castings = this.list.asReadonly();
   readonly loaded = signal(false);
@@ -54,7 +54,13 @@ export class CastingStore {
    * @param gesture changes with the same gesture are undone as one
    */
   edit(label: string, change: (draft: Casting) => void, gesture?: string): void {
-    const casting = this.current();
+    const id = this.openId();
+    if (id !== undefined) this.editOne(id, label, change, gesture);
+  }
+
+  /** Changes a casting that need not be the open one. */
+  editOne(id: string, label: string, change: (draft: Casting) => void, gesture?: string): void {
+    const casting = this.list().find((candidate) => candidate.id === id);
     if (!casting) return;
     const [next, forward, back] = produceWithPatches(casting, (draft) => {
       change(draft);
@@ -81,7 +87,7 @@ export class CastingStore {
     if (change?.kind === 'edit') this.patch(change.castingId, change.back);
     else if (change?.kind === 'add') this.take(change.castings);
     else if (change?.kind === 'remove') this.put(change.castings);
-    else if (change?.kind === 'molds') this.moldsTurned.next({ from: change.after, to: change.before });
+    else if (change?.kind === 'library') this.libraryTurned.next({ library: change.library, from: change.after, to: change.before });
     this.afterUndo();
     return change;
   }
@@ -91,7 +97,7 @@ export class CastingStore {
     if (change?.kind === 'edit') this.patch(change.castingId, change.forward);
     else if (change?.kind === 'add') this.put(change.castings);
     else if (change?.kind === 'remove') this.take(change.castings);
-    else if (change?.kind === 'molds') this.moldsTurned.next({ from: change.before, to: change.after });
+    else if (change?.kind === 'library') this.libraryTurned.next({ library: change.library, from: change.before, to: change.after });
     this.afterUndo();
     return change;
   }
@@ -101,7 +107,7 @@ export class CastingStore {
     this.ownReset.update((n) => n + 1);
   }
 
-  /** Takes a change of the mold library into the same undo as everything else. */
+  /** Takes a change of a library into the same undo as everything else. */
   remember(change: Change): void {
     this.history.push(change);
     this.historyTick.update((n) => n + 1);

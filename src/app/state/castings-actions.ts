@@ -1,11 +1,16 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, Injector, inject } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
+import { timer } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
 import { writeCastingFile } from '../../data/casting-file';
 import { demoCastings, newCasting } from '../../data/demo';
 import { CastingStore } from './casting-store';
+import { Kitchens, castingKitchen } from './kitchens';
 import { Notices } from './notices';
 import { saveFile } from './save-file';
+
+const KITCHEN_AFTER_MS = 900;
 
 /** What can be done with castings as a whole: new, copy, delete, export, import. */
 @Injectable({ providedIn: 'root' })
@@ -13,10 +18,16 @@ export class CastingsActions {
   private readonly store = inject(CastingStore);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
+  private readonly injector = inject(Injector);
+
+  constructor() {
+    // The kitchen is read when the first view stands: before that it would only take the processor from it.
+    timer(KITCHEN_AFTER_MS).pipe(takeUntilDestroyed()).subscribe(() => this.injector.get(Kitchens));
+  }
 
   create(): void {
-    const name = this.freeName('New casting');
-    this.addAndOpen(newCasting(crypto.randomUUID(), name, new Date()), 'new casting');
+    const kitchen = this.injector.get(Kitchens).kitchen();
+    this.addAndOpen(newCasting(crypto.randomUUID(), this.freeName('New casting'), new Date(), castingKitchen(kitchen)), 'new casting');
   }
 
   copy(casting: Casting): void {

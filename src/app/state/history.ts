@@ -1,18 +1,22 @@
 import type { Patch } from 'immer';
 import type { Casting } from '../../core/record/casting';
-import type { LibraryMold } from '../../core/record/mold';
+import type { Named } from '../../data/record-repository';
 
-/** One undoable change: an edit of a casting as patches, castings added or taken away, or molds of the library as they were and are. */
+/** One undoable change: an edit of a casting as patches, castings added or taken away, or records of a library as they were and are. */
 export type Change =
   | { readonly kind: 'edit'; readonly castingId: string; readonly forward: readonly Patch[]; readonly back: readonly Patch[]; readonly label: string; readonly gesture?: string; readonly at: number }
   | { readonly kind: 'add'; readonly castings: readonly Casting[]; readonly label: string }
   | { readonly kind: 'remove'; readonly castings: readonly Casting[]; readonly label: string }
-  | MoldChange;
+  | LibraryChange;
 
-export interface MoldChange {
-  readonly kind: 'molds';
-  readonly before: readonly LibraryMold[];
-  readonly after: readonly LibraryMold[];
+/** The libraries beside the castings. */
+export type LibraryKey = 'molds' | 'pantry' | 'kitchens';
+
+export interface LibraryChange {
+  readonly kind: 'library';
+  readonly library: LibraryKey;
+  readonly before: readonly Named[];
+  readonly after: readonly Named[];
   readonly label: string;
   readonly gesture?: string;
   readonly at: number;
@@ -54,7 +58,7 @@ export class History {
       this.done[this.done.length - 1] = { ...last, at: change.at, forward: [...last.forward, ...change.forward], back: [...change.back, ...last.back] };
       return;
     }
-    if (change.kind === 'molds' && last?.kind === 'molds' && change.gesture !== undefined && last.gesture === change.gesture && change.at - last.at < ONE_GESTURE_MS) {
+    if (change.kind === 'library' && last?.kind === 'library' && last.library === change.library && change.gesture !== undefined && last.gesture === change.gesture && change.at - last.at < ONE_GESTURE_MS) {
       this.done[this.done.length - 1] = { ...change, before: last.before };
       return;
     }

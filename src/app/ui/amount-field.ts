@@ -10,7 +10,7 @@ import type { Limit } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
 import { TypedTexts } from '../state/typed-texts';
 import { Units } from '../state/units';
-import { amountProblemText } from '../wording/fields';
+import { amountProblemText, type FieldProblem } from '../wording/fields';
 
 /** An amount as understood from a field, in SI, with the kind of quantity that was typed. */
 export interface TypedAmount {
@@ -67,12 +67,14 @@ export class AmountField {
   readonly hint = input('');
   /** Unit to show and to read bare numbers in, where it is not the usual one. */
   readonly unit = input<Unit>();
+  /** Says why an amount within the limits cannot be taken all the same; empty where it can. */
+  readonly refusal = input<(value: number) => string>();
   readonly amount = output<TypedAmount>();
 
   protected readonly id = `amount-${++fields}`;
   protected readonly control = new FormControl('', { nonNullable: true });
   protected readonly focused = signal(false);
-  protected readonly problem = signal<AmountProblem | { readonly ok: false; readonly problem: 'outOfRange' | 'notWhole'; readonly readings?: undefined } | undefined>(undefined);
+  protected readonly problem = signal<AmountProblem | FieldProblem | undefined>(undefined);
   protected readonly wrongText = computed(() => {
     const problem = this.problem();
     return problem ? amountProblemText(problem, this.limits(), this.units.system()) : '';
@@ -127,12 +129,14 @@ export class AmountField {
     const slack = 1e-9 * Math.max(1, Math.abs(limit.high));
     if (parsed.value < limit.low - slack || parsed.value > limit.high + slack) return this.refuse({ ok: false, problem: 'outOfRange' }, text);
     if (parsed.dimension === 'count' && !Number.isInteger(parsed.value)) return this.refuse({ ok: false, problem: 'notWhole' }, text);
+    const why = this.refusal()?.(parsed.value);
+    if (why) return this.refuse({ ok: false, problem: 'refused', detail: why }, text);
     this.problem.set(undefined);
     this.typed.drop(this.field());
     this.amount.emit({ value: Math.min(limit.high, Math.max(limit.low, parsed.value)), dimension: parsed.dimension });
   }
 
-  private refuse(problem: AmountProblem | { readonly ok: false; readonly problem: 'outOfRange' | 'notWhole' }, text: string): void {
+  private refuse(problem: AmountProblem | FieldProblem, text: string): void {
     this.problem.set(problem);
     this.typed.keep(this.field(), text);
   }

@@ -3,8 +3,16 @@ import type { Limit } from '../../core/record/limits';
 import type { UnitSystem } from '../../core/quantity/units';
 import { editableText } from '../../core/quantity/display-unit';
 
+/** Why an amount that was understood is not taken. */
+export interface FieldProblem {
+  readonly ok: false;
+  readonly problem: 'outOfRange' | 'notWhole' | 'refused';
+  readonly detail?: string;
+  readonly readings?: undefined;
+}
+
 /** What a field says of an amount it cannot take: what is wrong and what to type. */
-export function amountProblemText(problem: AmountProblem | { readonly problem: 'outOfRange' | 'notWhole' }, limits: readonly Limit[], system: UnitSystem): string {
+export function amountProblemText(problem: AmountProblem | Pick<FieldProblem, 'problem' | 'detail'>, limits: readonly Limit[], system: UnitSystem): string {
   const range = `Type ${limits.map((limit) => rangeOf(limit, system)).join(', or ')}.`;
   switch (problem.problem) {
     case 'empty': return `Empty: the last amount stays. ${range}`;
@@ -15,6 +23,7 @@ export function amountProblemText(problem: AmountProblem | { readonly problem: '
     case 'unknownUnit': return `“${problem.detail}” is not a unit known here. ${range}`;
     case 'wrongKind': return `${problem.detail} does not fit here. ${range}`;
     case 'notWhole': return `Whole numbers only. ${range}`;
+    case 'refused': return problem.detail ?? '';
     case 'outOfRange': return `Out of range. ${range}`;
   }
 }

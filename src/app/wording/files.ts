@@ -1,7 +1,7 @@
 import type { BadRecord, FileProblem } from '../../data/record-file';
 
 /** What a file holds, for its messages. */
-export type FileNoun = 'casting' | 'mold';
+export type FileNoun = 'casting' | 'mold' | 'pantry record';
 
 /** What is wrong with a whole import file, and what to do. */
 export function fileProblemText(reading: FileProblem, fileName: string, noun: FileNoun): string {
@@ -19,7 +19,7 @@ export function fileProblemText(reading: FileProblem, fileName: string, noun: Fi
 
 /** One bad record of a file, by its place. */
 export function badRecordText({ position, name, problem }: BadRecord, noun: FileNoun): string {
-  const which = `${noun === 'casting' ? 'Casting' : 'Mold'} ${position}${name ? ` (“${name}”)` : ''}`;
+  const which = `${noun[0].toUpperCase()}${noun.slice(1)} ${position}${name ? ` (“${name}”)` : ''}`;
   switch (problem.problem) {
     case 'notARecord': return `${which} is not a ${noun}.`;
     case 'newerVersion': return `${which} was made by a newer Kilnstone (version ${problem.detail}).`;

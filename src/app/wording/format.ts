@@ -25,6 +25,7 @@ export function written(si: number, dimension: Dimension, system: UnitSystem): W
     case 'density': return { number: significant(si / 1000, 3), unit: 'g/mL' };
     case 'yieldStress': return { number: significant(si, 2), unit: 'Pa' };
     case 'viscosity': return { number: significant(si, 2), unit: 'Pa·s' };
+    case 'power': return { number: significant(si, 2), unit: 'W' };
     case 'heatTransfer': return { number: significant(si, 2), unit: 'W/m² K' };
   }
 }

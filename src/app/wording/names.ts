@@ -3,7 +3,8 @@ import type { FluidityClass, ChocolateKind } from '../../core/matter/chocolate';
 import type { FillingKind } from '../../core/matter/filling';
 import type { MoldMaterial } from '../../core/matter/mold-material';
 import type { StationKey } from '../../core/plan/problems';
-import type { Allergen, Method, Place, WayUp } from '../../core/record/choices';
+import type { BowlMaterial } from '../../core/matter/bowl-material';
+import type { Allergen, Jacket, MeltingWay, Method, Place, School, TestResult, TestWay, Thinner, WayUp } from '../../core/record/choices';
 
 /** What every choice is called on screen. */
 export const METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon and swirl', brush: 'brush', dump: 'fill and dump' };
@@ -19,11 +20,19 @@ export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim' } as co
 export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   milk: 'milk', soy: 'soy', nuts: 'nuts', peanuts: 'peanuts', wheat: 'wheat', egg: 'egg', sesame: 'sesame', gelatine: 'gelatine',
 };
-export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold', coat: 'Coat', chill: 'Chill', fill: 'Fill', batch: 'Batch' };
-export const STATIONS: readonly StationKey[] = ['mold', 'coat', 'chill', 'fill', 'batch'];
+export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold', melt: 'Melt', coat: 'Coat', chill: 'Chill', fill: 'Fill', batch: 'Batch' };
+export const STATIONS: readonly StationKey[] = ['mold', 'melt', 'coat', 'chill', 'fill', 'batch'];
+
+export const WAY_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'microwave', doubleBoiler: 'double boiler', bag: 'in the piping bag', tube: 'tubes in hot water' };
+export const SCHOOL_NAMES: Readonly<Record<School, string>> = { seeding: 'seeding', threeQuarters: 'three quarters and a quarter', holdBelow: 'hold below the classic figure', meltOnly: 'melt only' };
+export const JACKET_NAMES: Readonly<Record<Jacket, string>> = { none: 'in the open', mitt: 'wrapped in a mitt', warmWater: 'over warm water' };
+export const BOWL_NAMES: Readonly<Record<BowlMaterial, string>> = { plastic: 'plastic', glass: 'glass', ceramic: 'ceramic', steel: 'steel', silicone: 'silicone' };
+export const THINNER_NAMES: Readonly<Record<Thinner, string>> = { cocoaButter: 'cocoa butter', shortening: 'vegetable shortening', coconutOil: 'coconut oil' };
+export const TEST_WAY_NAMES: Readonly<Record<TestWay, string>> = { paper: 'on paper in the room', freezer: 'in the freezer' };
+export const TEST_RESULT_NAMES: Readonly<Record<TestResult, string>> = { firm: 'matt, firm, snaps', soft: 'soft or bendy', streaked: 'streaked or grainy' };
 
 const CHOICE_NAMES: Readonly<Record<string, string>> = {
-  ...METHOD_NAMES, ...WAY_UP_NAMES, ...PLACE_NAMES, ...KIND_NAMES, ...FLUIDITY_NAMES, ...MATERIAL_NAMES, ...FILLING_NAMES, ...WHERE_NAMES, ...SHAPE_NAMES,
+  ...METHOD_NAMES, ...WAY_UP_NAMES, ...PLACE_NAMES, ...KIND_NAMES, ...FLUIDITY_NAMES, ...MATERIAL_NAMES, ...FILLING_NAMES, ...SCHOOL_NAMES, ...JACKET_NAMES, ...WHERE_NAMES, ...SHAPE_NAMES,
 };
 
 /** The name of any choice that appears as an input of a figure; a name the user gave stays as it is. */

@@ -18,6 +18,7 @@ export interface NoteWording {
 /** Words a problem; `system` sets the units. */
 export function noteWording({ key, values }: Problem, system: UnitSystem): NoteWording {
   const number = (name: string): number => Number(values[name]);
+  const mass = (name: string): string => text(number(name), 'mass', system);
   const length = (name: string): string => text(number(name), 'length', system);
   const warmth = (name: string): string => text(number(name), 'temperature', system);
   const time = (name: string): string => text(number(name), 'duration', system);
@@ -33,6 +34,16 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
         : { mark: 'thick', head: `It cannot be made as thin as ${length('wanted')} this way.`, body: `It comes out at ${length('comesOut')}. Warmer or more fluid chocolate runs thinner.`, action: `Want ${length('comesOut')}` };
     case 'aboveCeiling':
       return { mark: 'too hot', head: `${warmth('workingC')} is above the ceiling of ${values['name']}.`, body: `Past ${warmth('ceilingC')} it loses its temper, or thickens if it is compound. The packet wins if it says otherwise.`, action: 'Bring it back into its band' };
+    case 'belowBand':
+      return { mark: 'cool', head: `${warmth('workingC')} is below the band of ${values['name']}.`, body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`, action: 'Bring it into its band' };
+    case 'tooSmallToMelt':
+      return { mark: 'scorches', head: `${mass('kg')} of ${values['name']} is too little for this microwave.`, body: `Even 5 s would pass ${warmth('ceilingC')} in places. Lower the power, or melt it over a very low steam.`, action: 'Use the double boiler' };
+    case 'steelInMicrowave':
+      return { mark: 'metal', head: 'A steel bowl must not stand in the microwave.', body: 'It sparks and does not heat. Choose another bowl, or melt over steam.', action: 'Use the double boiler' };
+    case 'untempered':
+      return { mark: 'untempered', head: `${values['name']} is only melted, not tempered.`, body: 'It holds cocoa butter: untempered it sets soft and streaky and sticks in the mold.', action: 'Temper it by seeding' };
+    case 'temperedCoating':
+      return { mark: 'no seed', head: `${values['name']} wants no seed.`, body: 'Coating holds other fats and only has to be melted.', action: 'Melt it only' };
     case 'softSet':
       return number('equilibrium') < WILL_NOT_SET_BELOW
         ? { mark: 'will not set', head: `The ${place} is too warm: it will not set there.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' }

@@ -1,3 +1,5 @@
+import { MELT_RULES } from './melt-rules';
+
 /** How a figure is explained: what it is, how it follows in plain words, where that comes from, how sure it is. */
 export interface RuleWording {
   readonly title: string;
@@ -12,6 +14,7 @@ const PRACTICE = 'Common practice, no source.';
 
 /** Words for every rule that the computation names. */
 export const RULES: Readonly<Record<string, RuleWording>> = {
+  ...MELT_RULES,
   'mold.volume': { title: 'Volume of a cavity', how: 'The area of its rim, scaled by how wide it is at each height, summed from the lowest point to the rim. For half a sphere that is two thirds of π times the radius cubed.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
   'mold.measured': { title: 'Volume of a cavity, measured', how: 'The water it holds, weighed and divided by the density of water at its temperature; or its widths and depth by the prismoidal rule. Shape and wall are those of the bowl that holds as much at that width and depth.', source: 'Water density: Kell 1975.', sure: 'The range is two standard uncertainties: scatter of the readings, step of the scale, judgement of the level.' },
   'mold.wallArea': { title: 'Wall area of a cavity', how: 'The strips between each stretch of its outline and of its height, without the opening; pleats count in full.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },

@@ -3,10 +3,11 @@ import type { PlanDraft } from '../../core/plan/draft';
 import type { CastingPlan } from '../../core/plan/plan';
 import type { StationKey } from '../../core/plan/problems';
 import type { UnitSystem } from '../../core/quantity/units';
+import { chocolateOf, meltOf } from '../../core/record/references';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { text, written } from '../wording/format';
-import { FILLING_NAMES, MATERIAL_NAMES, METHOD_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_UP_NAMES } from '../wording/names';
+import { FILLING_NAMES, MATERIAL_NAMES, METHOD_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
 import { sizeText } from '../wording/shapes';
 import { noteWording } from '../wording/problems';
 import { startInstant, startText } from '../wording/times';
@@ -77,6 +78,11 @@ function howCoated({ moldRecord, coatsMade }: PlanDraft): string {
 }
 
 const PLAN_ANSWERS: Answers<CastingPlan> = {
+  melt: ({ casting, melts: [made] }, system) => {
+    const { school, kind, way } = made.input;
+    const how = kind === 'compound' || school === 'meltOnly' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
+    return { answer: `ready in ${text(made.ready.value, 'duration', system)}`, detail: `${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}, ${how}` };
+  },
   chill: (plan) => {
     const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));
     const minutes = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? String(Math.round(coat.stay.value / 60)) : 'never'));

@@ -15,6 +15,8 @@ import { CoatStation } from './coat/coat-station';
 import { FillStation } from './fill/fill-station';
 import { CastingHeader } from './header/casting-header';
 import { CavityProfile } from './mold/cavity-profile';
+import { MeltPlanView } from './melt/melt-plan';
+import { MeltStation } from './melt/melt-station';
 import { MoldStation } from './mold/mold-station';
 import { Notes } from './notes/notes';
 import { Ribbon } from './ribbon/ribbon';
@@ -29,7 +31,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MoldStation, Notes, NzButtonModule, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
+  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MeltPlanView, MeltStation, MoldStation, Notes, NzButtonModule, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

@@ -49,12 +49,26 @@ export interface BatchResult {
 /** The usual margin. Common practice, no source. */
 const TRADE_RULE = { by: 'share', share: 0.2 } as const;
 
-/** Parts with spares, rounds, amounts to melt, minutes, and what a given amount of chocolate would make. */
-export function batchStation(input: BatchInput): BatchResult {
+/** Parts to cast and chocolate to melt: what is known before the minutes are. */
+export interface BatchAmounts {
+  readonly parts: number;
+  readonly melts: readonly MeltAmount[];
+}
+
+/** Parts with spares, and what to melt for them. */
+export function batchAmounts(input: BatchInput): BatchAmounts {
+  const parts = partsToCast(input.pieces * input.perPiece, input.breakChance.value, input.spareRule);
+  return { parts, melts: meltsFor(input, parts) };
+}
+
+/**
+ * Parts with spares, rounds, amounts to melt, minutes, and what a given amount of chocolate would make.
+ * @param meltSeconds from solid chocolate to bowls that are ready, s
+ */
+export function batchStation(input: BatchInput, { parts, melts }: BatchAmounts, meltSeconds: number): BatchResult {
   const needed = input.pieces * input.perPiece;
-  const parts = partsToCast(needed, input.breakChance.value, input.spareRule);
   const perRound = input.perMold * input.moldsAtHand;
-  const time = timeline({ ...input, parts });
+  const time = timeline({ ...input, parts, meltSeconds });
   const { handsOnSeconds: handsOn, waitingSeconds: waiting } = time;
   const partsRange = [input.breakChance.low, input.breakChance.high].map((p) => partsToCast(needed, p, input.spareRule));
   const rule = input.spareRule.by === 'share' ? 'batch.partsByShare' : 'batch.partsByConfidence';
@@ -67,7 +81,7 @@ export function batchStation(input: BatchInput): BatchResult {
     partsByTrade: answer(partsToCast(needed, 0, TRADE_RULE), 'count', 'batch.partsByShare', [term('partsNeeded', needed, 'count'), term('spareShare', TRADE_RULE.share, 'share')]),
     rounds: answer(time.rounds, 'count', 'batch.rounds', [term('parts', parts, 'count'), term('cavities', input.perMold, 'count'), term('moldsAtHand', input.moldsAtHand, 'count')]),
     perRound,
-    melts: meltsFor(input, parts).map(meltAnswers),
+    melts: melts.map(meltAnswers),
     timeline: time,
     total: answer(handsOn + waiting, 'duration', 'batch.total', [term('handsOn', handsOn, 'duration'), term('waiting', waiting, 'duration')]),
     handsOn: answer(handsOn, 'duration', 'batch.handsOn', [term('parts', parts, 'count'), term('pieces', input.pieces, 'count')]),

@@ -25,6 +25,8 @@ export interface TimelineCoat {
 
 export interface TimelineInput {
   readonly coats: readonly TimelineCoat[];
+  /** From solid chocolate to a bowl that is ready, s. */
+  readonly meltSeconds: number;
   readonly parts: number;
   readonly perMold: number;
   readonly moldsAtHand: number;
@@ -62,7 +64,7 @@ export function timeline(input: TimelineInput): Timeline {
   const perRound = input.perMold * input.moldsAtHand;
   const rounds = Math.ceil(input.parts / perRound);
   const lastParts = input.parts - (rounds - 1) * perRound;
-  const before = melting();
+  const before = melting(input);
   const after = new StretchList();
   if (input.coverSeconds > 0) after.add({ kind: 'cover', handsOn: false, seconds: input.coverSeconds });
   if (input.filled) after.add({ kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece * input.pieces });
@@ -74,20 +76,20 @@ export function timeline(input: TimelineInput): Timeline {
     secondsOf(before.list, handsOn) + (rounds > 1 ? (rounds - 1) * secondsOf(full.list, handsOn) : 0) + secondsOf(last.list, handsOn) + secondsOf(after.list, handsOn);
   return {
     rounds,
-    oneRound: melting().append(full.list, 0).list,
-    wholeJob: inFull(rounds, full.list, last.list).append(after.list).list,
+    oneRound: melting(input).append(full.list, 0).list,
+    wholeJob: inFull(input, rounds, full.list, last.list).append(after.list).list,
     handsOnSeconds: seconds(true),
     waitingSeconds: seconds(false),
   };
 }
 
-function melting(): StretchList {
-  return new StretchList().add({ kind: 'melt', handsOn: true, seconds: HANDS_ON.melt });
+function melting({ meltSeconds }: TimelineInput): StretchList {
+  return new StretchList().add({ kind: 'melt', handsOn: true, seconds: meltSeconds });
 }
 
 /** Melting and every round; past forty rounds those between the first and the last are two stretches. */
-function inFull(rounds: number, full: readonly Stretch[], last: readonly Stretch[]): StretchList {
-  const list = melting();
+function inFull(input: TimelineInput, rounds: number, full: readonly Stretch[], last: readonly Stretch[]): StretchList {
+  const list = melting(input);
   if (rounds > MOST_ROUNDS_SHOWN) {
     list.append(full, 0);
     for (const handsOn of [true, false]) list.add({ kind: 'rounds', handsOn, seconds: (rounds - 2) * secondsOf(full, handsOn) });

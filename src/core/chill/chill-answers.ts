@@ -1,7 +1,7 @@
 import { CHOCOLATE_SPECIFIC_HEAT } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer } from '../quantity/answer';
-import type { Kitchen } from '../record/casting';
+import type { Kitchen } from '../record/kitchen';
 import type { Place } from '../record/choices';
 import type { ChillResult, CoatChill, LikelySeconds, PlaceChill } from './chill';
 import { placeC, type ChillInput } from './chill-input';

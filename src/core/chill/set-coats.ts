@@ -4,7 +4,7 @@ import { MOLD_MATTER } from '../matter/mold-material';
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
-import { placeC, type ChillInput } from './chill-input';
+import { airOutsideH, placeC, type ChillInput } from './chill-input';
 
 /** How far from nominal one run is. */
 export interface ChillVariation {
@@ -98,7 +98,7 @@ class StayRun {
     const inside = input.insertM === undefined ? open : 1 / (1 / open + input.insertM / MOLD_MATTER.silicone.conductivity);
     const airIn = (where: Place): SlabAir => {
       const c = placeC(input.kitchen, where) + variation.placeK;
-      return { outsideC: c, insideC: c, outsideH: WORKING_RULES.airOutside[where] * variation.cooling, insideH: inside * variation.cooling };
+      return { outsideC: c, insideC: c, outsideH: airOutsideH(input.kitchen, where) * variation.cooling, insideH: inside * variation.cooling };
     };
     this.roomAir = airIn('room');
     this.air = airIn(place);

@@ -1,4 +1,4 @@
-import { CHOCOLATE_MATTER } from '../matter/chocolate';
+import { CHOCOLATE_MATTER, nearestClass } from '../matter/chocolate';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import { readings, type Readings } from './film';
@@ -111,7 +111,7 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
     spooned: answer(laid.volumeM3, 'volume', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume')]),
     drain: choice.method === 'dump' ? answer(choice.drainSeconds, 'duration', 'coat.drain', terms) : undefined,
     dwell: choice.method === 'dump' ? answer(choice.dwellSeconds, 'duration', 'coat.dwell', terms) : undefined,
-    hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', choice.chocolate.fluidity)],
+    hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', nearestClass(choice.chocolate.fluidity))],
       ordered(thin.holdM, thick.holdM)),
     overHold: !input.press && choice.method !== 'dump' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
@@ -132,7 +132,7 @@ function pressTerms(press: Press): Term[] {
 function coatTerms(choice: CoatChoice, laid: LaidCoat): Term[] {
   const shared = [
     term('method', choice.method),
-    term('fluidity', choice.chocolate.fluidity),
+    term('fluidity', nearestClass(choice.chocolate.fluidity)),
     term('workingTemperature', choice.workingC, 'temperature'),
     term('wayUp', choice.wayUp),
   ];

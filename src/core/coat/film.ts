@@ -5,7 +5,7 @@ import { stiffened, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
 import type { CoatArea, WayUp } from '../record/choices';
-import { drainedThicknessM, type DrainStage } from './drained-film';
+import { drainedThicknessM, type DrainStage } from '../flow/drained-film';
 
 /** Arc from the edge that a rim coat covers, m; slope above which a sides coat lies. Working rules. */
 const RIM_BAND_M = 0.008;

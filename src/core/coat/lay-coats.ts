@@ -1,5 +1,5 @@
 import type { Cavity } from '../cavity/cavity';
-import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type FluidityClass, type Rheology } from '../matter/chocolate';
+import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type Fluidity, type Rheology } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { CoatArea, Method, WayUp } from '../record/choices';
@@ -10,7 +10,7 @@ import { dumpedFilm, filmVolume, readings, rimReading, settledFilm, spreadFilm, 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
   readonly kind: ChocolateKind;
-  readonly fluidity: FluidityClass;
+  readonly fluidity: Fluidity;
   readonly fatShare: number;
 }
 

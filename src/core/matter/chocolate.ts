@@ -17,6 +17,9 @@ export interface ChocolateMatter {
   readonly setToC: number;
   /** Relaxation time of crystallisation, s: how far setting lags the cooling. Calibrated on practice. */
   readonly settingLagS: number;
+  /** Melted to, and seeded down to (compound needs no seed), °C. Common practice, no source; the packet wins. */
+  readonly meltToC: number;
+  readonly seedToC: number;
   /** Working band and ceiling, °C. Common practice, no source; the packet wins. */
   readonly workFromC: number;
   readonly workToC: number;
@@ -24,10 +27,10 @@ export interface ChocolateMatter {
 }
 
 export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> = {
-  dark: { meltedDensity: 1260, fatShare: 0.4, setFromC: 28, setToC: 17, settingLagS: 30, workFromC: 31, workToC: 32, ceilingC: 33 },
-  milk: { meltedDensity: 1240, fatShare: 0.36, setFromC: 27, setToC: 16, settingLagS: 30, workFromC: 29, workToC: 30, ceilingC: 31 },
-  white: { meltedDensity: 1220, fatShare: 0.38, setFromC: 27, setToC: 16, settingLagS: 30, workFromC: 28, workToC: 31, ceilingC: 32 },
-  compound: { meltedDensity: 1250, fatShare: 0.32, setFromC: 32, setToC: 20, settingLagS: 30, workFromC: 34, workToC: 38, ceilingC: 40 },
+  dark: { meltedDensity: 1260, fatShare: 0.4, setFromC: 28, setToC: 17, settingLagS: 30, meltToC: 45, seedToC: 32, workFromC: 31, workToC: 32, ceilingC: 33 },
+  milk: { meltedDensity: 1240, fatShare: 0.36, setFromC: 27, setToC: 16, settingLagS: 30, meltToC: 45, seedToC: 32, workFromC: 29, workToC: 30, ceilingC: 31 },
+  white: { meltedDensity: 1220, fatShare: 0.38, setFromC: 27, setToC: 16, settingLagS: 30, meltToC: 45, seedToC: 32, workFromC: 28, workToC: 31, ceilingC: 32 },
+  compound: { meltedDensity: 1250, fatShare: 0.32, setFromC: 32, setToC: 20, settingLagS: 30, meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 },
 };
 
 /** Set chocolate is this much denser than melted. From memory. */
@@ -55,15 +58,30 @@ export const CASSON_AT_40: Readonly<Record<FluidityClass, Rheology>> = {
   veryFluid: { yieldPa: 2.5, viscosityPas: 0.9 },
 };
 
+/** How a chocolate runs: a class, or its own Casson values at 40 °C as a data sheet or a drip test gives them. */
+export type Fluidity = FluidityClass | Rheology;
+
+/** Casson values at 40 °C, of a class or as they are. */
+export function cassonAt40(fluidity: Fluidity): Rheology {
+  return typeof fluidity === 'string' ? CASSON_AT_40[fluidity] : fluidity;
+}
+
+/** The class whose viscosity is nearest, by ratio. */
+export function nearestClass(fluidity: Fluidity): FluidityClass {
+  if (typeof fluidity === 'string') return fluidity;
+  const away = (name: FluidityClass): number => Math.abs(Math.log(CASSON_AT_40[name].viscosityPas / fluidity.viscosityPas));
+  return FLUIDITY_CLASSES.reduce((best, name) => (away(name) < away(best) ? name : best));
+}
+
 /**
  * Casson yield stress and plastic viscosity of unset chocolate at a temperature.
  *
  * Working rule: both grow exponentially on cooling, viscosity by 3.5 % and yield stress by 3 % a kelvin.
- * @param fluidity the class, at 40 °C
+ * @param fluidity the class, or the values at 40 °C
  * @param temperatureC 20 to 60 °C
  */
-export function rheologyAt(fluidity: FluidityClass, temperatureC: number): Rheology {
-  const at40 = CASSON_AT_40[fluidity];
+export function rheologyAt(fluidity: Fluidity, temperatureC: number): Rheology {
+  const at40 = cassonAt40(fluidity);
   const below = 40 - temperatureC;
   return { yieldPa: at40.yieldPa * Math.exp(0.03 * below), viscosityPas: at40.viscosityPas * Math.exp(0.035 * below) };
 }

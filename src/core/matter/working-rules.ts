@@ -30,6 +30,18 @@ export const WORKING_RULES = {
   trayHeatCapacity: 500,
   /** Share of the exchange with the room that is left under a loose cover. Working rule. */
   coveredShare: 0.5,
+  /** Air driven by a fan takes this much more heat. Working rule. */
+  fanFactor: 1.6,
+  /** Share of a microwave's rated power that reaches a bowl of so many kg, how it grows with the amount, and its most. Fitted on practice. */
+  microwaveShare: 0.3,
+  microwaveShareKg: 0.227,
+  microwaveShareExponent: 0.7,
+  microwaveMostShare: 0.6,
+  /** Likely factor either way on that share, before and after a known weight was melted. Working rule. */
+  microwaveSpread: 1.3,
+  calibratedSpread: 1.1,
+  /** How much more than the mean the hottest spot of a bowl takes up in a burst, and the coolest less, as a share. Working rule. */
+  unevenShare: 0.6,
   /** Left in the bowl and on tools: grams and share. Common practice, no source. */
   stuckKg: 0.015,
   stuckShare: 0.03,
@@ -49,5 +61,4 @@ export const HANDS_ON = {
   unmoldPerPart: 8,
   fillPerPiece: 15,
   closePerPiece: 25,
-  melt: 600,
 } as const;

@@ -5,7 +5,8 @@ import { coatStation, type CoatResult } from '../coat/coat';
 import type { CoatChoice } from '../coat/lay-coats';
 import { fillStation, type FillResult } from '../fill/fill';
 import { moldStation, type MoldResult } from '../mold/mold';
-import type { Casting, Chocolate, Coat, Part } from '../record/casting';
+import type { Casting, Coat, Part } from '../record/casting';
+import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
@@ -76,14 +77,14 @@ function coatChoice(casting: Casting, coat: Coat): CoatChoice {
 }
 
 function chillFrom(casting: Casting, mold: Mold, cavity: Cavity, coat: CoatResult, made: readonly Coat[], cavities: number): ChillInput {
-  const { roomC, fridgeC, freezerC } = casting.kitchen;
+  const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
   return {
     material: mold.material,
     wallM: mold.wallM,
     meanCurvature: cavity.meanCurvature,
     gaussCurvature: cavity.gaussCurvature,
     ...(mold.composition.kind === 'press' ? { insertM: mold.wallM } : {}),
-    kitchen: { roomC, fridgeC, freezerC },
+    kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     coats: coat.coats.map((answer, i) => {
       const set = made[i].sets[0];
       return {

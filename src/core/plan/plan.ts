@@ -1,10 +1,13 @@
-import { batchStation, type BatchResult } from '../batch/batch';
+import { batchAmounts, batchStation, type BatchResult } from '../batch/batch';
 import type { ChillResult } from '../chill/chill';
 import { chillAnswers, type ChillAnswers } from '../chill/chill-answers';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
+import { keepWorkable, meltStation, type MeltResult } from '../melt/melt';
 import type { Coat } from '../record/casting';
+import { sharesOf } from '../record/references';
 import type { PlanDraft } from './draft';
+import { meltInput, stretchesFor } from './melts';
 import { findProblems, type Problem } from './problems';
 
 /** What to buy of one chocolate. */
@@ -18,6 +21,8 @@ export interface BuyAnswer {
 export interface CastingPlan extends PlanDraft {
   readonly chill: ChillAnswers;
   readonly batch: BatchResult;
+  /** One for each melt that is used, in the order of its use. */
+  readonly melts: readonly MeltResult[];
   readonly buy: readonly BuyAnswer[];
   readonly problems: readonly Problem[];
 }
@@ -31,7 +36,7 @@ export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingP
   const density = CHOCOLATE_MATTER[draft.chocolates[0].kind].meltedDensity;
   const chill = chillAnswers(draft.chillInput, chillResult, casting.kitchen, coat.total.wall.value, density);
   const broken = coat.breakChance;
-  const batch = batchStation({
+  const batchInput = {
     pieces: casting.pieces,
     perPiece: part.perPiece,
     spareRule: casting.spareRule,
@@ -45,8 +50,12 @@ export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingP
     closed: casting.closure !== null,
     coverSeconds: part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
     atHandKg: casting.atHandKg,
-  });
-  const plan = { ...draft, chill, batch, buy: buyAnswers(draft, batch) };
+  };
+  const amounts = batchAmounts(batchInput);
+  const made = amounts.melts.map(({ meltId, meltedKg }) => meltStation(meltInput(casting, meltId, meltedKg)));
+  const batch = batchStation(batchInput, amounts, made.reduce((sum, melt) => sum + melt.ready.value, 0));
+  const melts = made.map((melt) => keepWorkable(melt, stretchesFor(draft, batch.timeline, melt.input.meltId)));
+  const plan = { ...draft, chill, batch, melts, buy: buyAnswers(draft, batch) };
   return { ...plan, problems: findProblems(plan) };
 }
 
@@ -57,11 +66,10 @@ function batchCoat(coat: Coat, perPartKg: number, chillSeconds: number) {
 
 function buyAnswers({ casting }: PlanDraft, batch: BatchResult): BuyAnswer[] {
   return casting.chocolates.flatMap((chocolate) => {
-    const meltIds = casting.melts.filter((melt) => melt.chocolateId === chocolate.id).map((melt) => melt.id);
-    const melts = batch.melts.filter((melt) => meltIds.includes(melt.meltId));
-    if (melts.length === 0) return [];
+    const shareOf = (meltId: string): number => casting.melts.filter((melt) => melt.id === meltId).flatMap((melt) => sharesOf(casting, melt)).reduce((sum, { chocolateId, share }) => sum + (chocolateId === chocolate.id ? share : 0), 0);
+    const needed = batch.melts.reduce((sum, { meltId, melted }) => sum + shareOf(meltId) * melted.value, 0);
+    if (needed === 0) return [];
     // Rounded up to ten grams: nobody buys to the gram, and short is worse than over.
-    const needed = melts.reduce((sum, melt) => sum + melt.melted.value, 0);
     const mass = Math.ceil(needed * 100 - 1e-9) / 100;
     const packs = Math.ceil(mass / chocolate.packKg - 1e-9);
     return [{

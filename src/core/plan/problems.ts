@@ -1,15 +1,16 @@
+import { BOWL_MATTER } from '../matter/bowl-material';
 import { SOFT_BELOW } from '../chill/chill-answers';
 import { chocolateOf, meltOf } from '../record/references';
 import { LIMITS } from '../record/limits';
 import type { CastingPlan } from './plan';
 import type { Remedy } from './remedy';
 
-export type StationKey = 'mold' | 'coat' | 'chill' | 'fill' | 'batch';
+export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'batch';
 
 /** Something in a plan that wants attention; the screen words it from its key and values. */
 export interface Problem {
   readonly key:
-    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms';
+    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms';
   readonly station: StationKey;
   readonly values: Readonly<Record<string, number | string>>;
   readonly remedy?: Remedy;
@@ -25,13 +26,19 @@ export function findProblems(plan: Planned): Problem[] {
   return [...meltProblems(plan), ...chillProblems(plan), ...coatProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...jobProblems(plan)];
 }
 
-function meltProblems({ casting, coatsMade }: Planned): Problem[] {
-  const used = [...new Set(coatsMade.map((coat) => coat.shares[0].meltId))];
-  return used.flatMap((meltId): Problem[] => {
-    const melt = meltOf(casting, meltId);
-    const { ceilingC, workToC, name } = chocolateOf(casting, melt);
-    if (melt.workingC <= ceilingC) return [];
-    return [{ key: 'aboveCeiling', station: 'coat', values: { workingC: melt.workingC, ceilingC, name }, remedy: { key: 'setWorking', meltId, workingC: workToC } }];
+function meltProblems({ casting, melts }: Planned): Problem[] {
+  return melts.flatMap((made): Problem[] => {
+    const { meltId, school, way, workingC, bands, kind, bowl } = made.input;
+    const values = { name: chocolateOf(casting, meltOf(casting, meltId)).name };
+    const found: Problem[] = [];
+    const problem = (key: Problem['key'], more: Problem['values'], remedy?: Remedy): void => void found.push({ key, station: 'melt', values: { ...values, ...more }, ...(remedy ? { remedy } : {}) });
+    if (workingC > bands.ceilingC) problem('aboveCeiling', { workingC, ceilingC: bands.ceilingC }, { key: 'setWorking', meltId, workingC: bands.workToC });
+    if (way === 'microwave' && !BOWL_MATTER[bowl.material].microwave) problem('steelInMicrowave', {}, { key: 'meltBy', meltId, way: 'doubleBoiler' });
+    else if (!made.plan.reached) problem('tooSmallToMelt', { kg: made.perLotKg, hottestC: made.plan.hottestC, ceilingC: made.plan.ceilingC }, { key: 'meltBy', meltId, way: 'doubleBoiler' });
+    if (kind !== 'compound' && school === 'meltOnly') problem('untempered', {}, { key: 'temperBy', meltId, school: 'seeding' });
+    if (kind === 'compound' && school !== 'meltOnly') problem('temperedCoating', {}, { key: 'temperBy', meltId, school: 'meltOnly' });
+    if (workingC < bands.workFromC && school !== 'holdBelow') problem('belowBand', { workingC, workFromC: bands.workFromC }, { key: 'setWorking', meltId, workingC: (bands.workFromC + bands.workToC) / 2 });
+    return found;
   });
 }
 

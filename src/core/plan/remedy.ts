@@ -1,7 +1,8 @@
 import { pieceKg } from '../fill/fill';
 import { LIMITS } from '../record/limits';
 import type { Casting, Coat } from '../record/casting';
-import type { Place } from '../record/choices';
+import type { MeltingWay, Place, School } from '../record/choices';
+import { inBowl } from './melts';
 import type { CastingPlan } from './plan';
 
 /** A change to a casting that a note offers. */
@@ -10,6 +11,8 @@ export type Remedy =
   | { readonly key: 'splitCoats' }
   | { readonly key: 'wantRim'; readonly rimM: number }
   | { readonly key: 'setWorking'; readonly meltId: string; readonly workingC: number }
+  | { readonly key: 'meltBy'; readonly meltId: string; readonly way: MeltingWay }
+  | { readonly key: 'temperBy'; readonly meltId: string; readonly school: School }
   | { readonly key: 'moveTo'; readonly place: Place }
   | { readonly key: 'computedInterval'; readonly coatIndex: number }
   | { readonly key: 'fitFill' }
@@ -36,6 +39,17 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
       return;
     case 'setWorking':
       for (const melt of casting.melts) if (melt.id === remedy.meltId) melt.workingC = remedy.workingC;
+      return;
+    case 'meltBy':
+      for (const melt of casting.melts) if (melt.id === remedy.meltId) melt.way = remedy.way;
+      return;
+    case 'temperBy':
+      for (const melt of casting.melts) {
+        if (melt.id !== remedy.meltId) continue;
+        melt.school = remedy.school;
+        // Seed cannot be stirred into a bag or tube.
+        if (remedy.school !== 'meltOnly' && !inBowl(melt.way)) melt.way = 'microwave';
+      }
       return;
     case 'moveTo':
       for (const coat of part.coats) coat.sets = [{ place: remedy.place }];

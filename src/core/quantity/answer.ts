@@ -16,7 +16,8 @@ export type Dimension =
   | 'density' // kg/m³
   | 'yieldStress' // Pa
   | 'viscosity' // Pa·s
-  | 'heatTransfer'; // W/(m² K)
+  | 'heatTransfer' // W/(m² K)
+  | 'power'; // W
 
 /** One input of an answer, named by a key the screen puts into words. */
 export interface Term {

@@ -11,6 +11,9 @@ export function displayUnit(dimension: Dimension, system: UnitSystem): Unit | un
     case 'temperature': return us ? UNITS.fahrenheit : UNITS.celsius;
     case 'duration': return UNITS.second;
     case 'share': return UNITS.percent;
+    case 'power': return UNITS.watt;
+    case 'yieldStress': return UNITS.pascal;
+    case 'viscosity': return UNITS.pascalSecond;
     case 'count':
     case 'ratio': return UNITS.piece;
     default: return undefined;

@@ -40,6 +40,10 @@ export const UNITS = {
   second: unit('duration', 's', 1, 's sec secs second seconds'),
   minute: unit('duration', 'min', 60, 'min mins minute minutes'),
   hour: unit('duration', 'h', 3600, 'h hr hrs hour hours'),
+  watt: unit('power', 'W', 1, 'w watt watts'),
+  kilowatt: unit('power', 'kW', 1000, 'kw kilowatt kilowatts'),
+  pascal: unit('yieldStress', 'Pa', 1, 'pa pascal pascals'),
+  pascalSecond: unit('viscosity', 'Pa·s', 1, 'pas pa·s pa*s'),
   percent: unit('share', '%', 0.01, '% percent'),
   piece: unit('count', '', 1, 'x pc pcs piece pieces'),
 } as const;

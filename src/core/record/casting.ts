@@ -1,42 +1,18 @@
 import * as z from 'zod/mini';
-import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../matter/chocolate';
 import { FILLING_KINDS } from '../matter/filling';
-import { ALLERGENS, COAT_AREAS, METHODS, PLACES, WAYS_UP } from './choices';
+import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP } from './choices';
+import { ChocolateSchema, TintSchema } from './chocolate';
+import { KitchenSchema } from './kitchen';
 import { LIMITS, type LimitName } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 2;
+export const CASTING_SCHEMA_VERSION = 3;
 
 const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
 const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
 const id = z.string().check(z.minLength(1), z.maxLength(60));
 const name = z.string().check(z.minLength(1), z.maxLength(120));
-const temperature = z.number().check(z.gte(-40), z.lte(120));
-
-export const KitchenSchema = z.object({
-  roomC: within('roomC'),
-  humidity: within('humidity'),
-  fridgeC: within('fridgeC'),
-  freezerC: within('freezerC'),
-  microwaveW: z.number().check(z.gte(100), z.lte(3000)),
-});
-
-const ChocolateSchema = z.object({
-  id,
-  name,
-  kind: z.enum(CHOCOLATE_KINDS),
-  fluidity: z.enum(FLUIDITY_CLASSES),
-  fatShare: within('fatShare'),
-  workFromC: temperature,
-  workToC: temperature,
-  ceilingC: within('ceilingC'),
-  colour: z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/)),
-  allergens: z.array(z.enum(ALLERGENS)),
-  lot: z.string().check(z.maxLength(60)),
-  packKg: z.number().check(z.gt(0), z.lte(100)),
-});
-
 const FillingSchema = z.object({
   id,
   name,
@@ -46,7 +22,34 @@ const FillingSchema = z.object({
   allergens: z.array(z.enum(ALLERGENS)),
 });
 
-const MeltSchema = z.object({ id, chocolateId: id, workingC: within('workingC') });
+/** Readings of a thermometer while the melt was worked. */
+const ThermometerSchema = z.object({
+  name: z.string().check(z.maxLength(120)),
+  startedAt: z.iso.datetime(),
+  /**
+   * A line for each reading, "seconds,celsius", the second left out where the thermometer told nothing.
+   * As text, because hundreds of thousands of numbers would be frozen, compared and cloned with every change of a casting.
+   */
+  readings: z.string().check(z.maxLength(8_000_000), z.regex(/^[\d.,\n-]*$/)),
+});
+
+const MeltSchema = z.object({
+  id,
+  /** One chocolate, or a tint of several and of colour. */
+  source: z.discriminatedUnion('kind', [z.object({ kind: z.literal('chocolate'), chocolateId: id }), z.object({ kind: z.literal('tint'), tintId: id })]),
+  workingC: within('workingC'),
+  way: z.enum(MELTING_WAYS),
+  school: z.enum(SCHOOLS),
+  /** Power setting of the microwave, 0 to 1. */
+  power: within('microwavePower'),
+  bowlId: id,
+  /** Poured into a second, cool bowl before the seed goes in. */
+  coolBowl: z.boolean(),
+  jacket: z.enum(JACKETS),
+  thinning: z.optional(z.object({ fat: z.enum(THINNERS), share: within('thinnerShare') })),
+  thermometer: z.optional(ThermometerSchema),
+  tests: z.array(z.object({ at: z.iso.datetime(), way: z.enum(TEST_WAYS), result: z.enum(TEST_RESULTS) })).check(z.maxLength(50)),
+});
 
 const SetSchema = z.object({ place: z.enum(PLACES), seconds: z.optional(within('setMinutesS')) });
 
@@ -112,7 +115,8 @@ export const CastingSchema = z.object({
   spareRule: SpareRuleSchema,
   kitchen: KitchenSchema,
   molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(20)),
-  chocolates: z.array(ChocolateSchema).check(z.minLength(1), z.maxLength(20)),
+  chocolates: z.array(ChocolateSchema).check(z.minLength(1), z.maxLength(60)),
+  tints: z.array(TintSchema).check(z.maxLength(20)),
   fillings: z.array(FillingSchema).check(z.maxLength(40)),
   melts: z.array(MeltSchema).check(z.minLength(1), z.maxLength(20)),
   parts: z.array(PartSchema).check(z.minLength(1), z.maxLength(12)),
@@ -126,8 +130,6 @@ export const CastingSchema = z.object({
 });
 
 export type Casting = z.infer<typeof CastingSchema>;
-export type Kitchen = z.infer<typeof KitchenSchema>;
-export type Chocolate = z.infer<typeof ChocolateSchema>;
 export type Filling = z.infer<typeof FillingSchema>;
 export type Melt = z.infer<typeof MeltSchema>;
 export type Part = z.infer<typeof PartSchema>;

@@ -12,6 +12,32 @@ export type WayUp = (typeof WAYS_UP)[number];
 export const COAT_AREAS = ['all', 'sides', 'rim'] as const;
 export type CoatArea = (typeof COAT_AREAS)[number];
 
+/** How chocolate is melted. */
+export const MELTING_WAYS = ['microwave', 'doubleBoiler', 'bag', 'tube'] as const;
+export type MeltingWay = (typeof MELTING_WAYS)[number];
+
+/** Schools of tempering; melting only is for coating. */
+export const SCHOOLS = ['seeding', 'threeQuarters', 'holdBelow', 'meltOnly'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** What keeps a bowl warm. */
+export const JACKETS = ['none', 'mitt', 'warmWater'] as const;
+export type Jacket = (typeof JACKETS)[number];
+
+/** Fats that thin chocolate; never water. */
+export const THINNERS = ['cocoaButter', 'shortening', 'coconutOil'] as const;
+export type Thinner = (typeof THINNERS)[number];
+
+/** What a colour for chocolate is based on; one based on water seizes it. */
+export const COLOUR_BASES = ['oil', 'cocoaButter'] as const;
+export type ColourBase = (typeof COLOUR_BASES)[number];
+
+/** How temper is tried, and how the try comes out. */
+export const TEST_WAYS = ['paper', 'freezer'] as const;
+export type TestWay = (typeof TEST_WAYS)[number];
+export const TEST_RESULTS = ['firm', 'soft', 'streaked'] as const;
+export type TestResult = (typeof TEST_RESULTS)[number];
+
 /** What a mold wants before or while it is used. */
 export const MOLD_CARE = ['buff', 'tray', 'flex', 'dryWell', 'coolWater'] as const;
 export type MoldCare = (typeof MOLD_CARE)[number];

@@ -1,4 +1,7 @@
-import type { Casting, Chocolate, Filling, Melt, Part } from './casting';
+import type { Casting, Filling, Melt, Part } from './casting';
+import type { Chocolate, Tint } from './chocolate';
+import type { BowlRecord } from './kitchen';
+import { asMelted, tintAmounts, tintAsChocolate } from './melted';
 import type { Mold } from './mold';
 import { brokenComposition } from './mold-cavities';
 
@@ -6,7 +9,14 @@ import { brokenComposition } from './mold-cavities';
 export function brokenReference(casting: Casting): string | undefined {
   const has = (list: readonly { id: string }[], id: string): boolean => list.some((entry) => entry.id === id);
   for (const [i, melt] of casting.melts.entries()) {
-    if (!has(casting.chocolates, melt.chocolateId)) return `melts.${i}.chocolateId`;
+    const { source } = melt;
+    if (source.kind === 'chocolate' && !has(casting.chocolates, source.chocolateId)) return `melts.${i}.source.chocolateId`;
+    if (source.kind === 'tint' && !has(casting.tints, source.tintId)) return `melts.${i}.source.tintId`;
+    if (!has(casting.kitchen.bowls, melt.bowlId)) return `melts.${i}.bowlId`;
+  }
+  for (const [i, tint] of casting.tints.entries()) {
+    const broken = tint.chocolates.findIndex(({ chocolateId }) => !has(casting.chocolates, chocolateId));
+    if (broken >= 0) return `tints.${i}.chocolates.${broken}.chocolateId`;
   }
   for (const [i, mold] of casting.molds.entries()) {
     const broken = brokenComposition(mold);
@@ -53,9 +63,28 @@ export function meltOf(casting: Casting, meltId: string): Melt {
   return found(casting.melts, meltId, 'melt');
 }
 
-/** The chocolate a melt is made of. */
+/** The tint of a melt that has one. */
+export function tintOf(casting: Casting, { source }: Melt): Tint | undefined {
+  return source.kind === 'tint' ? found(casting.tints, source.tintId, 'tint') : undefined;
+}
+
+/** The chocolate a melt is made of as it is in the bowl: a tint mixed, thinned where it is. */
 export function chocolateOf(casting: Casting, melt: Melt): Chocolate {
-  return found(casting.chocolates, melt.chocolateId, 'chocolate');
+  const tint = tintOf(casting, melt);
+  const { source } = melt;
+  return asMelted(tint ? tintAsChocolate(tint, casting.chocolates) : found(casting.chocolates, source.kind === 'chocolate' ? source.chocolateId : '', 'chocolate'), melt);
+}
+
+/** Each chocolate in a melt with its share of the melt's weight; what is left of 1 is colour. */
+export function sharesOf(casting: Casting, melt: Melt): readonly { readonly chocolateId: string; readonly share: number }[] {
+  const tint = tintOf(casting, melt);
+  if (tint) return tintAmounts(tint, 1).chocolatesKg.map((share, i) => ({ chocolateId: tint.chocolates[i].chocolateId, share }));
+  return melt.source.kind === 'chocolate' ? [{ chocolateId: melt.source.chocolateId, share: 1 }] : [];
+}
+
+/** The bowl a melt is worked from. */
+export function bowlOf(casting: Casting, melt: Melt): BowlRecord {
+  return found(casting.kitchen.bowls, melt.bowlId, 'bowl');
 }
 
 /** A filling by its id. */

@@ -1,3 +1,5 @@
+import { CHOCOLATE_KINDS, CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
+import { USUAL_BOWLS } from './kitchen';
 import { gridOf } from './mold-cavities';
 
 type Raw = Record<string, unknown>;
@@ -7,7 +9,8 @@ type Raw = Record<string, unknown>;
  * Runs on what the browser stored and on what is imported alike, before the record is checked.
  */
 export function upgradeCasting(raw: Raw): Raw {
-  return raw['schemaVersion'] === 1 ? secondVersion(raw) : raw;
+  const second = raw['schemaVersion'] === 1 ? secondVersion(raw) : raw;
+  return second['schemaVersion'] === 2 ? thirdVersion(second) : second;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -19,6 +22,32 @@ function secondVersion(raw: Raw): Raw {
     return { ...mold, cavities, composition: { kind: halves ? 'halves' : 'single' }, care: mold['material'] === 'polycarbonate' ? ['buff'] : ['tray'], notes: '' };
   });
   return { ...raw, schemaVersion: 2, molds };
+}
+
+/** Version 3: chocolates say what they are melted and seeded to, melts how they are made and in which bowl, the kitchen its bowls and fans. */
+function thirdVersion(raw: Raw): Raw {
+  const chocolates = listOf(raw['chocolates']);
+  const kindOf = (chocolateId: unknown): ChocolateKind => {
+    const kind = chocolates.find((chocolate) => chocolate['id'] === chocolateId)?.['kind'];
+    return CHOCOLATE_KINDS.find((known) => known === kind) ?? 'dark';
+  };
+  const melts = listOf(raw['melts']).map(({ chocolateId, ...melt }) => ({
+    ...melt, source: { kind: 'chocolate', chocolateId }, way: 'microwave', school: kindOf(chocolateId) === 'compound' ? 'meltOnly' : 'seeding', power: 0.8, bowlId: USUAL_BOWLS[0].id, coolBowl: false, jacket: 'none', tests: [],
+  }));
+  const kitchen = typeof raw['kitchen'] === 'object' && raw['kitchen'] !== null ? { ...raw['kitchen'], fridgeFan: false, freezerFan: false, bowls: USUAL_BOWLS.map((bowl) => ({ ...bowl })) } : raw['kitchen'];
+  return { ...raw, schemaVersion: 3, kitchen, melts, tints: [], chocolates: chocolates.map((chocolate) => ({ ...chocolate, ...bandsOf(chocolate, kindOf(chocolate['id'])) })) };
+}
+
+/** Bands in order: versions before the third did not hold them to it. */
+function bandsOf(chocolate: Raw, kind: ChocolateKind): Raw {
+  const usual = CHOCOLATE_MATTER[kind];
+  const given = (key: 'workFromC' | 'workToC' | 'ceilingC'): number => Math.min(55, Math.max(20, Number(chocolate[key] ?? usual[key]) || usual[key]));
+  const workFromC = Math.min(given('workFromC'), given('workToC'));
+  const workToC = Math.max(given('workFromC'), given('workToC'));
+  const ceilingC = Math.max(workToC, given('ceilingC'));
+  if (kind === 'compound') return { workFromC, workToC, ceilingC, meltToC: workToC, seedToC: workFromC };
+  const seedToC = Math.max(usual.seedToC, workFromC);
+  return { workFromC, workToC, ceilingC, seedToC, meltToC: Math.max(usual.meltToC, ceilingC, seedToC + 1) };
 }
 
 function listOf(value: unknown): Raw[] {

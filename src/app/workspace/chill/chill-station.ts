@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { Kitchen } from '../../../core/record/casting';
+import type { Kitchen } from '../../../core/record/kitchen';
 import { PLACES, type Place } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { UNITS } from '../../../core/quantity/units';

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FLUIDITY_CLASSES, type FluidityClass } from '../../../core/matter/chocolate';
+import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting } from '../../../core/record/casting';
 import { COAT_AREAS, METHODS, WAYS_UP, type CoatArea, type Method, type WayUp } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
-import { chocolateOf, meltOf } from '../../../core/record/references';
+import { chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
 import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/plan/remedy';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
+import { suit } from '../../state/pantry';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
@@ -42,7 +43,7 @@ export class CoatStation {
   protected readonly counts = COUNTS.map((value) => ({ value, name: value === 'aim' ? 'to thickness' : value }));
   protected readonly methodNames = METHOD_NAMES;
 
-  protected readonly chocolates = computed(() => (this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })));
+  protected readonly chocolates = computed(() => [...(this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })), ...(this.plan()?.casting.tints ?? []).map(({ id, name }) => ({ value: id, name: `${name} (tint)` }))]);
   protected readonly melt = computed(() => {
     const plan = this.plan();
     return plan && meltOf(plan.casting, plan.coatsMade[0].shares[0].meltId);
@@ -58,6 +59,7 @@ export class CoatStation {
     const system = this.units.system();
     return `${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}; the packet wins`;
   });
+  protected readonly fluidity = computed(() => nearestClass(this.chocolate()?.fluidity ?? 'medium'));
   protected readonly count = computed(() => (this.plan()?.part.coatsBy.by === 'thickness' ? 'aim' : (String(this.plan()?.coatsMade.length ?? 1) as Count)));
 
   /** Only where the wanted thickness asks for less standing than was chosen. */
@@ -67,20 +69,19 @@ export class CoatStation {
     return plan && dwell && dwell.value < plan.part.coats[0].dwellSeconds ? dwell : undefined;
   });
 
-  protected setChocolate(chocolateId: string): void {
+  protected setChocolate(id: string): void {
     this.store.edit('chocolate', (casting) => {
-      const chosen = casting.chocolates.find((chocolate) => chocolate.id === chocolateId);
       const melt = casting.melts.find((candidate) => candidate.id === this.melt()?.id);
-      if (!chosen || !melt) return;
-      melt.chocolateId = chocolateId;
-      melt.workingC = (chosen.workFromC + chosen.workToC) / 2;
+      if (!melt) return;
+      melt.source = casting.tints.some((tint) => tint.id === id) ? { kind: 'tint', tintId: id } : { kind: 'chocolate', chocolateId: id };
+      suit(casting, melt.id);
     });
   }
 
   protected setFluidity(fluidity: FluidityClass): void {
     this.store.edit('fluidity', (casting) => {
-      const chosen = casting.chocolates.find((chocolate) => chocolate.id === this.chocolate()?.id);
-      if (chosen) chosen.fluidity = fluidity;
+      const ids = sharesOf(casting, meltOf(casting, this.melt()?.id ?? '')).map(({ chocolateId }) => chocolateId);
+      for (const chocolate of casting.chocolates) if (ids.includes(chocolate.id)) chocolate.fluidity = fluidity;
     });
   }
 

@@ -2,7 +2,7 @@ import { cavityOf } from '../cavity/cavity';
 import { rheologyAt, type Rheology } from '../matter/chocolate';
 import { cassonFlux, cassonWaveSpeed } from './casson';
 import { drainedThicknessM } from './drained-film';
-import { drainLengths } from './drain-length';
+import { drainLengths } from '../coat/drain-length';
 
 const DENSITY = 1260;
 const RADIUS = 0.032;

@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { LucideX } from '@lucide/angular';
+import { NzInputModule } from 'ng-zorro-antd/input';
+import { UNITS } from '../../core/quantity/units';
+import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
+import type { PantryTint } from '../../core/record/chocolate';
+import { LIMITS } from '../../core/record/limits';
+import { tintAmounts } from '../../core/record/melted';
+import { Pantry } from '../state/pantry';
+import { Units } from '../state/units';
+import { AmountField } from '../ui/amount-field';
+import { ChoiceList } from '../ui/choice-list';
+import { text } from '../wording/format';
+
+const WATER = 'water';
+type Base = ColourBase | typeof WATER;
+const BASE_NAMES: Readonly<Record<Base, string>> = { oil: 'oil-based', cocoaButter: 'in cocoa butter', water: 'water-based or gel' };
+
+/** A tint: chocolates and colours by parts, scaled to the amount that is wanted. */
+@Component({
+  selector: 'ks-tint-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, ChoiceList, LucideX, NzInputModule],
+  templateUrl: './tint-editor.html',
+  styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
+})
+export class TintEditor {
+  private readonly pantry = inject(Pantry);
+  private readonly units = inject(Units);
+
+  readonly tint = input.required<PantryTint>();
+
+  protected readonly limits = LIMITS;
+  protected readonly gram = UNITS.gram;
+  protected readonly bases = [...COLOUR_BASES, WATER as Base].map((value) => ({ value, name: BASE_NAMES[value] }));
+  protected readonly wantedKg = signal(0.3);
+  /** The colour whose base was refused. */
+  protected readonly refused = signal<number | undefined>(undefined);
+  protected readonly options = computed(() => {
+    const there = this.pantry.chocolates().map(({ id, name }) => ({ value: id, name }));
+    const gone = this.tint().chocolates.filter(({ chocolateId }) => !there.some(({ value }) => value === chocolateId)).map(({ chocolateId }) => ({ value: chocolateId, name: 'not here any more' }));
+    return [...there, ...gone];
+  });
+  protected readonly mixesFats = computed(() => {
+    const kinds = new Set(this.tint().chocolates.flatMap(({ chocolateId }) => this.pantry.chocolates().find(({ id }) => id === chocolateId)?.kind ?? []).map((kind) => (kind === 'compound' ? 'coating' : 'real')));
+    return kinds.size > 1;
+  });
+  protected readonly scaled = computed(() => {
+    const { chocolatesKg, coloursKg } = tintAmounts(this.tint(), this.wantedKg());
+    const system = this.units.system();
+    const name = (id: string): string => this.options().find(({ value }) => value === id)?.name ?? '';
+    const colourOf = (id: string): string => this.pantry.chocolates().find((chocolate) => chocolate.id === id)?.colour ?? '#e0d8cc';
+    const rows = [
+      ...this.tint().chocolates.map(({ chocolateId }, i) => ({ name: name(chocolateId), kg: chocolatesKg[i], colour: colourOf(chocolateId) })),
+      ...this.tint().colours.map((colour, i) => ({ name: colour.name, kg: coloursKg[i], colour: this.tint().colour })),
+    ];
+    return rows.map((row) => ({ ...row, share: `${(100 * row.kg) / this.wantedKg()}%`, amount: text(row.kg, 'mass', system) }));
+  });
+
+  protected setColour(colour: string): void {
+    this.edit('colour', (tint) => (tint.colour = colour), 'colour');
+  }
+
+  protected setAllAtOnce(allAtOnce: boolean): void {
+    this.edit('all at once', (tint) => (tint.allAtOnce = allAtOnce));
+  }
+
+  protected setChocolate(index: number, chocolateId: string): void {
+    this.edit('chocolate', (tint) => (tint.chocolates[index].chocolateId = chocolateId));
+  }
+
+  protected setParts(list: 'chocolates' | 'colours', index: number, parts: number): void {
+    this.edit('parts', (tint) => (tint[list][index].parts = parts), `${list} ${index}`);
+  }
+
+  protected setColourName(index: number, name: string): void {
+    if (name.trim()) this.edit('colour', (tint) => (tint.colours[index].name = name.trim().slice(0, 120)), `colour ${index}`);
+  }
+
+  /** Colour in water is not taken: the base stays what it was, and the reason is said. */
+  protected setBase(index: number, base: Base): void {
+    this.refused.set(base === WATER ? index : undefined);
+    if (base !== WATER) this.edit('colour', (tint) => (tint.colours[index].base = base));
+  }
+
+  protected addChocolate(): void {
+    const taken = this.tint().chocolates.map(({ chocolateId }) => chocolateId);
+    const next = this.pantry.chocolates().find(({ id }) => !taken.includes(id));
+    if (next) this.edit('chocolate', (tint) => void tint.chocolates.push({ chocolateId: next.id, parts: 1 }));
+  }
+
+  protected addColour(): void {
+    this.edit('colour', (tint) => void tint.colours.push({ name: 'Oil-based colour', base: 'oil', parts: 0.5 }));
+  }
+
+  protected drop(list: 'chocolates' | 'colours', index: number): void {
+    this.refused.set(undefined);
+    this.edit(list === 'colours' ? 'colour' : 'chocolate', (tint) => void tint[list].splice(index, 1));
+  }
+
+  protected readonly mayAddChocolate = computed(() => this.tint().chocolates.length < Math.min(6, this.pantry.chocolates().length));
+
+  private edit(label: string, change: (tint: PantryTint) => void, gesture?: string): void {
+    const { id } = this.tint();
+    this.pantry.edit(id, label, (entry) => {
+      if (entry.entry === 'tint') change(entry);
+    }, gesture && `${id} ${gesture}`);
+  }
+}

@@ -1,0 +1,38 @@
+import { Injectable, computed, inject } from '@angular/core';
+import type { Casting } from '../../core/record/casting';
+import { StoredKitchenSchema, type Kitchen, type StoredKitchen } from '../../core/record/kitchen';
+import { KITCHEN_ID, usualKitchen } from '../../data/kitchen-usual';
+import { KitchenStorage } from './kitchen-storage';
+import { RecordLibrary } from './record-library';
+
+/** The kitchen that new castings start from, and that old ones may take over. */
+@Injectable({ providedIn: 'root' })
+export class Kitchens extends RecordLibrary<StoredKitchen> {
+  readonly kitchen = computed(() => this.byId().get(KITCHEN_ID) ?? usualKitchen(new Date()));
+
+  constructor() {
+    super(inject(KitchenStorage), { key: 'kitchens', plural: 'kitchen changes', accepts: (kitchen) => StoredKitchenSchema.safeParse(kitchen).success });
+  }
+
+  change(label: string, change: (kitchen: StoredKitchen) => void): boolean {
+    return this.edit(KITCHEN_ID, label, change, `kitchen ${label}`);
+  }
+}
+
+/** A kitchen as a casting holds it. */
+export function castingKitchen({ roomC, humidity, fridgeC, fridgeFan, freezerC, freezerFan, microwaveW, microwaveTest, bowls }: Kitchen): Kitchen {
+  return structuredClone({ roomC, humidity, fridgeC, fridgeFan, freezerC, freezerFan, microwaveW, ...(microwaveTest ? { microwaveTest } : {}), bowls });
+}
+
+/** Whether a casting was planned in another kitchen than this. */
+export function kitchenDiffers(casting: Casting, kitchen: Kitchen): boolean {
+  return JSON.stringify(castingKitchen(casting.kitchen)) !== JSON.stringify(castingKitchen(kitchen));
+}
+
+/** Puts a kitchen into a casting; a bowl that is not there any more gives way to the first. */
+export function takeKitchen(casting: Casting, kitchen: Kitchen): void {
+  casting.kitchen = castingKitchen(kitchen);
+  for (const melt of casting.melts) {
+    if (!kitchen.bowls.some((bowl) => bowl.id === melt.bowlId)) melt.bowlId = kitchen.bowls[0].id;
+  }
+}

@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterRenderEffect, computed, inject, input, viewChild } from '@angular/core';
+import { Chart, LinearScale, LineController, LineElement, PointElement, type ChartConfiguration, type Plugin } from 'chart.js';
+import { fromSi, UNITS } from '../../core/quantity/units';
+import { thinnedReadings, type Readings } from '../../core/melt/thermometer';
+import type { CurvePoint } from '../../core/melt/schools';
+import { Units } from '../state/units';
+import { text } from '../wording/format';
+
+Chart.register(LineController, LineElement, PointElement, LinearScale);
+
+/** A line of the chart that is a temperature to keep to, or a band to stay in, °C. */
+export interface ChartBand {
+  readonly name: string;
+  readonly fromC: number;
+  readonly toC?: number;
+  readonly tone: 'work' | 'mark' | 'ceiling';
+}
+
+/** A planned curve, with the name it is read by. */
+export interface ChartCurve {
+  readonly name: string;
+  readonly points: readonly CurvePoint[];
+  readonly second?: boolean;
+}
+
+const STRETCHES = 500;
+const INK = '#26211d';
+const SOFT = '#655c53';
+const TONES = { work: '#4c7a3d', mark: '#8a7d6f', ceiling: '#ae4425' } as const;
+const FONT = { family: 'Figtree, system-ui, sans-serif', size: 12.5 };
+
+/** Temperature over time: planned curves, the bands of the chocolate, and what a thermometer told. */
+@Component({
+  selector: 'ks-temperature-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<canvas #canvas role="img" [attr.aria-label]="description()"></canvas>`,
+  styles: `:host { display: block; position: relative; min-height: 0; min-width: 0; } canvas { position: absolute; inset: 0; }`,
+})
+export class TemperatureChart {
+  private readonly units = inject(Units);
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  private chart: Chart<'line', { x: number; y: number }[]> | undefined;
+
+  readonly curves = input.required<readonly ChartCurve[]>();
+  readonly bands = input.required<readonly ChartBand[]>();
+  readonly readings = input<Readings>();
+
+  protected readonly description = computed(() => {
+    const system = this.units.system();
+    const curves = this.curves().map(({ name, points }) => {
+      const last = points[points.length - 1];
+      return last ? `${name}: up to ${text(Math.max(...points.map((point) => point.celsius)), 'temperature', system)}, ${text(last.seconds, 'duration', system)} long` : name;
+    });
+    const readings = this.readings();
+    const told = readings ? [...readings.celsius].filter((c) => !Number.isNaN(c)) : [];
+    const log = told.length > 0 ? `; ${told.length} readings, the last ${text(told[told.length - 1], 'temperature', system)}` : '';
+    return `Temperature over time. ${curves.join('; ')}${log}.`;
+  });
+
+  constructor() {
+    afterRenderEffect(() => this.draw(this.configuration()));
+    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
+  }
+
+  private draw(configuration: ChartConfiguration<'line', { x: number; y: number }[]>): void {
+    if (this.chart) {
+      this.chart.data = configuration.data;
+      this.chart.options = configuration.options ?? {};
+      this.chart.config.plugins?.splice(0, 1, ...(configuration.plugins ?? []));
+      this.chart.update('none');
+      return;
+    }
+    const canvas = this.canvas().nativeElement;
+    // Where a canvas cannot be drawn on, its description stands.
+    if (canvas.getContext('2d')) this.chart = new Chart(canvas, configuration);
+  }
+
+  private configuration(): ChartConfiguration<'line', { x: number; y: number }[]> {
+    const shown = (celsius: number): number => fromSi(celsius, this.units.system() === 'us' ? UNITS.fahrenheit : UNITS.celsius);
+    const log = this.readings();
+    const thin = log && thinnedReadings(log, STRETCHES);
+    const planned = this.curves().map(({ points, second }) => ({
+      data: points.map(({ seconds, celsius }) => ({ x: seconds / 60, y: shown(celsius) })), borderColor: second ? '#1f6f78' : INK, borderWidth: 2, borderDash: second ? [5, 4] : thin ? [2, 3] : [], pointRadius: 0, tension: 0,
+    }));
+    const told = thin ? [{
+      data: Array.from(thin.seconds, (s, i) => ({ x: s / 60, y: shown(thin.celsius[i]) })), borderColor: TONES.ceiling, backgroundColor: TONES.ceiling, borderWidth: 2, pointRadius: thin.seconds.length < 60 ? 3 : 0, spanGaps: false, tension: 0,
+    }] : [];
+    const { low, high } = this.span(thin);
+    const unit = this.units.system() === 'us' ? '°F' : '°C';
+    return {
+      type: 'line',
+      data: { datasets: [...told, ...planned] },
+      plugins: [bandPlugin(this.bands().map(({ fromC, toC, ...band }) => ({ ...band, from: shown(fromC), ...(toC === undefined ? {} : { to: shown(toC) }) })))],
+      options: {
+        animation: false, responsive: true, maintainAspectRatio: false, normalized: true, parsing: false, events: [], layout: { padding: { right: 4, top: 6 } },
+        scales: {
+          x: { type: 'linear', min: 0, title: { display: true, text: 'minutes', color: SOFT, font: FONT, padding: 0 }, grid: { display: false }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 9 }, border: { color: '#e0d8cc' } },
+          y: { type: 'linear', suggestedMin: shown(low), suggestedMax: shown(high), grid: { color: '#ece6dc' }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 7, callback: (value) => `${value} ${unit}` }, border: { display: false } },
+        },
+      },
+    };
+  }
+
+  private span(thin: Readings | undefined): { low: number; high: number } {
+    const all = [...this.curves().flatMap(({ points }) => points.map((point) => point.celsius)), ...this.bands().map((band) => band.fromC), ...(thin ? [...thin.celsius].filter((c) => !Number.isNaN(c)) : [])];
+    return { low: Math.min(...all, 20) - 1, high: Math.max(...all, 34) + 2 };
+  }
+}
+
+type ShownBand = Pick<ChartBand, 'name' | 'tone'> & { readonly from: number; readonly to?: number };
+
+/** Draws the bands behind the curves, each with its name at the right, moved apart where they would cover each other. */
+function bandPlugin(bands: readonly ShownBand[]): Plugin<'line'> {
+  return {
+    id: 'bands',
+    beforeDatasetsDraw({ ctx, chartArea: { left, right, top }, scales }) {
+      const y = scales['y'];
+      if (!y) return;
+      ctx.save();
+      ctx.font = `${FONT.size}px ${FONT.family}`;
+      ctx.textAlign = 'right';
+      ctx.textBaseline = 'bottom';
+      let lowest = Infinity;
+      for (const { name, tone, from, to } of [...bands].sort((a, b) => a.from - b.from)) {
+        const at = y.getPixelForValue(to ?? from);
+        ctx.fillStyle = `${TONES[tone]}2e`;
+        if (to !== undefined) ctx.fillRect(left, at, right - left, y.getPixelForValue(from) - at);
+        ctx.strokeStyle = TONES[tone];
+        ctx.setLineDash(tone === 'mark' ? [2, 4] : []);
+        ctx.lineWidth = 1;
+        if (to === undefined) {
+          ctx.beginPath();
+          ctx.moveTo(left, at);
+          ctx.lineTo(right, at);
+          ctx.stroke();
+        }
+        lowest = Math.max(top + FONT.size, Math.min(at - 2, lowest - FONT.size - 2));
+        ctx.fillStyle = tone === 'ceiling' ? '#8f361c' : tone === 'work' ? '#3a6230' : SOFT;
+        ctx.fillText(name, right - 2, lowest);
+      }
+      ctx.restore();
+    },
+  };
+}

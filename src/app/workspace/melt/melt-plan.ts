@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { planSchool } from '../../../core/melt/schools';
+import { schoolsFor } from '../../../core/plan/melts';
+import type { School } from '../../../core/record/choices';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { ChoiceList } from '../../ui/choice-list';
+import { Figure } from '../../ui/figure';
+import { TemperatureChart, type ChartCurve } from '../../ui/temperature-chart';
+import { SCHOOL_NAMES } from '../../wording/names';
+import { chartBands, planInBrief, schoolRisk, stepWording } from '../../wording/melting';
+
+const ALONE = 'none';
+
+/** From solid chocolate to a bowl that is right: its figures, the curve of temperature over time, what to do step by step. */
+@Component({
+  selector: 'ks-melt-plan',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceList, Figure, RouterLink, TemperatureChart],
+  templateUrl: './melt-plan.html',
+  styleUrl: './melt-plan.less',
+})
+export class MeltPlanView {
+  private readonly plans = inject(PlanService);
+  private readonly units = inject(Units);
+  protected readonly made = computed(() => {
+    const plan = this.plans.plan();
+    return plan && { ...plan.melts[0], castingId: plan.casting.id };
+  });
+  private readonly wanted = signal<School | typeof ALONE>(ALONE);
+
+  protected readonly steps = computed(() => {
+    const made = this.made();
+    if (!made) return [];
+    const { steps } = made.plan;
+    const lastBurst = steps.map((step) => step.key).lastIndexOf('burst');
+    return steps.map((step, i) => stepWording(step, this.units.system(), i === lastBurst));
+  });
+  protected readonly others = computed(() => {
+    const made = this.made();
+    const schools = made ? schoolsFor(made.input.way).filter((school) => school !== made.input.school) : [];
+    return [{ value: ALONE as School | typeof ALONE, name: 'no other school' }, ...schools.map((value) => ({ value: value as School | typeof ALONE, name: SCHOOL_NAMES[value] }))];
+  });
+  protected readonly against = computed(() => (this.others().some(({ value }) => value === this.wanted()) ? this.wanted() : ALONE));
+  private readonly other = computed(() => {
+    const made = this.made();
+    const school = this.against();
+    return made && school !== ALONE ? planSchool({ ...made.input, workingC: workingFor(school, made.input.workingC, made.input.bands), kg: made.perLotKg }, school) : undefined;
+  });
+  protected readonly compared = computed(() => {
+    const made = this.made();
+    const other = this.other();
+    if (!made || !other) return undefined;
+    const system = this.units.system();
+    const last = (keys: readonly string[]): number => keys.lastIndexOf('burst');
+    return [made.plan, other].map((plan) => ({
+      name: SCHOOL_NAMES[plan.school], ...planInBrief(plan, system), risk: schoolRisk(plan.school, made.input.kind),
+      steps: plan.steps.map((step, i) => stepWording(step, system, i === last(plan.steps.map(({ key }) => key)))),
+    }));
+  });
+  protected readonly curves = computed<readonly ChartCurve[]>(() => {
+    const made = this.made();
+    const other = this.other();
+    if (!made) return [];
+    return [{ name: SCHOOL_NAMES[made.plan.school], points: made.plan.curve }, ...(other ? [{ name: SCHOOL_NAMES[other.school], points: other.curve, second: true }] : [])];
+  });
+  protected readonly bands = computed(() => {
+    const made = this.made();
+    return made ? chartBands(made.input.kind, made.input.bands, this.units.system(), made.input.workingC) : [];
+  });
+
+  protected compare(school: School | typeof ALONE): void {
+    this.wanted.set(school);
+  }
+}
+
+/** Where another school would work it: below its band where it is held so, else within. */
+function workingFor(school: School, workingC: number, { workFromC, workToC }: { readonly workFromC: number; readonly workToC: number }): number {
+  if (school === 'holdBelow') return Math.min(workingC, workFromC - 1);
+  return workingC < workFromC ? (workFromC + workToC) / 2 : workingC;
+}

@@ -1,0 +1,201 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { BOWL_MATTER } from '../../../core/matter/bowl-material';
+import { nearestClass } from '../../../core/matter/chocolate';
+import { schoolsFor, inBowl } from '../../../core/plan/melts';
+import { workingEffect } from '../../../core/plan/working-effect';
+import type { Melt } from '../../../core/record/casting';
+import { JACKETS, MELTING_WAYS, THINNERS, type Jacket, type MeltingWay, type School, type Thinner } from '../../../core/record/choices';
+import { LIMITS } from '../../../core/record/limits';
+import { chocolateOf, meltOf, tintOf } from '../../../core/record/references';
+import { tintAmounts } from '../../../core/record/melted';
+import { CastingStore } from '../../state/casting-store';
+import { Kitchens, kitchenDiffers, takeKitchen } from '../../state/kitchens';
+import { castingChocolate, Pantry, meltEntry } from '../../state/pantry';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { AmountField } from '../../ui/amount-field';
+import { ChoiceList } from '../../ui/choice-list';
+import { Figure } from '../../ui/figure';
+import { text, written } from '../../wording/format';
+import { FLUIDITY_NAMES, JACKET_NAMES, KIND_NAMES, SCHOOL_NAMES, THINNER_NAMES, WAY_NAMES } from '../../wording/names';
+import { outOfBandText } from '../../wording/melting';
+
+const NO_THINNER = 'none';
+type ThinnerChoice = Thinner | typeof NO_THINNER;
+const USUAL_THINNER = 0.02;
+
+/** Which chocolate, how it is melted and tempered, how warm it is worked; and what it takes to keep it so. */
+@Component({
+  selector: 'ks-melt-station',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, ChoiceList, Figure],
+  templateUrl: './melt-station.html',
+  styleUrl: '../station.less',
+})
+export class MeltStation {
+  private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
+  private readonly pantry = inject(Pantry);
+  private readonly kitchens = inject(Kitchens);
+  private readonly plans = inject(PlanService);
+  protected readonly plan = this.plans.plan;
+  protected readonly limits = LIMITS;
+  protected readonly ways = MELTING_WAYS.map((value) => ({ value, name: WAY_NAMES[value] }));
+  protected readonly jackets = JACKETS.map((value) => ({ value, name: JACKET_NAMES[value] }));
+  protected readonly pouring = [{ value: 'no' as const, name: 'in that bowl' }, { value: 'yes' as const, name: 'in a second, cool bowl' }];
+  protected readonly thinners = [{ value: NO_THINNER as ThinnerChoice, name: 'nothing' }, ...THINNERS.map((value) => ({ value: value as ThinnerChoice, name: THINNER_NAMES[value] }))];
+
+  protected readonly made = computed(() => this.plan()?.melts[0]);
+  protected readonly melt = computed(() => {
+    const plan = this.plan();
+    const made = this.made();
+    return plan && made && meltOf(plan.casting, made.input.meltId);
+  });
+  protected readonly chocolate = computed(() => {
+    const plan = this.plan();
+    const melt = this.melt();
+    return plan && melt && chocolateOf(plan.casting, melt);
+  });
+  protected readonly sourceId = computed(() => {
+    const source = this.melt()?.source;
+    return source?.kind === 'tint' ? source.tintId : source?.chocolateId ?? '';
+  });
+  /** The pantry's, and the casting's own copy where the pantry has none of it. */
+  protected readonly sources = computed(() => {
+    const listed = [
+      ...this.pantry.chocolates().map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })),
+      ...this.pantry.tints().map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
+    ];
+    const own = this.chocolate();
+    return !own || listed.some((option) => option.value === this.sourceId()) ? listed : [{ value: this.sourceId(), name: own.name }, ...listed];
+  });
+  /** The pantry holds a later state of this chocolate. */
+  protected readonly newer = computed(() => {
+    const source = this.melt()?.source;
+    const own = source?.kind === 'chocolate' ? this.plan()?.casting.chocolates.find((chocolate) => chocolate.id === source.chocolateId) : undefined;
+    const there = own && this.pantry.chocolates().find((chocolate) => chocolate.id === own.id);
+    return there && own && JSON.stringify(castingChocolate(there)) !== JSON.stringify(castingChocolate(own)) ? there : undefined;
+  });
+  protected readonly otherKitchen = computed(() => {
+    const casting = this.plan()?.casting;
+    return casting !== undefined && this.kitchens.loaded() && kitchenDiffers(casting, this.kitchens.kitchen());
+  });
+  protected readonly bowls = computed(() => {
+    const way = this.melt()?.way;
+    return (this.plan()?.casting.kitchen.bowls ?? []).map(({ id, name, material }) => ({ value: id, name: way === 'microwave' && !BOWL_MATTER[material].microwave ? `${name} (not for the microwave)` : name }));
+  });
+  protected readonly inBowl = computed(() => inBowl(this.melt()?.way ?? 'microwave'));
+  protected readonly schools = computed(() => schoolsFor(this.melt()?.way ?? 'microwave').map((value) => ({ value, name: SCHOOL_NAMES[value] })));
+  protected readonly bandText = computed(() => {
+    const chocolate = this.chocolate();
+    const system = this.units.system();
+    return chocolate ? `${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}; the packet wins` : '';
+  });
+  /** What working it cooler or warmer than the middle of its band does to the rim; beside the middle, what a degree less would do. */
+  protected readonly effect = computed(() => {
+    const plan = this.plan();
+    const made = this.made();
+    if (!plan || !made) return '';
+    const { bands, workingC, meltId } = made.input;
+    const middle = (bands.workFromC + bands.workToC) / 2;
+    const away = Math.abs(workingC - middle) >= 0.25;
+    const { rimM, otherC, otherRimM } = workingEffect(plan.casting, meltId, away ? middle : Math.max(LIMITS.workingC.low, workingC - 1));
+    const system = this.units.system();
+    const hundredth = (m: number): string => (system === 'us' ? `${(Math.abs(m) / 0.0254).toFixed(3)} in` : `${(Math.abs(m) * 1e3).toFixed(2)} mm`);
+    const other = text(otherC, 'temperature', system);
+    if (away) return `Here the rim comes out ${hundredth(rimM - otherRimM)} ${rimM >= otherRimM ? 'thicker' : 'thinner'} than at ${other}.`;
+    return `At ${other} the rim would come out ${hundredth(otherRimM - rimM)} ${otherRimM >= rimM ? 'thicker' : 'thinner'}.`;
+  });
+  protected readonly thinnerText = computed(() => {
+    const melt = this.melt();
+    const made = this.made();
+    const chocolate = this.chocolate();
+    if (!melt?.thinning || !made || !chocolate) return '';
+    const grams = text((made.input.totalKg * melt.thinning.share) / (1 + melt.thinning.share), 'mass', this.units.system());
+    return `${grams} in all, melted in with it. It then runs ${FLUIDITY_NAMES[nearestClass(chocolate.fluidity)]}: a working rule. Never water: it seizes.`;
+  });
+  protected readonly tint = computed(() => {
+    const plan = this.plan();
+    const melt = this.melt();
+    const made = this.made();
+    const tint = plan && melt && tintOf(plan.casting, melt);
+    if (!plan || !tint || !made) return undefined;
+    const { chocolatesKg, coloursKg } = tintAmounts(tint, made.input.totalKg);
+    const system = this.units.system();
+    const parts = [
+      ...tint.chocolates.map(({ chocolateId }, i) => `${text(chocolatesKg[i], 'mass', system)} ${plan.casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? ''}`),
+      ...tint.colours.map(({ name }, i) => `${text(coloursKg[i], 'mass', system)} ${name}`),
+    ];
+    return { parts: parts.join(', '), atOnce: tint.allAtOnce };
+  });
+  protected readonly outOfBand = computed(() => {
+    const made = this.made();
+    return made ? outOfBandText(made, this.units.system()) : '';
+  });
+
+  protected choose(id: string): void {
+    const entry = this.pantry.byId().get(id);
+    const melt = this.melt();
+    if (entry && melt) this.store.edit('chocolate', (casting) => meltEntry(casting, melt.id, entry, this.pantry.chocolates()));
+  }
+
+  protected setWay(way: MeltingWay): void {
+    this.change('how it is melted', (melt) => (melt.way = way));
+  }
+
+  protected setSchool(school: School): void {
+    const bands = this.made()?.input.bands;
+    this.change('school', (melt) => {
+      melt.school = school;
+      if (!bands) return;
+      // Held below on purpose it goes below its band; any other school brings it back.
+      if (school === 'holdBelow' && melt.workingC >= bands.workFromC) melt.workingC = Math.max(LIMITS.workingC.low, bands.workFromC - 1);
+      if (school !== 'holdBelow' && melt.workingC < bands.workFromC) melt.workingC = (bands.workFromC + bands.workToC) / 2;
+    });
+  }
+
+  protected setWorking(workingC: number): void {
+    this.change('working temperature', (melt) => (melt.workingC = workingC), 'working temperature');
+  }
+
+  protected setPower(power: number): void {
+    this.change('power', (melt) => (melt.power = power), 'power');
+  }
+
+  protected setBowl(bowlId: string): void {
+    this.change('bowl', (melt) => (melt.bowlId = bowlId));
+  }
+
+  protected setCoolBowl(choice: 'yes' | 'no'): void {
+    this.change('bowl for seeding', (melt) => (melt.coolBowl = choice === 'yes'));
+  }
+
+  protected setJacket(jacket: Jacket): void {
+    this.change('kept warm', (melt) => (melt.jacket = jacket));
+  }
+
+  protected setThinner(fat: ThinnerChoice): void {
+    this.change('thinning', (melt) => {
+      if (fat === NO_THINNER) delete melt.thinning;
+      else melt.thinning = { fat, share: melt.thinning?.share ?? USUAL_THINNER };
+    });
+  }
+
+  protected setThinnerShare(share: number): void {
+    this.change('thinning', (melt) => {
+      if (melt.thinning) melt.thinning.share = share;
+    }, 'thinning share');
+  }
+
+  protected takeKitchen(): void {
+    this.store.edit('kitchen', (casting) => takeKitchen(casting, this.kitchens.kitchen()));
+  }
+
+  private change(label: string, change: (melt: Melt) => void, gesture?: string): void {
+    const id = this.melt()?.id;
+    this.store.edit(label, (casting) => {
+      const melt = casting.melts.find((candidate) => candidate.id === id);
+      if (melt) change(melt);
+    }, gesture);
+  }
+}

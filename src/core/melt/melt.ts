@@ -1,0 +1,128 @@
+import { WORKING_RULES } from '../matter/working-rules';
+import { answer, term, type Answer, type Term } from '../quantity/answer';
+import type { Jacket, School } from '../record/choices';
+import { meltable } from './heat-held';
+import { hotBath, inBath, mostAtOnceKg, potOf } from './vessel';
+import { planSchool, seedingBy, type SchoolInput, type SchoolPlan } from './schools';
+import { reheatSeconds, reheatsNeeded, workingSeconds, type BowlStretch } from './working-window';
+import { heatedPot, meltedPot, potHeat, potTemperatureC, type Pot } from './pot';
+
+/** One melt of a casting, as this station sees it. */
+export interface MeltInput extends Omit<SchoolInput, 'kg'> {
+  readonly meltId: string;
+  readonly totalKg: number;
+  readonly school: School;
+  /** Whether the microwave was calibrated with a known weight. */
+  readonly calibrated: boolean;
+}
+
+/** What it takes to have a melt ready, before the job's minutes are known. */
+export interface MeltPlan {
+  readonly input: MeltInput;
+  /** Bowlfuls, one after another, and how much each is. */
+  readonly lots: number;
+  readonly perLotKg: number;
+  readonly plan: SchoolPlan;
+  readonly ready: Answer;
+  readonly melted: Answer;
+  readonly seed: Answer;
+  /** Seconds of bursts of one bowlful; undefined where there are none. */
+  readonly bursts: Answer | undefined;
+  readonly perLot: Answer;
+}
+
+/** The whole station: ready, and kept so. */
+export interface MeltResult extends MeltPlan {
+  readonly window: Answer;
+  readonly reheats: Answer;
+  readonly reheat: Answer;
+  /** Where it would be at the end of the window if nothing is done, and back at this, °C. */
+  readonly backToC: number;
+}
+
+/** A bowl that has been worked from holds about this much of what it began with. Working rule. */
+const NEARLY_EMPTY = 0.35;
+
+/** Plans how to melt and temper what a casting needs: bursts, seed, temperatures, seconds until it is ready. */
+export function meltStation(input: MeltInput): MeltPlan {
+  const most = mostAtOnceKg(input.way, input.bowl, input.density);
+  const lots = Math.max(1, Math.ceil(input.totalKg / most - 1e-9));
+  const perLotKg = input.totalKg / lots;
+  const plan = planSchool({ ...input, kg: perLotKg }, input.school);
+  // Tubes lie in the water together; bowls and bags take their turn.
+  const turns = input.way === 'tube' ? 1 : lots;
+  const spread = input.calibrated ? WORKING_RULES.calibratedSpread : WORKING_RULES.microwaveSpread;
+  const burstSeconds = plan.steps.reduce((sum, step) => sum + (step.key === 'burst' ? step.burst.seconds : 0), 0);
+  const lotTerms = [term('melted', input.totalKg, 'mass'), term('atOnce', most, 'mass')];
+  return {
+    input, lots, perLotKg, plan,
+    ready: answer(plan.seconds * turns, 'duration', 'melt.ready', [term('bowlfuls', turns, 'count'), term('perBowlful', plan.seconds, 'duration')], [plan.seconds * turns * 0.8, plan.seconds * turns * 1.4]),
+    melted: answer(plan.meltedKg * lots, 'mass', 'melt.melted', [term('melted', input.totalKg, 'mass'), term('seed', plan.seedKg * lots, 'mass')]),
+    seed: seedAnswer(input, perLotKg, lots, plan),
+    bursts: burstSeconds > 0 ? answer(burstSeconds, 'duration', 'melt.bursts', burstTerms(input, perLotKg), [burstSeconds / spread, burstSeconds * spread]) : undefined,
+    perLot: answer(perLotKg, 'mass', 'melt.perLot', lotTerms),
+  };
+}
+
+/** Completes a plan with how long it stays workable and how often it is warmed again, from the minutes of the job. */
+export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]): MeltResult {
+  const { input, perLotKg, plan } = made;
+  const { bands, workingC } = input;
+  const bowl = standing(input, perLotKg, input.jacket);
+  const nearlyEmpty = standing(input, perLotKg * NEARLY_EMPTY, input.jacket);
+  const bath = hotBath(input.way, input.bowl, perLotKg, input.density);
+  const watts = bath ? 0 : input.fullW(perLotKg) * Math.min(0.5, input.power);
+  // Held below the classic figure on purpose, the band is a kelvin either way of where it is held.
+  const band = workingC <= bands.workFromC ? { workFromC: workingC - 1, workToC: workingC } : { workFromC: bands.workFromC, workToC: bands.workToC };
+  const backToC = Math.min(band.workToC, Math.max(workingC, (band.workFromC + band.workToC) / 2));
+  const window = workingSeconds(bowl, workingC, band);
+  const reheatIn = bath ? inBath(bowl, bath) : bowl;
+  const terms = [term('workingTemperature', workingC, 'temperature'), term('leavesBand', band.workFromC, 'temperature'), term('room', input.roomC, 'temperature'), term('jacket', input.jacket)];
+  return {
+    ...made,
+    backToC,
+    window: answer(window, 'duration', 'melt.window', terms, [workingSeconds(nearlyEmpty, workingC, band), window]),
+    reheats: answer(reheatsNeeded(bowl, workingC, backToC, band, stretches), 'count', 'melt.reheats', [term('window', window, 'duration'), term('backTo', backToC, 'temperature')],
+      [reheatsNeeded(bowl, workingC, backToC, band, stretches), reheatsNeeded(nearlyEmpty, workingC, backToC, band, stretches)]),
+    reheat: answer(reheatSeconds(reheatIn, band.workFromC, backToC, watts), 'duration', 'melt.reheat', [term('leavesBand', band.workFromC, 'temperature'), term('backTo', backToC, 'temperature'), term('perBowl', perLotKg, 'mass')]),
+    plan: { ...plan, curve: [...plan.curve, ...cooling(bowl, plan, window)] },
+  };
+}
+
+function standing(input: MeltInput, kg: number, jacket: Jacket): Pot {
+  const { kind, fatShare, bands, way, bowl, density, roomC } = input;
+  return potOf(way, bowl, meltable(kind, fatShare, bands.workFromC), kg, density, roomC, jacket);
+}
+
+const COOLING_SAMPLES = 12;
+const LONGEST_SHOWN_S = 20 * 60;
+
+/** The curve once it is ready and left to stand, until a little after it leaves its band. */
+function cooling(bowl: Pot, plan: SchoolPlan, window: number): { seconds: number; celsius: number }[] {
+  const shown = Math.min(LONGEST_SHOWN_S, Number.isFinite(window) ? window * 1.5 : LONGEST_SHOWN_S);
+  const melted = meltedPot(bowl);
+  const start = potHeat(melted, plan.endC);
+  return Array.from({ length: COOLING_SAMPLES }, (_, k) => {
+    const seconds = (shown * (k + 1)) / COOLING_SAMPLES;
+    return { seconds: plan.seconds + seconds, celsius: potTemperatureC(melted, heatedPot(melted, start, 0, seconds)) };
+  });
+}
+
+function seedAnswer(input: MeltInput, perLotKg: number, lots: number, plan: SchoolPlan): Answer {
+  const at = (roomK: number, meltK: number): number => {
+    const { bands, roomC } = input;
+    return (seedingBy({ ...input, kg: perLotKg, roomC: roomC + roomK, bands: { ...bands, meltToC: bands.meltToC + meltK } }, input.school)?.seedKg ?? 0) * lots;
+  };
+  const terms: Term[] = [
+    term('school', input.school), term('melted', input.totalKg, 'mass'), term('meltedTo', input.bands.meltToC, 'temperature'), term('seededTo', Math.max(input.bands.seedToC, input.workingC), 'temperature'),
+    term('room', input.roomC, 'temperature'),
+  ];
+  if (plan.seedKg === 0) return answer(0, 'mass', 'melt.seed', terms);
+  const spread = WORKING_RULES.kitchenSpreadK;
+  const ends = [at(spread, -spread), at(-spread, spread), at(spread, spread), at(-spread, -spread)];
+  return answer(plan.seedKg * lots, 'mass', 'melt.seed', terms, [Math.min(...ends), Math.max(...ends)]);
+}
+
+function burstTerms(input: MeltInput, kg: number): Term[] {
+  return [term('perBowl', kg, 'mass'), term('delivered', input.fullW(kg) * input.power, 'power'), term('meltedTo', input.bands.meltToC, 'temperature'), term('room', input.roomC, 'temperature')];
+}

@@ -1,0 +1,244 @@
+import { CHOCOLATE_SPECIFIC_HEAT, type ChocolateKind } from '../matter/chocolate';
+import { meltingCeilingC, stirDownToC, type Bands } from '../matter/bands';
+import type { Jacket, MeltingWay, School } from '../record/choices';
+import type { Bowl } from './bowl';
+import { planBursts, type Burst } from './bursts';
+import { meltable, type Meltable } from './heat-held';
+import { heatedPot, meltedPot, potHeat, potTemperatureC, secondsToReach, type Pot } from './pot';
+import { bitsLeft, meltForSeedC, seedKg, type Seeding } from './seeding';
+import { coolBath, hotBath, inBath, potOf } from './vessel';
+
+/** What a school is computed from: one bowlful. SI, °C. */
+export interface SchoolInput {
+  readonly kind: ChocolateKind;
+  readonly fatShare: number;
+  readonly bands: Bands;
+  readonly density: number;
+  /** Of one bowlful, seed included. */
+  readonly kg: number;
+  readonly way: MeltingWay;
+  readonly bowl: Bowl;
+  /** Poured into another bowl, as cool as the room, before the seed goes in. */
+  readonly coolBowl: boolean;
+  readonly jacket: Jacket;
+  readonly workingC: number;
+  readonly roomC: number;
+  /** Heat at full power of the microwave, W, for an amount of chocolate. */
+  readonly fullW: (kg: number) => number;
+  /** Power setting, 0 to 1. */
+  readonly power: number;
+}
+
+/** One thing to do, and what the chocolate is at after it. */
+export type MeltStep = { readonly seconds: number; readonly afterC: number } & (
+  | { readonly key: 'burst'; readonly burst: Burst }
+  | { readonly key: 'bath' }
+  | { readonly key: 'pour' }
+  | { readonly key: 'seed'; readonly kg: number; readonly bits: number }
+  | { readonly key: 'coolInAir' | 'coolInWater' }
+  | { readonly key: 'warm'; readonly heating: number }
+);
+
+export interface CurvePoint {
+  readonly seconds: number;
+  readonly celsius: number;
+}
+
+/** A way from solid chocolate to a bowl that is right for molding. */
+export interface SchoolPlan {
+  readonly school: School;
+  readonly steps: readonly MeltStep[];
+  readonly seconds: number;
+  /** Seed to chop, kg of this bowlful; 0 without. */
+  readonly seedKg: number;
+  readonly meltedKg: number;
+  /** Where it ends, °C. */
+  readonly endC: number;
+  readonly curve: readonly CurvePoint[];
+  /** Steps as planned reach where they should; otherwise this amount is too small for this microwave. */
+  readonly reached: boolean;
+  /** The hottest spot on the way, °C, and what no spot may pass. */
+  readonly hottestC: number;
+  readonly ceilingC: number;
+  readonly needsThermometer: boolean;
+}
+
+/** Stir after a burst, s; stirring seed in, s and s/kg; longest wait for the room to cool it, s. Working rules. */
+const STIR_SECONDS = 20;
+const SEED_SECONDS = 60;
+const SEED_SECONDS_KG = 240;
+const POUR_SECONDS = 15;
+const LONGEST_IN_AIR_S = 15 * 60;
+/** Stirring brings the warm middle to the air and the wall: factor on the loss. Working rule. */
+const STIRRED_LOSS = 2;
+const QUARTER = 0.25;
+const SAMPLES = 8;
+/** Coating and untempered chocolate are warmed gently, at half power at most. */
+const GENTLE = 0.5;
+
+/** Plans one bowlful by a school: what to do, how long, the temperature after each step, and the curve between. */
+export function planSchool(input: SchoolInput, school: School): SchoolPlan {
+  const chocolate = meltable(input.kind, input.fatShare, input.bands.workFromC);
+  const line = new StepLine(input, chocolate);
+  const seeded = seedingBy(input, school);
+  const meltKg = input.kg - (seeded?.seedKg ?? 0);
+  line.melt(meltKg, seeded?.meltC ?? meltOnlyC(input, chocolate));
+  if (seeded) {
+    if (input.coolBowl) line.pour(meltKg);
+    line.seed(seeded.seedKg, seeded.endC, seeded.seconds);
+  }
+  if (school === 'seeding') line.coolTo(stirDownToC(input.bands));
+  if (school === 'holdBelow' || school === 'meltOnly') line.coolTo(input.workingC);
+  line.warmTo(input.workingC);
+  return {
+    school, steps: line.steps, seconds: line.seconds, seedKg: seeded?.seedKg ?? 0, meltedKg: meltKg, endC: line.celsius, curve: line.curve,
+    reached: line.reached, hottestC: line.hottestC, ceilingC: meltingCeilingC(input.kind, input.bands), needsThermometer: school === 'seeding' || school === 'holdBelow',
+  };
+}
+
+/** Seed and temperatures by a school; undefined for melting only. */
+export function seedingBy(input: SchoolInput, school: School): Seeded | undefined {
+  const chocolate = meltable(input.kind, input.fatShare, input.bands.workFromC);
+  if (school === 'threeQuarters') return threeQuarters(input, chocolate);
+  return school === 'meltOnly' ? undefined : byTemperature(input, chocolate);
+}
+
+interface Seeded {
+  readonly seedKg: number;
+  readonly meltC: number;
+  readonly endC: number;
+  readonly seconds: number;
+}
+
+function byTemperature(input: SchoolInput, chocolate: Meltable): Seeded {
+  const seconds = SEED_SECONDS + SEED_SECONDS_KG * input.kg;
+  const { meltToC, seedToC } = input.bands;
+  const endC = Math.max(seedToC, input.workingC);
+  const pot = wholePot(input, chocolate);
+  const seeding: Seeding = {
+    chocolate, meltC: meltToC, seedC: input.roomC, bowlHeat: pot.bowlHeat, bowlC: input.coolBowl ? input.roomC : meltToC, lossJ: stirLossJ(pot, (meltToC + endC) / 2, seconds),
+  };
+  return { seedKg: seedKg(seeding, input.kg, endC), meltC: meltToC, endC, seconds };
+}
+
+/** A quarter stirred into three: the melt is as warm as makes it end at the working temperature. */
+function threeQuarters(input: SchoolInput, chocolate: Meltable): Seeded {
+  const seconds = SEED_SECONDS + SEED_SECONDS_KG * input.kg;
+  const endC = input.workingC;
+  const pot = wholePot(input, chocolate);
+  const bowlHeat = input.coolBowl ? 0 : pot.bowlHeat;
+  // What a cool bowl takes up counts with the loss.
+  const lossJ = stirLossJ(pot, endC + 4, seconds) + (input.coolBowl ? pot.bowlHeat * (endC - input.roomC) : 0);
+  const wanted = meltForSeedC({ chocolate, seedC: input.roomC, bowlHeat, lossJ }, input.kg, QUARTER, endC);
+  const meltC = Math.min(input.bands.meltToC, Math.max(chocolate.meltedFromC, wanted));
+  // Where that would be too hot or too cool, the seed follows the heat there is.
+  const seeding = { chocolate, meltC, seedC: input.roomC, bowlHeat: pot.bowlHeat, bowlC: input.coolBowl ? input.roomC : meltC, lossJ: stirLossJ(pot, endC + 4, seconds) };
+  return { seedKg: seedKg(seeding, input.kg, endC), meltC, endC, seconds };
+}
+
+function meltOnlyC(input: SchoolInput, chocolate: Meltable): number {
+  const most = input.kind === 'compound' ? input.bands.ceilingC : input.bands.meltToC;
+  return Math.min(most, Math.max(input.workingC, chocolate.meltedFromC));
+}
+
+function wholePot(input: SchoolInput, chocolate: Meltable): Pot {
+  return potOf(input.way, input.bowl, chocolate, input.kg, input.density, input.roomC, 'none');
+}
+
+function stirLossJ(pot: Pot, meanC: number, seconds: number): number {
+  return Math.max(0, STIRRED_LOSS * pot.lossWK * (meanC - pot.aroundC) * seconds);
+}
+
+/** Steps one after another, with the chocolate's temperature along them. */
+class StepLine {
+  readonly steps: MeltStep[] = [];
+  readonly curve: CurvePoint[];
+  seconds = 0;
+  celsius: number;
+  hottestC: number;
+  reached = true;
+
+  constructor(private readonly input: SchoolInput, private readonly chocolate: Meltable) {
+    this.celsius = input.roomC;
+    this.hottestC = input.roomC;
+    this.curve = [{ seconds: 0, celsius: input.roomC }];
+  }
+
+  melt(kg: number, toC: number): void {
+    const { way, bowl, density, roomC } = this.input;
+    const pot = potOf(way, bowl, this.chocolate, kg, density, roomC, 'none');
+    const bath = hotBath(way, bowl, kg, density);
+    if (bath) return this.follow({ key: 'bath' }, inBath(pot, bath), 0, secondsToReach(inBath(pot, bath), this.celsius, toC, 0));
+    const { bands, kind, fullW, power } = this.input;
+    const plan = planBursts({ pot, startC: this.celsius, targetC: toC, ceilingC: meltingCeilingC(kind, bands), fullW: fullW(kg), power });
+    this.reached = plan.reached;
+    for (const burst of plan.bursts) {
+      this.hottestC = Math.max(this.hottestC, burst.hottestC);
+      this.follow({ key: 'burst', burst }, pot, fullW(kg) * power, burst.seconds, STIR_SECONDS);
+    }
+  }
+
+  /** Into a bowl as cool as the room. */
+  pour(kg: number): void {
+    const { bowlHeat } = this.pot(kg);
+    const held = kg * CHOCOLATE_SPECIFIC_HEAT;
+    this.jump({ key: 'pour' }, (held * this.celsius + bowlHeat * this.input.roomC) / (held + bowlHeat), POUR_SECONDS);
+  }
+
+  seed(kg: number, toC: number, seconds: number): void {
+    if (kg > 0) this.jump({ key: 'seed', kg, bits: bitsLeft(this.chocolate, toC) }, toC, seconds);
+  }
+
+  coolTo(toC: number): void {
+    if (this.celsius <= toC) return;
+    const { bowl, density, kg } = this.input;
+    const pot = this.pot(kg);
+    const inAir = { ...pot, lossWK: STIRRED_LOSS * pot.lossWK };
+    const seconds = secondsToReach(inAir, this.celsius, toC, 0);
+    if (seconds <= LONGEST_IN_AIR_S) return this.follow({ key: 'coolInAir' }, inAir, 0, seconds);
+    const inWater = inBath(pot, coolBath(bowl, kg, density));
+    this.follow({ key: 'coolInWater' }, inWater, 0, secondsToReach(inWater, this.celsius, toC, 0));
+  }
+
+  warmTo(toC: number): void {
+    if (this.celsius >= toC - 0.05 || !this.reached) return;
+    const { way, bowl, density, kg, fullW, power } = this.input;
+    const pot = this.pot(kg);
+    const bath = hotBath(way, bowl, kg, density);
+    const watts = bath ? 0 : fullW(kg) * Math.min(power, GENTLE);
+    const heated = bath ? inBath(pot, bath) : pot;
+    const heating = secondsToReach(heated, this.celsius, toC, watts);
+    this.follow({ key: 'warm', heating }, heated, watts, heating, STIR_SECONDS);
+  }
+
+  /** The whole bowlful, melted. */
+  private pot(kg: number): Pot {
+    const { way, bowl, density, roomC } = this.input;
+    return meltedPot(potOf(way, bowl, this.chocolate, kg, density, roomC, 'none'));
+  }
+
+  private follow(step: StepKey, pot: Pot, watts: number, seconds: number, stirSeconds = 0): void {
+    const start = potHeat(pot, this.celsius);
+    let held = start;
+    for (let k = 1; k <= SAMPLES; k++) {
+      held = heatedPot(pot, held, watts, seconds / SAMPLES);
+      this.curve.push({ seconds: this.seconds + (seconds * k) / SAMPLES, celsius: potTemperatureC(pot, held) });
+    }
+    this.celsius = potTemperatureC(pot, held);
+    this.hottestC = Math.max(this.hottestC, this.celsius);
+    this.end(step, seconds + stirSeconds);
+  }
+
+  private jump(step: StepKey, toC: number, seconds: number): void {
+    this.celsius = toC;
+    this.end(step, seconds);
+  }
+
+  private end(step: StepKey, seconds: number): void {
+    this.seconds += seconds;
+    this.curve.push({ seconds: this.seconds, celsius: this.celsius });
+    this.steps.push({ ...step, seconds, afterC: this.celsius } as MeltStep);
+  }
+}
+
+type StepKey = MeltStep extends infer S ? (S extends MeltStep ? Omit<S, 'seconds' | 'afterC'> : never) : never;

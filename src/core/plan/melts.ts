@@ -1,0 +1,66 @@
+import type { Timeline } from '../batch/timeline';
+import { CHOCOLATE_MATTER } from '../matter/chocolate';
+import { bowlHeat, bowlLossWK } from '../melt/bowl';
+import { meltable } from '../melt/heat-held';
+import type { MeltInput } from '../melt/melt';
+import { calibrateMicrowave, deliveredW, type Calibration } from '../melt/microwave';
+import type { BowlStretch } from '../melt/working-window';
+import type { Casting } from '../record/casting';
+import type { School } from '../record/choices';
+import type { Kitchen } from '../record/kitchen';
+import { bowlOf, chocolateOf, meltOf } from '../record/references';
+import type { PlanDraft } from './draft';
+
+/** What the Melt station is computed from: one melt of a casting, and how much of it the batch wants. */
+export function meltInput(casting: Casting, meltId: string, totalKg: number): MeltInput {
+  const melt = meltOf(casting, meltId);
+  const { kind, fatShare, meltToC, seedToC, workFromC, workToC, ceilingC } = chocolateOf(casting, melt);
+  const { roomC, microwaveW, microwaveTest } = casting.kitchen;
+  const factor = microwaveTest ? kitchenCalibration(casting.kitchen, microwaveTest).factor : 1;
+  const { material, kg, diameterM } = bowlOf(casting, melt);
+  return {
+    meltId, totalKg, kind, fatShare,
+    bands: { meltToC, seedToC, workFromC, workToC, ceilingC },
+    density: CHOCOLATE_MATTER[kind].meltedDensity,
+    way: melt.way,
+    bowl: { material, kg, diameterM },
+    coolBowl: melt.coolBowl && inBowl(melt.way),
+    jacket: melt.jacket,
+    workingC: melt.workingC,
+    roomC,
+    fullW: (amount) => deliveredW(microwaveW, amount, factor),
+    power: melt.power,
+    // Nothing is stirred into a closed bag or tube.
+    school: inBowl(melt.way) ? melt.school : 'meltOnly',
+    calibrated: microwaveTest !== undefined,
+  };
+}
+
+/** Whether chocolate melted this way lies in a bowl, where seed can be stirred in. */
+export function inBowl(way: MeltInput['way']): boolean {
+  return way === 'microwave' || way === 'doubleBoiler';
+}
+
+/** Schools that a way of melting allows. */
+export function schoolsFor(way: MeltInput['way']): readonly School[] {
+  return inBowl(way) ? ['seeding', 'threeQuarters', 'holdBelow', 'meltOnly'] : ['meltOnly'];
+}
+
+/** A kitchen's microwave by the weight that was melted in its first bowl: dark chocolate, from the room's temperature. */
+export function kitchenCalibration({ bowls, microwaveW, roomC }: Kitchen, test: NonNullable<Kitchen['microwaveTest']>): Calibration {
+  const { fatShare, meltedDensity, workFromC } = CHOCOLATE_MATTER.dark;
+  const [bowl] = bowls;
+  const m3 = test.kg / meltedDensity;
+  const pot = { chocolate: meltable('dark', fatShare, workFromC), kg: test.kg, bowlHeat: bowlHeat(bowl, m3), lossWK: bowlLossWK(bowl, m3, 'none'), aroundC: roomC };
+  return calibrateMicrowave(pot, microwaveW, test, roomC);
+}
+
+/** The job as one melt's bowl sees it, from when it is ready to when it is worked from for the last time. */
+export function stretchesFor({ coatsMade }: PlanDraft, { wholeJob }: Timeline, meltId: string): BowlStretch[] {
+  const all = wholeJob.filter(({ kind }) => kind !== 'melt').map(({ kind, coat, seconds, handsOn }) => ({
+    seconds,
+    // Rounds that are drawn together are worked from in their hands-on part.
+    inUse: kind === 'rounds' ? handsOn : kind === 'coat' && coatsMade[coat ?? 0]?.shares.some((share) => share.meltId === meltId),
+  }));
+  return all.slice(0, all.map(({ inUse }) => inUse).lastIndexOf(true) + 1);
+}

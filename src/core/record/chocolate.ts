@@ -1,0 +1,83 @@
+import * as z from 'zod/mini';
+import { bandProblem, type Bands } from '../matter/bands';
+import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, type ChocolateKind } from '../matter/chocolate';
+import { ALLERGENS, COLOUR_BASES } from './choices';
+import { LIMITS, type LimitName } from './limits';
+
+const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
+const id = z.string().check(z.minLength(1), z.maxLength(60));
+const name = z.string().check(z.minLength(1), z.maxLength(120));
+const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
+const bandC = within('bandC');
+
+const inOrder = z.refine<Bands & { readonly kind: ChocolateKind }>((chocolate) => bandProblem(chocolate.kind, chocolate) === undefined);
+
+const chocolateFields = {
+  id,
+  name,
+  kind: z.enum(CHOCOLATE_KINDS),
+  /** A class, or its own Casson values at 40 °C. */
+  fluidity: z.union([z.enum(FLUIDITY_CLASSES), z.object({ yieldPa: within('yieldPa'), viscosityPas: within('viscosityPas') })]),
+  fatShare: within('fatShare'),
+  meltToC: bandC,
+  seedToC: bandC,
+  workFromC: bandC,
+  workToC: bandC,
+  ceilingC: bandC,
+  colour,
+  allergens: z.array(z.enum(ALLERGENS)),
+  lot: z.string().check(z.maxLength(60)),
+  packKg: within('packKg'),
+};
+
+/** A chocolate as a casting holds it; bands out of order are refused. */
+export const ChocolateSchema = z.object(chocolateFields).check(inOrder);
+
+/** A colour of several chocolates and of oil-based colours, by parts of weight. */
+export const TintSchema = z.object({
+  id,
+  name,
+  colour,
+  chocolates: z.array(z.object({ chocolateId: id, parts: within('tintParts') })).check(z.minLength(1), z.maxLength(6)),
+  colours: z.array(z.object({ name, base: z.enum(COLOUR_BASES), parts: within('tintParts') })).check(z.maxLength(6)),
+  /** A second batch would not match the first. */
+  allAtOnce: z.boolean(),
+});
+
+export type Chocolate = z.infer<typeof ChocolateSchema>;
+export type Tint = z.infer<typeof TintSchema>;
+
+/** The versions of the pantry's records that this program writes. */
+export const PANTRY_SCHEMA_VERSION = 1;
+
+/** How fast and how much stays on a card: what the class of a chocolate was picked by. */
+const DripSchema = z.object({
+  cardWidthM: z.number().check(z.gte(0.01), z.lte(0.2)),
+  dippedM: z.number().check(z.gte(0.01), z.lte(0.2)),
+  celsius: z.number().check(z.gte(28), z.lte(55)),
+  first: z.object({ seconds: z.number().check(z.gte(3), z.lte(120)), kg: z.number().check(z.gt(0), z.lte(0.2)) }),
+  second: z.optional(z.object({ seconds: z.number().check(z.gte(3), z.lte(300)), kg: z.number().check(z.gt(0), z.lte(0.2)) })),
+});
+export type DripReading = z.infer<typeof DripSchema>;
+
+/** A chocolate of the pantry: as a casting holds it, with what is there of it. */
+export const PantryChocolateSchema = z
+  .object({
+    ...chocolateFields,
+    entry: z.literal('chocolate'),
+    schemaVersion: z.literal(PANTRY_SCHEMA_VERSION),
+    createdAt: z.iso.datetime(),
+    stockKg: within('stockKg'),
+    /** Of one pack, in the kitchen's currency. */
+    packPrice: z.optional(within('packPrice')),
+    bestBefore: z.optional(z.iso.date()),
+    drip: z.optional(DripSchema),
+  })
+  .check(inOrder);
+
+export const PantryTintSchema = z.extend(TintSchema, { entry: z.literal('tint'), schemaVersion: z.literal(PANTRY_SCHEMA_VERSION), createdAt: z.iso.datetime() });
+
+export type PantryChocolate = z.infer<typeof PantryChocolateSchema>;
+export type PantryTint = z.infer<typeof PantryTintSchema>;
+/** What the pantry holds. */
+export type PantryEntry = PantryChocolate | PantryTint;
