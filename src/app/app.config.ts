@@ -3,6 +3,7 @@ import { provideRouter, withComponentInputBinding, withDisabledInitialNavigation
 import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
+import { START_LOG_WORKER } from './thermometer/log-worker';
 import { START_PLAN_WORKER } from './state/plan-worker';
 
 export const appConfig: ApplicationConfig = {
@@ -10,6 +11,7 @@ export const appConfig: ApplicationConfig = {
     provideRouter(routes, withComponentInputBinding(), withDisabledInitialNavigation()),
     provideNzI18n(en_US),
     provideAppInitializer(() => inject(CastingStore).load()),
+    { provide: START_LOG_WORKER, useValue: () => new Worker(new URL('../workers/log.worker', import.meta.url), { type: 'module' }) },
     { provide: START_PLAN_WORKER, useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }) },
   ],
 };

@@ -54,10 +54,10 @@ describe('casting file', () => {
   it('tells a record of a newer version and a reference to nothing', () => {
     const broken = raw();
     broken.castings[0]['schemaVersion'] = 9;
-    (broken.castings[1]['melts'] as { chocolateId: string }[])[0].chocolateId = 'gone';
+    (broken.castings[1]['melts'] as { bowlId: string }[])[0].bowlId = 'gone';
     const read = readCastingFile(JSON.stringify(broken));
     expect(read.ok).toBe(false);
-    expect(read.bad.map((bad) => [bad.problem.problem, bad.problem.path])).toEqual([['newerVersion', 'schemaVersion'], ['brokenReference', 'melts.0.chocolateId']]);
+    expect(read.bad.map((bad) => [bad.problem.problem, bad.problem.path])).toEqual([['newerVersion', 'schemaVersion'], ['brokenReference', 'melts.0.bowlId']]);
   });
 });
 

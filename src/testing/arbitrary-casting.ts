@@ -3,7 +3,11 @@ import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
 import { FILLING_KINDS } from '../core/matter/filling';
 import { MOLD_MATERIALS } from '../core/matter/mold-material';
 import { CASTING_SCHEMA_VERSION, type Casting } from '../core/record/casting';
-import { ALLERGENS, COAT_AREAS, METHODS, PLACES, WAYS_UP } from '../core/record/choices';
+import { BOWL_MATERIALS } from '../core/matter/bowl-material';
+import type { Melt } from '../core/record/casting';
+import type { Chocolate, Tint } from '../core/record/chocolate';
+import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, THINNERS, WAYS_UP } from '../core/record/choices';
+import type { Kitchen } from '../core/record/kitchen';
 import { LIMITS, type LimitName } from '../core/record/limits';
 import type { Mold } from '../core/record/mold';
 import { gridOf } from '../core/record/mold-cavities';
@@ -36,12 +40,40 @@ const composition: fc.Arbitrary<Mold['composition']> = fc.oneof(
   within('gapVolumeM3').map((m3) => ({ kind: 'press' as const, gap: { by: 'water' as const, m3 } })),
 );
 
+const bowls: fc.Arbitrary<Kitchen['bowls']> = fc.array(fc.record({ material: fc.constantFrom(...BOWL_MATERIALS), kg: within('bowlKg'), diameterM: within('bowlDiameterM') }), { minLength: 1, maxLength: 2 })
+  .map((list) => list.map((bowl, i) => ({ ...bowl, id: `b${i}`, name: 'bowl' })));
+
+const kitchen: fc.Arbitrary<Kitchen> = fc
+  .record({
+    roomC: within('roomC'), fridgeC: within('fridgeC'), freezerC: within('freezerC'), humidity: within('humidity'), fridgeFan: fc.boolean(), freezerFan: fc.boolean(), microwaveW: within('microwaveW'), bowls,
+    test: fc.option(fc.record({ kg: within('calibrationKg'), seconds: within('calibrationSeconds'), endC: within('calibrationEndC') }), { nil: undefined }),
+  })
+  .map(({ test, ...rest }) => ({ ...rest, ...(test ? { microwaveTest: test } : {}) }));
+
+/** A chocolate of any kind with its bands in order. */
+const chocolate: fc.Arbitrary<Omit<Chocolate, 'id'>> = fc
+  .record({
+    kind: fc.constantFrom(...CHOCOLATE_KINDS), fluidity: fc.oneof(fc.constantFrom(...FLUIDITY_CLASSES), fc.record({ yieldPa: within('yieldPa'), viscosityPas: within('viscosityPas') })), fatShare: within('fatShare'),
+    bands: fc.array(within('bandC'), { minLength: 5, maxLength: 5 }), allergens: someAllergens,
+  })
+  .map(({ kind, bands, ...rest }) => {
+    const [workFromC, workToC, b, c, d] = [...bands].sort((x, y) => x - y);
+    const order = kind === 'compound' ? { seedToC: workFromC, meltToC: b, ceilingC: c } : { ceilingC: b, seedToC: c - 1e-3 < workFromC ? workFromC : c - 1e-3, meltToC: d };
+    return { ...rest, ...order, kind, workFromC, workToC, name: 'chocolate', colour: '#4a2c1d', lot: '', packKg: 0.25 };
+  })
+  .filter(({ kind, seedToC, meltToC }) => kind === 'compound' || seedToC < meltToC);
+
+const melt: fc.Arbitrary<Pick<Melt, 'workingC' | 'way' | 'school' | 'power' | 'coolBowl' | 'jacket'> & { readonly thinning: Melt['thinning'] }> = fc.record({
+  workingC: within('workingC'), way: fc.constantFrom(...MELTING_WAYS), school: fc.constantFrom(...SCHOOLS), power: within('microwavePower'), coolBowl: fc.boolean(), jacket: fc.constantFrom(...JACKETS),
+  thinning: fc.option(fc.record({ fat: fc.constantFrom(...THINNERS), share: within('thinnerShare') }), { nil: undefined }),
+});
+
 /** Any casting that the record allows: every field over its whole range. */
 export const arbitraryCasting: fc.Arbitrary<Casting> = fc
   .record({
-    id: fc.uuid(), name, pieces: whole('pieces'), kind: fc.constantFrom(...CHOCOLATE_KINDS), fluidity: fc.constantFrom(...FLUIDITY_CLASSES), fatShare: within('fatShare'), workingC: within('workingC'),
-    ceilingC: within('ceilingC'), allergens: someAllergens, shape: anyShape, composition, count: whole('cavities'), atHand: whole('moldsAtHand'), material: fc.constantFrom(...MOLD_MATERIALS),
-    wallM: within('moldWallM'), roomC: within('roomC'), fridgeC: within('fridgeC'), freezerC: within('freezerC'), humidity: within('humidity'), coats, layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount }), { maxLength: 4 }),
+    id: fc.uuid(), name, pieces: whole('pieces'), chocolates: fc.array(chocolate, { minLength: 1, maxLength: 2 }), melt, tintParts: fc.option(within('tintParts'), { nil: undefined }), kitchen,
+    shape: anyShape, composition, count: whole('cavities'), atHand: whole('moldsAtHand'), material: fc.constantFrom(...MOLD_MATERIALS),
+    wallM: within('moldWallM'), coats, layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount }), { maxLength: 4 }),
     wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), atHandKg: within('atHandKg'), coveredRest: fc.boolean(),
   })
   .map((a): Casting => ({
@@ -49,14 +81,15 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     id: a.id, name: a.name, createdAt: '2026-10-12T08:00:00.000Z', pieces: a.pieces,
     due: { local: '2026-10-17T18:00', zone: 'Europe/Berlin' },
     spareRule: a.confidence === undefined ? { by: 'share', share: a.share } : { by: 'confidence', confidence: a.confidence },
-    kitchen: { roomC: a.roomC, fridgeC: a.fridgeC, freezerC: a.freezerC, humidity: a.humidity, microwaveW: 800 },
+    kitchen: a.kitchen,
     molds: [{
       id: 'm', name: 'mold', material: a.material, wallM: a.wallM, atHand: a.atHand, care: [], notes: '', composition: a.composition,
       cavities: [{ id: 'c', name: 'cavity', shape: a.shape as Mold['cavities'][number]['shape'], ...gridOf(a.count) }],
     }],
-    chocolates: [{ id: 'q', name: 'chocolate', kind: a.kind, fluidity: a.fluidity, fatShare: a.fatShare, workFromC: 30, workToC: 32, ceilingC: a.ceilingC, colour: '#4a2c1d', allergens: a.allergens, lot: '', packKg: 0.25 }],
+    chocolates: a.chocolates.map((one, i) => ({ ...one, id: `q${i}` })),
+    tints: a.tintParts === undefined ? [] : [tintOf(a.chocolates.length, a.tintParts)],
     fillings: a.layers.map(({ kind }, i) => ({ id: `f${i}`, name: kind, kind, bulkDensity: 500, allergens: [] })),
-    melts: [{ id: 'w', chocolateId: 'q', workingC: a.workingC }],
+    melts: [meltOf(a.melt, a.tintParts !== undefined)],
     parts: [{
       id: 'p', role: 'shell', perPiece: a.perPiece, moldId: 'm', cavityId: 'c', prep: [], coveredRest: a.coveredRest,
       coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
@@ -65,3 +98,11 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     fill: a.layers.map((layer, i) => ({ id: `l${i}`, partId: 'p', fillingId: `f${i}`, amount: layer.amount })),
     closure: null, finishes: [], atHandKg: a.atHandKg,
   }));
+
+function meltOf({ thinning, ...rest }: Omit<Melt, 'id' | 'source' | 'bowlId' | 'tests' | 'thinning'> & { readonly thinning: Melt['thinning'] }, tinted: boolean): Melt {
+  return { ...rest, id: 'w', bowlId: 'b0', tests: [], source: tinted ? { kind: 'tint', tintId: 't' } : { kind: 'chocolate', chocolateId: 'q0' }, ...(thinning ? { thinning } : {}) };
+}
+
+function tintOf(chocolates: number, parts: number): Tint {
+  return { id: 't', name: 'tint', colour: '#d98a72', chocolates: Array.from({ length: chocolates }, (_, i) => ({ chocolateId: `q${i}`, parts: i === 0 ? 10 : parts })), colours: [{ name: 'red', base: 'oil', parts: 0.1 }], allAtOnce: true };
+}

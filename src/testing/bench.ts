@@ -5,7 +5,9 @@ import { provideRouter } from '@angular/router';
 import { expose } from 'comlink';
 import { Subject } from 'rxjs';
 import { CastingStorage } from '../app/state/casting-storage';
+import { KitchenStorage } from '../app/state/kitchen-storage';
 import { MoldStorage } from '../app/state/mold-storage';
+import { PantryStorage } from '../app/state/pantry-storage';
 import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
@@ -13,9 +15,10 @@ import { chillCasting, type ChillResult } from '../core/chill/chill';
 import type { ChillInput } from '../core/chill/chill-input';
 import { remedyEffects } from '../core/plan/remedy-effect';
 import type { Casting } from '../core/record/casting';
-import type { LibraryMold } from '../core/record/mold';
 import { demoCastings } from '../data/demo';
+import { usualKitchen } from '../data/kitchen-usual';
 import { shippedMolds } from '../data/mold-library';
+import { shippedPantry } from '../data/pantry-shipped';
 
 /** The demo's Monday. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -40,11 +43,13 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
 export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
   localStorage.clear();
   sessionStorage.clear();
-  const storage = { changes: new Subject<OutsideChange<Casting>>(), open: () => Promise.resolve(demoCastings(MONDAY)), put: () => undefined, remove: () => undefined };
-  const molds = { changes: new Subject<OutsideChange<LibraryMold>>(), state: signal('saved'), open: () => Promise.resolve(shippedMolds(MONDAY)), put: () => undefined, remove: () => undefined };
+  const storageOf = <T>(records: readonly T[]) => ({ changes: new Subject<OutsideChange<T>>(), state: signal('saved'), open: () => Promise.resolve(records), put: () => undefined, remove: () => undefined });
   TestBed.configureTestingModule({
     providers: [
-      provideZonelessChangeDetection(), provideRouter([]), { provide: CastingStorage, useValue: storage }, { provide: MoldStorage, useValue: molds }, { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
+      provideZonelessChangeDetection(), provideRouter([]),
+      { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
+      { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) }, { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
+      { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
     ],
   });
   const store = TestBed.inject(CastingStore);

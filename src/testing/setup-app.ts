@@ -17,3 +17,6 @@ globalThis.ResizeObserver ??= class {
     // Nothing was observed.
   }
 };
+
+// A canvas that cannot be drawn on, as the drawing is looked at in a real browser.
+HTMLCanvasElement.prototype.getContext = () => null;

@@ -1,11 +1,12 @@
 import { expose } from 'comlink';
 import papaparse from 'papaparse';
-import { readLog, type LogRead, type LogRefused } from '../core/melt/read-log';
+import { delimiterOf, readLog, type LogRead, type LogRefused } from '../core/melt/read-log';
 
 const logWorker = {
-  /** Readings of a table as text: comma, semicolon or tab between, found by looking. */
+  /** Readings of a table as text: comma, semicolon or tab between. */
   read(text: string): LogRead | LogRefused {
-    const { data } = papaparse.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+    const plain = text.replace(/^\uFEFF/, '');
+    const { data } = papaparse.parse<string[]>(plain, { delimiter: delimiterOf(plain) });
     return readLog(data);
   },
 };

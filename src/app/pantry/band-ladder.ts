@@ -28,7 +28,7 @@ const BASE = 150;
         <path [attr.class]="mark.tone" [attr.d]="'M' + mark.x + ' ' + base + 'V' + mark.y" />
         <text [attr.class]="'band ' + mark.tone" [attr.x]="mark.x" [attr.y]="mark.y - 6" [attr.text-anchor]="mark.anchor">{{ mark.name }}</text>
       }
-      @if (l.path) { <path class="path" [attr.d]="l.path" /><text class="scale" [attr.x]="l.pathX" [attr.y]="base + 66">{{ l.pathName }}</text> }
+      @if (l.path) { <path class="path" [attr.d]="l.path" /><text class="scale" [attr.x]="l.pathX" [attr.y]="base + 74">{{ l.pathName }}</text> }
     </svg>
   `,
   styles: `

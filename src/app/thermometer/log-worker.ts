@@ -1,7 +1,4 @@
 import { InjectionToken } from '@angular/core';
 
-/** Starts the worker that reads tables of readings. */
-export const START_LOG_WORKER = new InjectionToken<() => Worker>('start of the log worker', {
-  providedIn: 'root',
-  factory: () => () => new Worker(new URL('../../workers/log.worker', import.meta.url), { type: 'module' }),
-});
+/** Starts the worker that reads tables of readings; given by the app's own configuration. */
+export const START_LOG_WORKER = new InjectionToken<() => Worker>('start of the log worker');

@@ -105,7 +105,7 @@ export class ThermometerPage {
     const rows = Array.from(readings.seconds, (s, i) => ({ s, i })).slice(-LISTED).reverse();
     return rows.map(({ s, i }) => ({ seconds: s, at: clock(s), celsius: Number.isNaN(readings.celsius[i]) ? 'gap' : text(readings.celsius[i], 'temperature', system) }));
   });
-  protected readonly placeholder = computed(() => (this.units.system() === 'us' ? 'like 88.5' : 'like 31,5'));
+  protected readonly placeholder = computed(() => (this.units.system() === 'us' ? 'like 88.5' : 'like 31.5'));
   protected readonly refused = computed(() => {
     const found = this.found();
     if (!found || found.outcome.ok) return '';

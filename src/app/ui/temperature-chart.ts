@@ -95,7 +95,7 @@ export class TemperatureChart {
         animation: false, responsive: true, maintainAspectRatio: false, normalized: true, parsing: false, events: [], layout: { padding: { right: 4, top: 6 } },
         scales: {
           x: { type: 'linear', min: 0, title: { display: true, text: 'minutes', color: SOFT, font: FONT, padding: 0 }, grid: { display: false }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 9 }, border: { color: '#e0d8cc' } },
-          y: { type: 'linear', suggestedMin: shown(low), suggestedMax: shown(high), grid: { color: '#ece6dc' }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 7, callback: (value) => `${value} ${unit}` }, border: { display: false } },
+          y: { type: 'linear', min: shown(low), max: shown(high), grid: { color: '#ece6dc' }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 7, callback: (value) => `${value} ${unit}` }, border: { display: false } },
         },
       },
     };
@@ -103,7 +103,8 @@ export class TemperatureChart {
 
   private span(thin: Readings | undefined): { low: number; high: number } {
     const all = [...this.curves().flatMap(({ points }) => points.map((point) => point.celsius)), ...this.bands().map((band) => band.fromC), ...(thin ? [...thin.celsius].filter((c) => !Number.isNaN(c)) : [])];
-    return { low: Math.min(...all, 20) - 1, high: Math.max(...all, 34) + 2 };
+    // On fives, so that the scale does not go down to the next ten.
+    return { low: Math.floor(Math.min(...all, 20) / 5) * 5, high: Math.ceil((Math.max(...all, 34) + 1) / 5) * 5 };
   }
 }
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { chillCasting } from '../../core/chill/chill';
 import { draftPlan } from '../../core/plan/draft';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
+import { caramelised, cocoaButterColour, ganache } from '../../core/melt/preparations';
 import { answer, type Answer } from '../../core/quantity/answer';
 import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
@@ -43,6 +44,11 @@ describe('wording', () => {
       }),
       { numRuns: 60 },
     );
+    const place = { bowl: { material: 'glass', kg: 0.5, diameterM: 0.2 }, roomC: 20, fridgeC: 5, microwaveW: 800, microwaveFactor: 1 } as const;
+    for (const a of answersOf([ganache(0.3, 'dark', 0.4, 'bomb', place), cocoaButterColour(0.1), caramelised(0.3, 0.3, place)])) {
+      expect(a.terms.map((term) => TERM_NAMES[term.name])).toEqual(a.terms.map(() => expect.any(String)));
+      said.add(a.rule);
+    }
     expect(Object.keys(RULES).filter((rule) => !said.has(rule))).toEqual([]);
   });
 

@@ -103,12 +103,13 @@ describe('strip', () => {
   it('has every station’s own answer, and marks the one with something to mind', async () => {
     const bench = await Bench.of(Strip, { castingId: 'demo-bombs', station: 'coat' });
     const tabs = bench.all('a').map((tab) => (tab.textContent ?? '').replace(/\s+/g, ' ').trim());
-    expect(tabs).toHaveLength(5);
+    expect(tabs).toHaveLength(6);
     expect(tabs[0]).toMatch(/^Mold .*64 mm/);
-    expect(tabs[1]).toMatch(/^Coat .*2 × \d\.\d mm/);
-    expect(tabs[2]).toMatch(/^Chill .*\d+ \+ \d+ min/);
-    expect(tabs[3]).toMatch(/^Fill .*\d+ g/);
-    expect(tabs[4]).toMatch(/^Batch \S.*7 rounds.*start by/);
+    expect(tabs[1]).toMatch(/^Melt ready in \d+ min.*Quarry 64, \d+ g seed/);
+    expect(tabs[2]).toMatch(/^Coat .*2 × \d\.\d mm/);
+    expect(tabs[3]).toMatch(/^Chill .*\d+ \+ \d+ min/);
+    expect(tabs[4]).toMatch(/^Fill .*\d+ g/);
+    expect(tabs[5]).toMatch(/^Batch \S.*7 rounds.*start by/);
     expect(bench.all('a[aria-current="step"]')[0].textContent).toContain('Coat');
   });
 

@@ -100,7 +100,7 @@ describe('Coat station', () => {
     const linen = casting().chocolates.find((chocolate) => chocolate.kind === 'white');
     if (!linen) throw new Error('no white chocolate');
     await bench.choose('Chocolate', linen.id);
-    expect(casting().melts[0]).toMatchObject({ chocolateId: linen.id, workingC: (linen.workFromC + linen.workToC) / 2 });
+    expect(casting().melts[0]).toMatchObject({ source: { kind: 'chocolate', chocolateId: linen.id }, workingC: (linen.workFromC + linen.workToC) / 2 });
   });
 
   it('thins and thickens the shell as the chocolate runs', async () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { binomialDistribution } from 'simple-statistics';
 import { meltAmounts } from './amounts';
-import { batchStation, type BatchInput } from './batch';
+import { batchAmounts, batchStation, type BatchInput } from './batch';
 import { chanceOfAtMost, partsToCast } from './spares';
 import { secondsOf, timeline } from './timeline';
 
@@ -72,7 +72,7 @@ const input: BatchInput = {
 
 describe('timeline', () => {
   it('tells hands-on from waiting, and leaves no gap (worked by hand from the trade’s hands-on times)', () => {
-    const time = timeline({ ...input, parts: 7 });
+    const time = timeline({ ...input, parts: 7, meltSeconds: 600 });
     expect(time.rounds).toBe(2);
     // Melt 600; round of six: 6×8 + 10 + 20 + 40 = 118, unmold 48; round of one: 8 + 70 = 78, unmold 8; fill 18×15, close 18×25.
     expect(secondsOf(time.wholeJob, true)).toBe(600 + 118 + 48 + 78 + 8 + 270 + 450);
@@ -81,14 +81,16 @@ describe('timeline', () => {
   });
 });
 
+const station = (of: BatchInput) => batchStation(of, batchAmounts(of), 600);
+
 describe('batch station', () => {
   it('answers for 36 halves at 5 %: 40 parts in 7 rounds', () => {
-    const batch = batchStation(input);
+    const batch = station(input);
     expect([batch.needed, batch.parts.value, batch.spares.value, batch.rounds.value, batch.partsByTrade.value]).toEqual([36, 40, 4, 7, 44]);
   });
 
   it('says how many the chocolate on hand makes: enough for them, not for one more', () => {
-    const made = batchStation(input).piecesFromAtHand.value;
+    const made = station(input).piecesFromAtHand.value;
     const melted = (pieces: number): number => {
       const parts = partsToCast(pieces * 2, 0.05, input.spareRule);
       return meltAmounts({ coats: input.coats, parts, perRound: 6, perMold: 6, solidKg: 0.086, pouredTogether: 1 })[0].meltedKg;
@@ -96,13 +98,13 @@ describe('batch station', () => {
     expect(made).toBeGreaterThan(0);
     expect(melted(made)).toBeLessThanOrEqual(0.4);
     expect(melted(made + 1)).toBeGreaterThan(0.4);
-    expect(batchStation({ ...input, atHandKg: 0.005 }).piecesFromAtHand.value).toBe(0);
+    expect(station({ ...input, atHandKg: 0.005 }).piecesFromAtHand.value).toBe(0);
   });
 
   it('never needs less for more pieces', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 1, max: 5 }), (pieces, k) => {
-        const [small, large] = [pieces, pieces * k].map((n) => batchStation({ ...input, pieces: n }));
+        const [small, large] = [pieces, pieces * k].map((n) => station({ ...input, pieces: n }));
         expect(large.melts[0].melted.value).toBeGreaterThanOrEqual(small.melts[0].melted.value);
         expect(large.total.value).toBeGreaterThanOrEqual(small.total.value);
         expect(large.rounds.value).toBeGreaterThanOrEqual(small.rounds.value);

@@ -3,7 +3,7 @@ import { METHODS, PLACES } from '../record/choices';
 import { coatOneMoldSeconds, secondsOf, timeline, type TimelineInput } from './timeline';
 
 const coat = { method: 'dump', drainSeconds: 20, dwellSeconds: 10, place: 'fridge', chillSeconds: 420 } as const;
-const input: TimelineInput = { coats: [coat, { ...coat, chillSeconds: 600 }], parts: 38, perMold: 6, moldsAtHand: 1, pieces: 18, filled: true, closed: true, coverSeconds: 0 };
+const input: TimelineInput = { coats: [coat, { ...coat, chillSeconds: 600 }], meltSeconds: 600, parts: 38, perMold: 6, moldsAtHand: 1, pieces: 18, filled: true, closed: true, coverSeconds: 0 };
 
 describe('timeline', () => {
   it('takes 38 halves through one mold of six in seven rounds, by hand', () => {
@@ -44,7 +44,7 @@ describe('timeline', () => {
       method: fc.constantFrom(...METHODS), drainSeconds: fc.integer({ min: 2, max: 120 }), dwellSeconds: fc.integer({ min: 0, max: 300 }), place: fc.constantFrom(...PLACES), chillSeconds: fc.integer({ min: 60, max: 7200 }),
     });
     const any = fc.record({
-      coats: fc.array(anyCoat, { minLength: 1, maxLength: 4 }), parts: fc.integer({ min: 1, max: 5000 }), perMold: fc.integer({ min: 1, max: 60 }), moldsAtHand: fc.integer({ min: 1, max: 20 }),
+      meltSeconds: fc.integer({ min: 0, max: 7200 }), coats: fc.array(anyCoat, { minLength: 1, maxLength: 4 }), parts: fc.integer({ min: 1, max: 5000 }), perMold: fc.integer({ min: 1, max: 60 }), moldsAtHand: fc.integer({ min: 1, max: 20 }),
       pieces: fc.integer({ min: 1, max: 2000 }), filled: fc.boolean(), closed: fc.boolean(), coverSeconds: fc.integer({ min: 0, max: 3600 }),
     });
     fc.assert(

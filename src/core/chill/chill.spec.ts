@@ -9,7 +9,7 @@ const coat: ChillCoat = {
 };
 const input = (change: Partial<ChillCoat> = {}, coats = 2, kitchen: Partial<ChillInput['kitchen']> = {}): ChillInput => ({
   material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2,
-  kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, ...kitchen }, coats: Array.from({ length: coats }, () => ({ ...coat, ...change })),
+  kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false, ...kitchen }, coats: Array.from({ length: coats }, () => ({ ...coat, ...change })),
 });
 const MINUTE = 60;
 

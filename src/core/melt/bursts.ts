@@ -19,6 +19,8 @@ export interface BurstInput {
   readonly startC: number;
   /** Where the last stir should end, °C. */
   readonly targetC: number;
+  /** Whether the last ones may be as short as it takes; lumps are stirred out otherwise. */
+  readonly toTheDegree: boolean;
   /** No spot is to pass this, °C. */
   readonly ceilingC: number;
   /** Heat that reaches the chocolate at full power, W. */
@@ -37,6 +39,7 @@ export interface BurstPlan {
 
 /** Lengths of a burst, s, longest first. Common practice, no source: 30 s at first, 10 to 15 s at the end. */
 const LENGTHS = [30, 20, 15, 10, 5] as const;
+const SHORTEST = [3] as const;
 /** From this amount on a burst grows with it. Working rules. */
 const FULL_LENGTH_KG = 0.5;
 const LONGEST_S = 120;
@@ -44,8 +47,10 @@ const LONGEST_S = 120;
 const GENTLE_POWER = 0.5;
 const GENTLE_FACTOR = 2;
 const MOST_BURSTS = 40;
-/** Near enough to where it should end, K. */
+/** Near enough to where it should end to stop, K. */
 const CLOSE_K = 1;
+/** Near enough to be called there where no burst is short enough any more, K. */
+const ENOUGH_K = 2.5;
 
 /**
  * Plans bursts with a stir after each: the longest that leaves no spot above the ceiling and does not go past the target.
@@ -63,14 +68,14 @@ export function planBursts(input: BurstInput): BurstPlan {
     bursts.push(next.burst);
     heat = next.heat;
   }
-  return { bursts, endHeatJ: heat, reached: potTemperatureC(pot, heat) >= targetC - CLOSE_K - 1e-9 };
+  return { bursts, endHeatJ: heat, reached: potTemperatureC(pot, heat) >= targetC - ENOUGH_K };
 }
 
 function longestBurst(input: BurstInput, heat: number): { burst: Burst; heat: number } | undefined {
   const { pot, power, targetC, ceilingC } = input;
   const scale = Math.max(1, pot.kg / FULL_LENGTH_KG) * (power <= GENTLE_POWER ? GENTLE_FACTOR : 1);
-  for (const length of LENGTHS) {
-    const seconds = Math.min(LONGEST_S, Math.round((length * scale) / 5) * 5);
+  for (const length of input.toTheDegree ? [...LENGTHS, ...SHORTEST] : LENGTHS) {
+    const seconds = length < 5 ? length : Math.min(LONGEST_S, Math.round((length * scale) / 5) * 5);
     const tried = burstOf(input, heat, seconds);
     if (tried.burst.hottestC <= ceilingC && tried.burst.afterC <= targetC) return tried;
   }

@@ -56,6 +56,13 @@ export function readLog(rows: readonly (readonly string[])[]): LogRead | LogRefu
   return readColumns(rows, body, header, time, temperature);
 }
 
+/** What stands between the columns of a table as text: a tab or semicolon where most lines have one, so that a decimal comma is none. */
+export function delimiterOf(text: string): string {
+  const lines = text.slice(0, 20_000).split(/\r\n|\n|\r/).filter((line) => line.trim() !== '').slice(0, SAMPLE_ROWS);
+  const wanted = lines.length / 2;
+  return ['\t', ';'].find((mark) => lines.filter((line) => line.includes(mark)).length > wanted) ?? ',';
+}
+
 /** Some loggers put their own lines above the table: the header is the line before the first one with numbers. */
 function headerRow(rows: readonly (readonly string[])[], first: number): number {
   for (let i = first; i < Math.min(rows.length, first + 30); i++) {

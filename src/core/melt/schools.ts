@@ -5,7 +5,7 @@ import type { Bowl } from './bowl';
 import { planBursts, type Burst } from './bursts';
 import { meltable, type Meltable } from './heat-held';
 import { heatedPot, meltedPot, potHeat, potTemperatureC, secondsToReach, type Pot } from './pot';
-import { bitsLeft, meltForSeedC, seedKg, type Seeding } from './seeding';
+import { bitsLeft, meltForSeedC, seedKg, seededC, type Seeding } from './seeding';
 import { coolBath, hotBath, inBath, potOf } from './vessel';
 
 /** What a school is computed from: one bowlful. SI, °C. */
@@ -72,6 +72,7 @@ const LONGEST_IN_AIR_S = 15 * 60;
 /** Stirring brings the warm middle to the air and the wall: factor on the loss. Working rule. */
 const STIRRED_LOSS = 2;
 const QUARTER = 0.25;
+const MOST_SEED = 0.5;
 const SAMPLES = 8;
 /** Coating and untempered chocolate are warmed gently, at half power at most. */
 const GENTLE = 0.5;
@@ -118,7 +119,7 @@ function byTemperature(input: SchoolInput, chocolate: Meltable): Seeded {
   const seeding: Seeding = {
     chocolate, meltC: meltToC, seedC: input.roomC, bowlHeat: pot.bowlHeat, bowlC: input.coolBowl ? input.roomC : meltToC, lossJ: stirLossJ(pot, (meltToC + endC) / 2, seconds),
   };
-  return { seedKg: seedKg(seeding, input.kg, endC), meltC: meltToC, endC, seconds };
+  return atMostHalf(seeding, input.kg, endC, seconds);
 }
 
 /** A quarter stirred into three: the melt is as warm as makes it end at the working temperature. */
@@ -133,7 +134,14 @@ function threeQuarters(input: SchoolInput, chocolate: Meltable): Seeded {
   const meltC = Math.min(input.bands.meltToC, Math.max(chocolate.meltedFromC, wanted));
   // Where that would be too hot or too cool, the seed follows the heat there is.
   const seeding = { chocolate, meltC, seedC: input.roomC, bowlHeat: pot.bowlHeat, bowlC: input.coolBowl ? input.roomC : meltC, lossJ: stirLossJ(pot, endC + 4, seconds) };
-  return { seedKg: seedKg(seeding, input.kg, endC), meltC, endC, seconds };
+  return atMostHalf(seeding, input.kg, endC, seconds);
+}
+
+/** A little chocolate in a heavy, hot bowl would ask for more seed than melt: half of it is seed at most, and the rest is cooled by the room. */
+function atMostHalf(seeding: Seeding, kg: number, targetC: number, seconds: number): Seeded {
+  const wanted = seedKg(seeding, kg, targetC);
+  if (wanted <= MOST_SEED * kg) return { seedKg: wanted, meltC: seeding.meltC, endC: targetC, seconds };
+  return { seedKg: MOST_SEED * kg, meltC: seeding.meltC, endC: seededC(seeding, (1 - MOST_SEED) * kg, MOST_SEED * kg), seconds };
 }
 
 function meltOnlyC(input: SchoolInput, chocolate: Meltable): number {
@@ -165,12 +173,14 @@ class StepLine {
   }
 
   melt(kg: number, toC: number): void {
+    // In a room so warm it has melted by itself.
+    if (this.celsius >= toC) return;
     const { way, bowl, density, roomC } = this.input;
     const pot = potOf(way, bowl, this.chocolate, kg, density, roomC, 'none');
     const bath = hotBath(way, bowl, kg, density);
     if (bath) return this.follow({ key: 'bath' }, inBath(pot, bath), 0, secondsToReach(inBath(pot, bath), this.celsius, toC, 0));
     const { bands, kind, fullW, power } = this.input;
-    const plan = planBursts({ pot, startC: this.celsius, targetC: toC, ceilingC: meltingCeilingC(kind, bands), fullW: fullW(kg), power });
+    const plan = planBursts({ pot, startC: this.celsius, targetC: toC, toTheDegree: toC >= bands.meltToC, ceilingC: meltingCeilingC(kind, bands), fullW: fullW(kg), power });
     this.reached = plan.reached;
     for (const burst of plan.bursts) {
       this.hottestC = Math.max(this.hottestC, burst.hottestC);
@@ -186,7 +196,7 @@ class StepLine {
   }
 
   seed(kg: number, toC: number, seconds: number): void {
-    if (kg > 0) this.jump({ key: 'seed', kg, bits: bitsLeft(this.chocolate, toC) }, toC, seconds);
+    if (kg > 0 && toC < this.celsius) this.jump({ key: 'seed', kg, bits: bitsLeft(this.chocolate, toC) }, toC, seconds);
   }
 
   coolTo(toC: number): void {

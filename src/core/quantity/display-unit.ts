@@ -14,8 +14,8 @@ export function displayUnit(dimension: Dimension, system: UnitSystem): Unit | un
     case 'power': return UNITS.watt;
     case 'yieldStress': return UNITS.pascal;
     case 'viscosity': return UNITS.pascalSecond;
-    case 'count':
-    case 'ratio': return UNITS.piece;
+    case 'ratio': return UNITS.plain;
+    case 'count': return UNITS.piece;
     default: return undefined;
   }
 }

@@ -45,6 +45,7 @@ export const UNITS = {
   pascal: unit('yieldStress', 'Pa', 1, 'pa pascal pascals'),
   pascalSecond: unit('viscosity', 'Pa·s', 1, 'pas pa·s pa*s'),
   percent: unit('share', '%', 0.01, '% percent'),
+  plain: unit('ratio', '', 1, 'times'),
   piece: unit('count', '', 1, 'x pc pcs piece pieces'),
 } as const;
 

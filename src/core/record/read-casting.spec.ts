@@ -39,7 +39,7 @@ describe('reading a casting', () => {
     ['not an object', 'text', 'notARecord'],
     ['nothing', null, 'notARecord'],
     ['a list', [], 'notARecord'],
-    ['a newer record', demo((c) => { (c as Record<string, unknown>)['schemaVersion'] = 3; }), 'newerVersion'],
+    ['a newer record', demo((c) => { (c as Record<string, unknown>)['schemaVersion'] = 4; }), 'newerVersion'],
     ['a record without a version', demo((c) => { delete (c as Record<string, unknown>)['schemaVersion']; }), 'badValue'],
     ['half a piece', demo((c) => { (c as Record<string, unknown>)['pieces'] = 2.5; }), 'badValue'],
     ['five coats', demo((c) => { const [part] = c['parts'] as unknown as { coats: unknown[] }[]; part.coats = [1, 2, 3, 4, 5].map((n) => ({ ...(part.coats[0] as object), id: `c${n}` })); }), 'badValue'],
@@ -49,7 +49,7 @@ describe('reading a casting', () => {
   });
 
   it.each([
-    ['melts.0.chocolateId'], ['parts.0.moldId'], ['parts.0.cavityId'], ['parts.0.coats.1.shares.0.meltId'], ['fill.1.fillingId'], ['fill.0.partId'], ['closure.meltId'],
+    ['melts.0.source.chocolateId'], ['melts.0.bowlId'], ['parts.0.moldId'], ['parts.0.cavityId'], ['parts.0.coats.1.shares.0.meltId'], ['fill.1.fillingId'], ['fill.0.partId'], ['closure.meltId'],
   ])('names the place of a reference to nothing: %s', (path) => {
     const broken = demo((casting) => {
       const [place, key] = at(casting, path);

@@ -46,15 +46,16 @@ export class MeltStation {
   protected readonly thinners = [{ value: NO_THINNER as ThinnerChoice, name: 'nothing' }, ...THINNERS.map((value) => ({ value: value as ThinnerChoice, name: THINNER_NAMES[value] }))];
 
   protected readonly made = computed(() => this.plan()?.melts[0]);
+  /** What is chosen follows at once; what comes of it follows with the plan. */
+  private readonly draft = this.plans.draft;
   protected readonly melt = computed(() => {
-    const plan = this.plan();
-    const made = this.made();
-    return plan && made && meltOf(plan.casting, made.input.meltId);
+    const draft = this.draft();
+    return draft && meltOf(draft.casting, draft.coatsMade[0].shares[0].meltId);
   });
   protected readonly chocolate = computed(() => {
-    const plan = this.plan();
+    const draft = this.draft();
     const melt = this.melt();
-    return plan && melt && chocolateOf(plan.casting, melt);
+    return draft && melt && chocolateOf(draft.casting, melt);
   });
   protected readonly sourceId = computed(() => {
     const source = this.melt()?.source;
@@ -72,20 +73,21 @@ export class MeltStation {
   /** The pantry holds a later state of this chocolate. */
   protected readonly newer = computed(() => {
     const source = this.melt()?.source;
-    const own = source?.kind === 'chocolate' ? this.plan()?.casting.chocolates.find((chocolate) => chocolate.id === source.chocolateId) : undefined;
+    const own = source?.kind === 'chocolate' ? this.draft()?.casting.chocolates.find((chocolate) => chocolate.id === source.chocolateId) : undefined;
     const there = own && this.pantry.chocolates().find((chocolate) => chocolate.id === own.id);
     return there && own && JSON.stringify(castingChocolate(there)) !== JSON.stringify(castingChocolate(own)) ? there : undefined;
   });
   protected readonly otherKitchen = computed(() => {
-    const casting = this.plan()?.casting;
+    const casting = this.draft()?.casting;
     return casting !== undefined && this.kitchens.loaded() && kitchenDiffers(casting, this.kitchens.kitchen());
   });
   protected readonly bowls = computed(() => {
     const way = this.melt()?.way;
-    return (this.plan()?.casting.kitchen.bowls ?? []).map(({ id, name, material }) => ({ value: id, name: way === 'microwave' && !BOWL_MATTER[material].microwave ? `${name} (not for the microwave)` : name }));
+    return (this.draft()?.casting.kitchen.bowls ?? []).map(({ id, name, material }) => ({ value: id, name: way === 'microwave' && !BOWL_MATTER[material].microwave ? `${name} (not for the microwave)` : name }));
   });
   protected readonly inBowl = computed(() => inBowl(this.melt()?.way ?? 'microwave'));
   protected readonly schools = computed(() => schoolsFor(this.melt()?.way ?? 'microwave').map((value) => ({ value, name: SCHOOL_NAMES[value] })));
+  protected readonly school = computed<School>(() => (this.inBowl() ? (this.melt()?.school ?? 'seeding') : 'meltOnly'));
   protected readonly bandText = computed(() => {
     const chocolate = this.chocolate();
     const system = this.units.system();
@@ -115,15 +117,15 @@ export class MeltStation {
     return `${grams} in all, melted in with it. It then runs ${FLUIDITY_NAMES[nearestClass(chocolate.fluidity)]}: a working rule. Never water: it seizes.`;
   });
   protected readonly tint = computed(() => {
-    const plan = this.plan();
+    const casting = this.draft()?.casting;
     const melt = this.melt();
     const made = this.made();
-    const tint = plan && melt && tintOf(plan.casting, melt);
-    if (!plan || !tint || !made) return undefined;
+    const tint = casting && melt && tintOf(casting, melt);
+    if (!casting || !tint || !made) return undefined;
     const { chocolatesKg, coloursKg } = tintAmounts(tint, made.input.totalKg);
     const system = this.units.system();
     const parts = [
-      ...tint.chocolates.map(({ chocolateId }, i) => `${text(chocolatesKg[i], 'mass', system)} ${plan.casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? ''}`),
+      ...tint.chocolates.map(({ chocolateId }, i) => `${text(chocolatesKg[i], 'mass', system)} ${casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? ''}`),
       ...tint.colours.map(({ name }, i) => `${text(coloursKg[i], 'mass', system)} ${name}`),
     ];
     return { parts: parts.join(', '), atOnce: tint.allAtOnce };
