@@ -2,8 +2,6 @@ import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, injec
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import type { Casting } from '../../core/record/casting';
 import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
@@ -23,7 +21,7 @@ import { SmallSection } from './small-section';
 @Component({
   selector: 'ks-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, NzButtonModule, NzInputModule, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
+  imports: [ImportPanel, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
   templateUrl: './castings.html',
   styleUrl: './castings.less',
 })

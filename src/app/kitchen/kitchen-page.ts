@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideRedo2, LucideUndo2, LucideX } from '@lucide/angular';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { dewPointC } from '../../core/chill/dew-point';
 import { BOWL_MATERIALS, BOWL_MATTER, type BowlMaterial } from '../../core/matter/bowl-material';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
@@ -29,7 +27,7 @@ const FIRST_TEST: Test = { kg: 0.2, seconds: 90, endC: 38 };
 @Component({
   selector: 'ks-kitchen-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideRedo2, LucideUndo2, LucideX, NzButtonModule, NzInputModule, Pick],
+  imports: [AmountField, ChoiceList, LucideRedo2, LucideUndo2, LucideX, Pick],
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.less',
 })

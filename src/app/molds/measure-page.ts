@@ -3,8 +3,6 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink } from '@angular/router';
 import { LucideChevronLeft, LucideX } from '@lucide/angular';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { cavityOf } from '../../core/cavity/cavity';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { CavityShape } from '../../core/cavity/shape';
@@ -32,7 +30,7 @@ type Way = 'water' | 'ruler';
 @Component({
   selector: 'ks-measure-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, LucideChevronLeft, LucideX, NzButtonModule, NzInputModule, Pick, ReactiveFormsModule, RouterLink],
+  imports: [AmountField, LucideChevronLeft, LucideX, Pick, ReactiveFormsModule, RouterLink],
   templateUrl: './measure-page.html',
   styleUrl: './measure-page.less',
 })

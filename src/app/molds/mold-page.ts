@@ -1,8 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { cavityOf } from '../../core/cavity/cavity';
 import { reshaped } from '../../core/cavity/reshape';
 import type { CavityShape, ShapeKind, TurnedPoint } from '../../core/cavity/shape';
@@ -29,7 +27,7 @@ import { MoldSheet } from './mold-sheet';
   selector: 'ks-mold-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, NzButtonModule, NzInputModule, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
+    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
   ],
   templateUrl: './mold-page.html',
   styleUrl: './mold-page.less',

@@ -2,8 +2,6 @@ import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterRender
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import type { ShapeKind } from '../../core/cavity/shape';
 import type { LibraryMold } from '../../core/record/mold';
 import { cavityCount } from '../../core/record/mold-cavities';
@@ -26,7 +24,7 @@ const NEXT_MS = 60;
 @Component({
   selector: 'ks-molds',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, ImportPanel, MoldCardDrawing, NzButtonModule, NzInputModule, ReactiveFormsModule, RecordTools, RouterLink],
+  imports: [ChoiceList, ImportPanel, MoldCardDrawing, ReactiveFormsModule, RecordTools, RouterLink],
   templateUrl: './molds.html',
   styleUrl: './molds.less',
 })

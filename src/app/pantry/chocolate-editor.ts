@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { bandProblem, type Bands } from '../../core/matter/bands';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER, FLUIDITY_CLASSES, cassonAt40, nearestClass, rheologyAt, type ChocolateKind, type FluidityClass } from '../../core/matter/chocolate';
 import { holdThicknessM } from '../../core/matter/chocolate';
@@ -25,7 +24,7 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, NzInputModule, RouterLink],
+  imports: [AmountField, BandLadder, ChoiceList, RouterLink],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })

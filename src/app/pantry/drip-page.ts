@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink } from '@angular/router';
 import { LucideChevronLeft } from '@lucide/angular';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { dripTest } from '../../core/melt/drip-test';
 import { UNITS } from '../../core/quantity/units';
@@ -22,7 +21,7 @@ const LIMIT = (dimension: Limit['dimension'], low: number, high: number): readon
 @Component({
   selector: 'ks-drip-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, LucideChevronLeft, NzButtonModule, RouterLink, Stopwatch],
+  imports: [AmountField, LucideChevronLeft, RouterLink, Stopwatch],
   templateUrl: './drip-page.html',
   styleUrl: '../molds/measure-page.less',
 })

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import type { PantryEntry } from '../../core/record/chocolate';
 import { Pantry } from '../state/pantry';
 import { RecordHeader } from '../ui/record-header';
@@ -11,15 +10,15 @@ import { TintEditor } from './tint-editor';
 @Component({
   selector: 'ks-entry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChocolateEditor, NzButtonModule, RecordHeader, RouterLink, TintEditor],
+  imports: [ChocolateEditor, RecordHeader, RouterLink, TintEditor],
   template: `
     @if (entry(); as e) {
       <ks-record-header [name]="e.name" [noun]="e.entry" back="/pantry" backLabel="The whole pantry" [line]="line()" (named)="rename($event)" (copied)="copy(e)" (exported)="pantry.export([e])" (deleted)="remove(e)">
-        @if (e.entry === 'chocolate') { <a nz-button nzType="primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a> }
+        @if (e.entry === 'chocolate') { <a class="ant-btn ant-btn-primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a> }
       </ks-record-header>
       @if (e.entry === 'chocolate') { <ks-chocolate-editor [chocolate]="e" /> } @else { <ks-tint-editor [tint]="e" /> }
     } @else if (pantry.loaded()) {
-      <div class="gone"><h1>This is not in the pantry any more</h1><a nz-button nzType="primary" routerLink="/pantry">See the pantry</a></div>
+      <div class="gone"><h1>This is not in the pantry any more</h1><a class="ant-btn ant-btn-primary" routerLink="/pantry">See the pantry</a></div>
     }
   `,
   styles: `:host { display: block; } .gone { padding: 60px 40px; display: grid; gap: 12px; justify-items: start; }`,

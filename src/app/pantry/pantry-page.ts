@@ -2,8 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { nearestClass } from '../../core/matter/chocolate';
 import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
 import { readPantryFile } from '../../data/pantry-file';
@@ -20,7 +18,7 @@ import { bestBeforeText, packText } from '../wording/pantry';
 @Component({
   selector: 'ks-pantry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, NzButtonModule, NzInputModule, ReactiveFormsModule, RecordTools, RouterLink],
+  imports: [ImportPanel, ReactiveFormsModule, RecordTools, RouterLink],
   templateUrl: './pantry-page.html',
   styleUrl: './pantry-page.less',
 })

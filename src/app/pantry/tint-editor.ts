@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { LucideX } from '@lucide/angular';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { UNITS } from '../../core/quantity/units';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
@@ -20,7 +19,7 @@ const BASE_NAMES: Readonly<Record<Base, string>> = { oil: 'oil-based', cocoaButt
 @Component({
   selector: 'ks-tint-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, NzInputModule],
+  imports: [AmountField, ChoiceList, LucideX],
   templateUrl: './tint-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

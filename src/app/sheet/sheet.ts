@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import { meltOf } from '../../core/record/references';
 import { CastingStore } from '../state/casting-store';
 import { saveFile } from '../state/save-file';
@@ -17,7 +16,7 @@ import { weighOutCsv } from './weigh-out-csv';
 @Component({
   selector: 'ks-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonModule, RouterLink],
+  imports: [RouterLink],
   templateUrl: './sheet.html',
   styleUrl: './sheet.less',
 })

@@ -3,8 +3,6 @@ import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { LucideChevronLeft, LucideRedo2, LucideUndo2 } from '@lucide/angular';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { Subject, from, map, of, switchMap, takeUntil, timer, type Observable } from 'rxjs';
 import { adviseBy } from '../../core/melt/thermometer-advice';
 import { THERMOMETER_C, readReadings, withReading, writeReadings, type Readings } from '../../core/melt/thermometer';
@@ -36,7 +34,7 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 @Component({
   selector: 'ks-thermometer-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideChevronLeft, LucideRedo2, LucideUndo2, NzButtonModule, NzInputModule, RouterLink, TemperTest, TemperatureChart],
+  imports: [LucideChevronLeft, LucideRedo2, LucideUndo2, RouterLink, TemperTest, TemperatureChart],
   templateUrl: './thermometer-page.html',
   styleUrl: './thermometer-page.less',
 })

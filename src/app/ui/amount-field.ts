@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import type { Dimension } from '../../core/quantity/answer';
 import { displayUnit, editableText } from '../../core/quantity/display-unit';
 import { parseAmount, type AmountProblem } from '../../core/quantity/parse-amount';
@@ -27,11 +26,11 @@ let fields = 0;
 @Component({
   selector: 'ks-amount-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, NzInputModule],
+  imports: [ReactiveFormsModule],
   template: `
     <label [for]="id">{{ label() }}</label>
     <div class="line">
-      <input nz-input #box [id]="id" [formControl]="control" autocomplete="off" spellcheck="false" [attr.inputmode]="whole() ? 'numeric' : 'text'"
+      <input class="ant-input" #box [id]="id" [formControl]="control" autocomplete="off" spellcheck="false" [attr.inputmode]="whole() ? 'numeric' : 'text'"
         [attr.aria-invalid]="problem() ? true : null" [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
         [class.wrong]="problem()" (focus)="focused.set(true)" (blur)="leave()" (keydown.enter)="leave()" />
     </div>

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { CastingStore } from '../state/casting-store';
 
 let fields = 0;
@@ -8,10 +7,9 @@ let fields = 0;
 @Component({
   selector: 'ks-due-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzInputModule],
   template: `
     <label [for]="id">{{ label() }}</label>
-    <input nz-input type="datetime-local" [id]="id" [value]="shown()" min="2000-01-01T00:00" max="2199-12-31T23:59" [attr.aria-invalid]="wrong() || null"
+    <input class="ant-input" type="datetime-local" [id]="id" [value]="shown()" min="2000-01-01T00:00" max="2199-12-31T23:59" [attr.aria-invalid]="wrong() || null"
       [attr.aria-describedby]="wrong() ? id + '-problem' : null" (input)="read($event)" (blur)="focused.set(false)" (focus)="focused.set(true)" />
     @if (wrong()) { <p class="problem" role="alert" [id]="id + '-problem'">Give a whole date and time from 2000 to 2199; the last one stays.</p> }
   `,

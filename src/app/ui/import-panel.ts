@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import { LARGEST_FILE, type BadRecord, type FileReading } from '../../data/record-file';
 import { badRecordText, fileProblemText, type FileNoun } from '../wording/files';
 
@@ -7,7 +6,6 @@ import { badRecordText, fileProblemText, type FileNoun } from '../wording/files'
 @Component({
   selector: 'ks-import-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonModule],
   template: `
     <section aria-label="Import">
       <label for="import-file">A file exported from Kilnstone (.json)</label>
@@ -23,9 +21,9 @@ import { badRecordText, fileProblemText, type FileNoun } from '../wording/files'
             <ul>@for (bad of r.bad.slice(0, 5); track bad.position) { <li>{{ badText(bad) }}</li> }@if (r.bad.length > 5) { <li>and {{ r.bad.length - 5 }} more</li> }</ul>
           }
         </div>
-        @if (r.ok) { <button nz-button nzType="primary" type="button" (click)="taken.emit(r.records)">{{ r.bad.length ? 'Take the good ones' : 'Take them' }}</button> }
+        @if (r.ok) { <button class="ant-btn ant-btn-primary" type="button" (click)="taken.emit(r.records)">{{ r.bad.length ? 'Take the good ones' : 'Take them' }}</button> }
       }
-      <button nz-button nzType="text" type="button" (click)="closed.emit()">Close</button>
+      <button class="ant-btn ant-btn-text" type="button" (click)="closed.emit()">Close</button>
     </section>
   `,
   styles: `section { background: var(--panel); padding: 16px 20px; margin-bottom: 22px; display: grid; gap: 10px; justify-items: start; border-radius: 8px; } label { font-weight: 600; } ul { margin: 6px 0 0; padding-left: 20px; font-size: 14px; }`,

@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { NzButtonModule } from 'ng-zorro-antd/button';
-import { NzInputModule } from 'ng-zorro-antd/input';
 import { scaleLinear } from 'd3-scale';
 import { TURNED_LIMITS, checkPoints } from '../../core/cavity/check-shape';
 import type { TurnedPoint } from '../../core/cavity/shape';
@@ -22,7 +20,7 @@ const GRID_M = 0.0005;
 @Component({
   selector: 'ks-profile-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DragHandle, FormsModule, NzButtonModule, NzInputModule],
+  imports: [DragHandle, FormsModule],
   templateUrl: './profile-editor.html',
   styleUrl: './profile-editor.less',
 })

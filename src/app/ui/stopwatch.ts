@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 
 const TICK_MS = 250;
@@ -9,11 +8,10 @@ const TICK_MS = 250;
 @Component({
   selector: 'ks-stopwatch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonModule],
   template: `
     <span class="time" role="timer">{{ shown() }}</span>
-    @if (startedAt() === undefined) { <button nz-button nzType="primary" type="button" (click)="start()">{{ label() }}</button> }
-    @else { <button nz-button type="button" (click)="reset()">Again from 0</button> }
+    @if (startedAt() === undefined) { <button class="ant-btn ant-btn-primary" type="button" (click)="start()">{{ label() }}</button> }
+    @else { <button class="ant-btn" type="button" (click)="reset()">Again from 0</button> }
     <span class="say" role="status">{{ done() ? doneText() : '' }}</span>
   `,
   styles: `:host { display: flex; align-items: center; gap: 14px; flex-wrap: wrap; } .time { font: 680 34px/1.1 var(--answer); font-variant-numeric: tabular-nums; min-width: 92px; } .say { font-weight: 650; color: #8f361c; }`,

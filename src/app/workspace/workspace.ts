@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input } f
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import { interval, map, take } from 'rxjs';
 import type { StationKey } from '../../core/plan/problems';
 import { CastingStore } from '../state/casting-store';
@@ -31,7 +30,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MeltPlanView, MeltStation, MoldStation, Notes, NzButtonModule, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
+  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MeltPlanView, MeltStation, MoldStation, Notes, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
-import { NzButtonModule } from 'ng-zorro-antd/button';
 import type { Casting } from '../../../core/record/casting';
 import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
@@ -14,7 +13,7 @@ const LONGEST_NAME = 120;
 @Component({
   selector: 'ks-casting-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, NzButtonModule, RouterLink],
+  imports: [LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, RouterLink],
   templateUrl: './casting-header.html',
   styleUrl: './casting-header.less',
 })
