@@ -6,6 +6,7 @@ test('a first visit opens on the planned bombs, with every station answered', as
   await expect(page).toHaveURL(/casting\/demo-bombs\/coat/);
   await expect(page.getByText('18 pieces, ready by Sat 17 Oct, 18:00')).toBeVisible();
   await expect(tab(page, 'Mold')).toContainText('64 mm');
+  await expect(tab(page, 'Melt')).toContainText(/\d+ min/);
   await expect(tab(page, 'Coat')).toContainText(/2 × 1\.\d mm/);
   await expect(tab(page, 'Chill')).toContainText(/\d+ \+ \d+ min/);
   await expect(tab(page, 'Fill')).toContainText(/1\d g/);
@@ -137,7 +138,9 @@ test('every figure opens its working, with inputs, rule and source', async ({ pa
 
 test('everything goes by keyboard alone', async ({ page }) => {
   await openBombs(page);
-  await page.keyboard.press('4');
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/melt$/);
+  await page.keyboard.press('5');
   await expect(page).toHaveURL(/fill$/);
   await page.keyboard.press('+');
   await expect(tab(page, 'Coat')).toContainText('3 ×');

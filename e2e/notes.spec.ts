@@ -35,7 +35,7 @@ for (const { about, steps, head, advice } of NOTES) {
     await expect(note).toBeVisible();
     // A long evening may want more than one more mold, a heavy coat more than one more coat: the plan is then another one.
     const said = async (): Promise<string> => [...(await note.allTextContents()), ...(await page.getByRole('navigation', { name: 'Stations' }).allTextContents())].join();
-    for (let k = 0, before = await said(); k < 4 && (await note.count()) > 0; k++, before = await said()) {
+    for (let k = 0, before = await said(); k < 6 && (await note.count()) > 0; k++, before = await said()) {
       await page.locator('ks-notes section').filter({ has: note }).getByRole('button', { name: new RegExp(advice) }).click();
       await expect.poll(said).not.toBe(before);
     }

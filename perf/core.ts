@@ -5,6 +5,10 @@ import { chillCasting, chillNominal } from '../src/core/chill/chill';
 import type { ChillInput } from '../src/core/chill/chill-input';
 import { chocolateLayer, moldLayer } from '../src/core/heat/chocolate-layer';
 import { HeatSlab } from '../src/core/heat/heat-slab';
+import { keepWorkable, meltStation } from '../src/core/melt/melt';
+import { thinnedReadings } from '../src/core/melt/thermometer';
+import { meltInput } from '../src/core/plan/melts';
+import { SCHOOLS } from '../src/core/record/choices';
 import { WORKING_RULES } from '../src/core/matter/working-rules';
 import { draftPlan } from '../src/core/plan/draft';
 import { finishPlan } from '../src/core/plan/plan';
@@ -15,7 +19,7 @@ import { medianMs, type Result } from './measure';
 
 /** What the computation takes by itself, with the yardstick beside it. */
 export function coreResults(): Result[] {
-  return [planResult(), geometryResult(), chillResult(), yardstick('open upward', WORKING_RULES.airInOpenBowl), yardstick('upside down', WORKING_RULES.airInUpturnedDome)];
+  return [planResult(), geometryResult(), meltResult(), logResult(), chillResult(), yardstick('open upward', WORKING_RULES.airInOpenBowl), yardstick('upside down', WORKING_RULES.airInUpturnedDome)];
 }
 
 function planResult(): Result {
@@ -41,6 +45,28 @@ function geometryResult(): Result {
   }));
   const slowest = times.reduce((most, time) => (time.ms > most.ms ? time : most));
   return { what: 'Geometry of a cavity with depth curve and inverse', value: `${slowest.ms.toFixed(2)} ms`, wanted: 'under 1 ms', met: slowest.ms < 1, against: `the slowest of ${times.length} shapes (${slowest.name}), median of 200, warm; 300 points take ${times[0].ms.toFixed(2)} ms` };
+}
+
+/** Every school, for amounts from 50 g to 4 kg: bursts, seed, curve, window and reheats; the slowest of them. */
+function meltResult(): Result {
+  const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+  const stretches = Array.from({ length: 60 }, (_, i) => ({ seconds: 300, inUse: i % 2 === 0 }));
+  const times = [0.05, 0.4, 1, 4].flatMap((kg) => SCHOOLS.map((school) => {
+    const input = { ...meltInput(bombs, 'melt-1', kg), school };
+    return { name: `${kg * 1000} g by ${school}`, ms: medianMs(() => keepWorkable(meltStation(input), stretches), 300, 200) };
+  }));
+  const slowest = times.reduce((most, time) => (time.ms > most.ms ? time : most));
+  return { what: 'Burst plan and temper curve', value: `${slowest.ms.toFixed(2)} ms`, wanted: 'under 10 ms', met: slowest.ms < 10, against: `the slowest of ${times.length} (${slowest.name}), median of 300, warm` };
+}
+
+/** A log of 200,000 readings, thinned for drawing, against copying it. */
+function logResult(): Result {
+  const seconds = Float64Array.from({ length: 200_000 }, (_, i) => i / 4);
+  const readings = { seconds, celsius: seconds.map((s) => 31 + Math.sin(s / 900)) };
+  const thin = thinnedReadings(readings, 500);
+  const ms = medianMs(() => thinnedReadings(readings, 500), 30, 10);
+  const copy = medianMs(() => [...readings.celsius], 30, 10);
+  return { what: 'A log of 200,000 readings thinned for drawing', value: `${ms.toFixed(1)} ms, to ${thin.seconds.length} points`, wanted: 'under 50 ms', met: ms < 50, against: `${(ms / copy).toFixed(1)} times copying its numbers into a list` };
 }
 
 function chillResult(): Result {

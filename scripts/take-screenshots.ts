@@ -25,12 +25,26 @@ async function weighTwice(page: Page): Promise<void> {
   }
 }
 
+/** An evening's readings, from melting to a bowl that is worked from. */
+async function readThermometer(page: Page): Promise<void> {
+  const readings = [[0, 19.8], [70, 30.2], [140, 31.9], [210, 33.5], [280, 41], [330, 45.2], [420, 41], [510, 36.2], [600, 33], [660, 31.9], [780, 30.8], [930, 29.7], [1050, 29.1], [1100, 31.4]];
+  const buffer = Buffer.from(`seconds,celsius\n${readings.join('\n')}\n`);
+  await page.locator('#log-file').setInputFiles({ name: 'supper.csv', mimeType: 'text/csv', buffer });
+  await page.getByRole('button', { name: 'Keep them with this casting' }).click();
+  await page.getByRole('button', { name: 'matt, firm, snaps' }).click();
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'mold', path: '/casting/demo-bombs/mold' },
   { name: 'molds', path: '/molds' },
   { name: 'profile', path: '/molds/bottle' },
   { name: 'water', path: '/molds/bombs/measure', first: weighTwice },
+  { name: 'melt', path: '/casting/demo-bombs/melt' },
+  { name: 'thermometer', path: '/casting/demo-bombs/thermometer', first: readThermometer },
+  { name: 'pantry', path: '/pantry' },
+  { name: 'chocolate', path: '/pantry/quarry' },
+  { name: 'kitchen', path: '/kitchen' },
   { name: 'coat', path: '/casting/demo-bombs/coat' },
   { name: 'chill', path: '/casting/demo-bombs/chill' },
   { name: 'fill', path: '/casting/demo-bombs/fill' },

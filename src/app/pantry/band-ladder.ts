@@ -28,7 +28,7 @@ const BASE = 150;
         <path [attr.class]="mark.tone" [attr.d]="'M' + mark.x + ' ' + base + 'V' + mark.y" />
         <text [attr.class]="'band ' + mark.tone" [attr.x]="mark.x" [attr.y]="mark.y - 6" [attr.text-anchor]="mark.anchor">{{ mark.name }}</text>
       }
-      @if (l.path) { <path class="path" [attr.d]="l.path" /><text class="scale" [attr.x]="l.pathX" [attr.y]="base + 74">{{ l.pathName }}</text> }
+      @if (l.path) { <path class="path" [attr.d]="l.path" /><text class="scale" [attr.x]="l.to" [attr.y]="base + 74" text-anchor="end">{{ l.pathName }}</text> }
     </svg>
   `,
   styles: `
@@ -67,7 +67,7 @@ export class BandLadder {
       work: { x: x(workFromC), width: Math.max(3, x(workToC) - x(workFromC)) },
       // Melted, seeded down, stirred down, warmed up to work.
       path: seeded ? `M${x(meltToC)} ${BASE + 36}H${x(seedToC)}V${BASE + 44}H${x(down)}V${BASE + 52}H${x((workFromC + workToC) / 2)}l-6 -4m6 4l-6 4` : '',
-      pathX: x(down), pathName: `${at('seed to', seedToC)}, stir on to ${text(down, 'temperature', system)}, warm to work`,
+      pathName: `${at('seed to', seedToC)}, stir on to ${text(down, 'temperature', system)}, warm to work`,
       description: `Sets from ${text(setFromC, 'temperature', system)} down, worked from ${text(workFromC, 'temperature', system)} to ${text(workToC, 'temperature', system)}, ${at('ceiling', ceilingC)}, ${at('melted to', meltToC)}${seeded ? `, ${at('seeded to', seedToC)}` : ''}.`,
     };
   });

@@ -1,13 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
-import { meltOf } from '../../core/record/references';
+import { chocolateOf, meltOf } from '../../core/record/references';
+import { shopping } from '../../core/batch/shopping';
 import { CastingStore } from '../state/casting-store';
+import { Kitchens } from '../state/kitchens';
+import { Pantry } from '../state/pantry';
 import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { rangeText, spoons, text } from '../wording/format';
-import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { stepWording } from '../wording/melting';
+import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { dueInstant, momentText, startText } from '../wording/times';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 import { weighOutCsv } from './weigh-out-csv';
@@ -24,6 +28,8 @@ export class Sheet {
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
   private readonly titles = inject(Title);
+  private readonly pantry = inject(Pantry);
+  private readonly kitchens = inject(Kitchens);
   protected readonly plan = inject(PlanService).plan;
   readonly id = input.required<string>();
 
@@ -46,6 +52,18 @@ export class Sheet {
       allergens: listed(plan.fill.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens',
       plate: plan.casting.closure?.kind === 'warmPlate',
     };
+  });
+  /** Melting and tempering, one melt after another. */
+  protected readonly melts = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    const system = this.units.system();
+    return plan.melts.map(({ input, plan: { steps, seedKg }, perLotKg, lots }) => ({
+      id: input.meltId,
+      head: `${chocolateOf(plan.casting, meltOf(plan.casting, input.meltId)).name}, ${SCHOOL_NAMES[input.school]}`,
+      amount: `${lots > 1 ? `${lots} times ` : ''}${text(perLotKg - seedKg, 'mass', system)}${seedKg > 0 ? ` and ${text(seedKg, 'mass', system)} of seed, chopped fine` : ''}`,
+      steps: steps.map((step, i) => ({ ...stepWording(step, system, i === steps.map(({ key }) => key).lastIndexOf('burst')), id: i })),
+    }));
   });
   protected readonly steps = computed(() => {
     const plan = this.plan();
@@ -73,9 +91,16 @@ export class Sheet {
     return kg === undefined ? '' : text(kg, 'mass', this.units.system());
   }
 
-  protected packOf(chocolateId: string): string {
+  /** What a chocolate comes to in packs, and what of it the pantry lacks. */
+  protected buying(chocolateId: string, neededKg: number, packs: number): string {
     const chocolate = this.plan()?.casting.chocolates.find((candidate) => candidate.id === chocolateId);
-    return chocolate ? `${chocolate.name}, packs of ${this.write(chocolate.packKg)}` : '';
+    if (!chocolate) return '';
+    const all = `${this.write(neededKg)} ${chocolate.name}: ${packs} ${packs === 1 ? 'pack' : 'packs'} of ${this.write(chocolate.packKg)}.`;
+    const there = this.pantry.chocolates().find((candidate) => candidate.id === chocolateId);
+    if (!there || there.stockKg === 0) return all;
+    const { packs: missing, cost } = shopping(neededKg, there.stockKg, there.packKg, there.packPrice);
+    const price = cost === undefined ? '' : `, ${this.kitchens.kitchen().currency} ${cost.toFixed(2)}`;
+    return `${all} ${this.write(there.stockKg)} is in the pantry: ${missing === 0 ? 'nothing to buy' : `buy ${missing}${price}`}.`;
   }
 
   protected print(): void {

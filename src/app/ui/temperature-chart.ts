@@ -135,8 +135,15 @@ function bandPlugin(bands: readonly ShownBand[]): Plugin<'line'> {
           ctx.lineTo(right, at);
           ctx.stroke();
         }
-        lowest = Math.max(top + FONT.size, Math.min(at - 2, lowest - FONT.size - 2));
         ctx.fillStyle = tone === 'ceiling' ? '#8f361c' : tone === 'work' ? '#3a6230' : SOFT;
+        if (to !== undefined) {
+          // A band has its name under it, where nothing else has one.
+          ctx.textBaseline = 'top';
+          ctx.fillText(name, right - 2, y.getPixelForValue(from) + 3);
+          ctx.textBaseline = 'bottom';
+          continue;
+        }
+        lowest = Math.max(top + FONT.size, Math.min(at - 2, lowest - FONT.size - 2));
         ctx.fillText(name, right - 2, lowest);
       }
       ctx.restore();

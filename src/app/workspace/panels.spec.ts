@@ -105,7 +105,7 @@ describe('strip', () => {
     const tabs = bench.all('a').map((tab) => (tab.textContent ?? '').replace(/\s+/g, ' ').trim());
     expect(tabs).toHaveLength(6);
     expect(tabs[0]).toMatch(/^Mold .*64 mm/);
-    expect(tabs[1]).toMatch(/^Melt ready in \d+ min.*Quarry 64, \d+ g seed/);
+    expect(tabs[1]).toMatch(/^Melt \d+ min\d+ g seed, Quarry 64/);
     expect(tabs[2]).toMatch(/^Coat .*2 × \d\.\d mm/);
     expect(tabs[3]).toMatch(/^Chill .*\d+ \+ \d+ min/);
     expect(tabs[4]).toMatch(/^Fill .*\d+ g/);
@@ -170,6 +170,8 @@ describe('sheet', () => {
     expect(bench.text).toContain('18 pieces');
     expect(bench.text).toMatch(/Set upside down in the fridge for \d+ min \(likely [\d.]+ to [\d.]+ min\)/);
     expect(bench.text).toMatch(/Sat 17 Oct, 18:00/);
+    expect(bench.text).toMatch(/Melt Quarry 64, seeding\d+ g and 2\d\d g of seed, chopped fine\..*stir in 2\d\d g.*32 °C/);
+    expect(bench.text).toMatch(/1020 g Quarry 64: 5 packs of 250 g\. 500 g is in the pantry: buy 3, € 14\.70\./);
     expect(bench.text).toContain('Contains soy and gelatine');
     expect(bench.text).not.toMatch(/NaN|undefined|Infinity/);
   });

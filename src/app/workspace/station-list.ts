@@ -81,7 +81,7 @@ const PLAN_ANSWERS: Answers<CastingPlan> = {
   melt: ({ casting, melts: [made] }, system) => {
     const { school, kind, way } = made.input;
     const how = kind === 'compound' || school === 'meltOnly' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
-    return { answer: `ready in ${text(made.ready.value, 'duration', system)}`, detail: `${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}, ${how}` };
+    return { answer: text(made.ready.value, 'duration', system), detail: `${how}, ${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}` };
   },
   chill: (plan) => {
     const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));

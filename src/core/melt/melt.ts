@@ -40,6 +40,8 @@ export interface MeltResult extends MeltPlan {
   readonly backToC: number;
 }
 
+/** How much sooner or later it may be ready: hands and microwaves differ. Working rule. */
+const READY_SPREAD = [0.8, 1.4] as const;
 /** A bowl that has been worked from holds about this much of what it began with. Working rule. */
 const NEARLY_EMPTY = 0.35;
 
@@ -49,14 +51,13 @@ export function meltStation(input: MeltInput): MeltPlan {
   const lots = Math.max(1, Math.ceil(input.totalKg / most - 1e-9));
   const perLotKg = input.totalKg / lots;
   const plan = planSchool({ ...input, kg: perLotKg }, input.school);
-  // Tubes lie in the water together; bowls and bags take their turn.
-  const turns = input.way === 'tube' ? 1 : lots;
   const spread = input.calibrated ? WORKING_RULES.calibratedSpread : WORKING_RULES.microwaveSpread;
   const burstSeconds = plan.steps.reduce((sum, step) => sum + (step.key === 'burst' ? step.burst.seconds : 0), 0);
   const lotTerms = [term('melted', input.totalKg, 'mass'), term('atOnce', most, 'mass')];
   return {
     input, lots, perLotKg, plan,
-    ready: answer(plan.seconds * turns, 'duration', 'melt.ready', [term('bowlfuls', turns, 'count'), term('perBowlful', plan.seconds, 'duration')], [plan.seconds * turns * 0.8, plan.seconds * turns * 1.4]),
+    // Work begins with the first bowlful; further ones are melted while the molds chill.
+    ready: answer(plan.seconds, 'duration', 'melt.ready', [term('bowlfuls', lots, 'count'), term('perBowl', perLotKg, 'mass')], [plan.seconds * READY_SPREAD[0], plan.seconds * READY_SPREAD[1]]),
     melted: answer(plan.meltedKg * lots, 'mass', 'melt.melted', [term('melted', input.totalKg, 'mass'), term('seed', plan.seedKg * lots, 'mass')]),
     seed: seedAnswer(input, perLotKg, lots, plan),
     bursts: burstSeconds > 0 ? answer(burstSeconds, 'duration', 'melt.bursts', burstTerms(input, perLotKg), [burstSeconds / spread, burstSeconds * spread]) : undefined,

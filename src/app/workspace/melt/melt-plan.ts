@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { planSchool } from '../../../core/melt/schools';
 import { schoolsFor } from '../../../core/plan/melts';
@@ -29,6 +29,9 @@ export class MeltPlanView {
     return plan && { ...plan.melts[0], castingId: plan.casting.id };
   });
   private readonly wanted = signal<School | typeof ALONE>(ALONE);
+
+  private readonly school = computed(() => this.made()?.input.school);
+  private before: School | undefined;
 
   protected readonly steps = computed(() => {
     const made = this.made();
@@ -69,6 +72,16 @@ export class MeltPlanView {
     const made = this.made();
     return made ? chartBands(made.input.kind, made.input.bands, this.units.system(), made.input.workingC) : [];
   });
+
+  constructor() {
+    // Where another school is taken, the one before stands beside it.
+    effect(() => {
+      const school = this.school();
+      if (school === undefined) return;
+      if (this.before !== undefined && this.before !== school) this.wanted.set(this.before);
+      this.before = school;
+    });
+  }
 
   protected compare(school: School | typeof ALONE): void {
     this.wanted.set(school);
