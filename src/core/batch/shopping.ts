@@ -12,6 +12,6 @@ export interface Shopping {
  */
 export function shopping(neededKg: number, stockKg: number, packKg: number, packPrice: number | undefined): Shopping {
   const missingKg = Math.max(0, neededKg - stockKg);
-  const packs = Math.ceil(missingKg / packKg - 1e-9);
+  const packs = missingKg > 0 ? Math.ceil(missingKg / packKg - 1e-9) : 0;
   return { missingKg, packs, cost: packPrice === undefined ? undefined : packs * packPrice };
 }
