@@ -53,7 +53,8 @@ export class ChocolateEditor {
     return {
       class: FLUIDITY_NAMES[nearestClass(fluidity)],
       values: `At ${text(middle, 'temperature', system)} its yield stress is ${text(flow.yieldPa, 'yieldStress', system)} and its viscosity ${text(flow.viscosityPas, 'viscosity', system)}.`,
-      holds: `An upright wall holds ${at(middle)} of it; two degrees cooler ${at(middle - 2)}.`,
+      holds: `An upright wall holds ${at(middle)} of it, and ${at(middle - 2)} at ${text(middle - 2, 'temperature', system)}.`,
+      label: `At ${text(40, 'temperature', system)}`,
     };
   });
   /** Fat that makes it one class more fluid, in grams for half a kilogram. */

@@ -126,7 +126,7 @@ describe('a chocolate', () => {
     await bench.type('Viscosity', '2.8 Pa·s');
     expect(chocolate('quarry').fluidity).toEqual({ yieldPa: 9, viscosityPas: 2.8 });
     expect(bench.text).toContain('Nearest class: thick');
-    expect(bench.text).toMatch(/An upright wall holds \d\.\d+ mm of it; two degrees cooler \d\.\d+ mm/);
+    expect(bench.text).toMatch(/An upright wall holds \d\.\d+ mm of it, and \d\.\d+ mm at 29\.5 °C/);
     expect(bench.text).toMatch(/Too thick\?A sliver of cocoa butter.*Never water/);
   });
 

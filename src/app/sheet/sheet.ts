@@ -10,7 +10,7 @@ import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { rangeText, spoons, text } from '../wording/format';
-import { stepWording } from '../wording/melting';
+import { stepWordings } from '../wording/melting';
 import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { dueInstant, momentText, startText } from '../wording/times';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
@@ -62,7 +62,7 @@ export class Sheet {
       id: input.meltId,
       head: `${chocolateOf(plan.casting, meltOf(plan.casting, input.meltId)).name}, ${SCHOOL_NAMES[input.school]}`,
       amount: `${lots > 1 ? `${lots} times ` : ''}${text(perLotKg - seedKg, 'mass', system)}${seedKg > 0 ? ` and ${text(seedKg, 'mass', system)} of seed, chopped fine` : ''}`,
-      steps: steps.map((step, i) => ({ ...stepWording(step, system, i === steps.map(({ key }) => key).lastIndexOf('burst')), id: i })),
+      steps: stepWordings(steps, system),
     }));
   });
   protected readonly steps = computed(() => {

@@ -92,7 +92,7 @@ export class ThermometerPage {
   /** Time since the first reading, as the next one is noted under. */
   protected readonly elapsed = computed(() => {
     const log = this.melt()?.thermometer;
-    if (!log || log.name) return '';
+    if (!log) return '';
     const s = Math.max(0, Math.floor((this.now() - Date.parse(log.startedAt)) / 1000));
     return s < 6 * 3600 ? `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')} since the first` : '';
   });
@@ -142,8 +142,7 @@ export class ThermometerPage {
     const at = Date.now();
     this.change('reading', (melt) => {
       const log = melt.thermometer;
-      // Readings by hand go on from a file's end only by a clock of their own, so they begin a new log.
-      if (!log || log.name) melt.thermometer = { name: '', startedAt: new Date(at).toISOString(), readings: writeReadings({ seconds: new Float64Array([0]), celsius: new Float64Array([parsed.value]) }) };
+      if (!log) melt.thermometer = { name: '', startedAt: new Date(at).toISOString(), readings: writeReadings({ seconds: new Float64Array([0]), celsius: new Float64Array([parsed.value]) }) };
       else log.readings = writeReadings(withReading(readReadings(log.readings), Math.max(0, Math.round((at - Date.parse(log.startedAt)) / 1000)), parsed.value));
     });
   }
@@ -178,7 +177,10 @@ export class ThermometerPage {
   protected take(outcome: LogRead, name: string): void {
     this.found.set(undefined);
     this.change('readings from a file', (melt) => {
-      melt.thermometer = { name: name.slice(0, 120), startedAt: new Date().toISOString(), readings: writeReadings(outcome.readings) };
+      // The file's last reading counts as one of now, so that readings by hand go on from there.
+      const { seconds } = outcome.readings;
+      const startedAt = new Date(Date.now() - (seconds[seconds.length - 1] ?? 0) * 1000).toISOString();
+      melt.thermometer = { name: name.slice(0, 120), startedAt, readings: writeReadings(outcome.readings) };
     });
   }
 

@@ -95,6 +95,9 @@ describe('readings from a file', () => {
     expect(log()).toMatchObject({ name: 'log.csv', readings: '0,20\n120,45\n180,' });
     expect(bench.text).toContain('2 readings over 3 min, from “log.csv”');
     expect(bench.text).toContain('Seed now');
+    // Readings by hand go on from the end of the file.
+    await note('31,9');
+    expect(log()?.readings).toMatch(/^0,20\n120,45\n18[0-9],(\n18[0-9],)?31\.9$/);
   });
 
   it.each([['hello', 'is no table'], ['', 'is empty'], ['name,colour\na,red\nb,blue\n', 'reads as a time']])('%j is refused with a sentence, and the readings stay', async (text, says) => {

@@ -85,7 +85,7 @@ export class TemperatureChart {
     const told = thin ? [{
       data: Array.from(thin.seconds, (s, i) => ({ x: s / 60, y: shown(thin.celsius[i]) })), borderColor: TONES.ceiling, backgroundColor: TONES.ceiling, borderWidth: 2, pointRadius: thin.seconds.length < 60 ? 3 : 0, spanGaps: false, tension: 0,
     }] : [];
-    const { low, high } = this.span(thin);
+    const { low, high } = this.span(thin, shown);
     const unit = this.units.system() === 'us' ? '°F' : '°C';
     return {
       type: 'line',
@@ -95,16 +95,16 @@ export class TemperatureChart {
         animation: false, responsive: true, maintainAspectRatio: false, normalized: true, parsing: false, events: [], layout: { padding: { right: 4, top: 6 } },
         scales: {
           x: { type: 'linear', min: 0, title: { display: true, text: 'minutes', color: SOFT, font: FONT, padding: 0 }, grid: { display: false }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 9 }, border: { color: '#e0d8cc' } },
-          y: { type: 'linear', min: shown(low), max: shown(high), grid: { color: '#ece6dc' }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 7, callback: (value) => `${value} ${unit}` }, border: { display: false } },
+          y: { type: 'linear', min: low, max: high, grid: { color: '#ece6dc' }, ticks: { color: SOFT, font: FONT, maxTicksLimit: 7, callback: (value) => `${Math.round(Number(value))} ${unit}` }, border: { display: false } },
         },
       },
     };
   }
 
-  private span(thin: Readings | undefined): { low: number; high: number } {
+  private span(thin: Readings | undefined, shown: (celsius: number) => number): { low: number; high: number } {
     const all = [...this.curves().flatMap(({ points }) => points.map((point) => point.celsius)), ...this.bands().map((band) => band.fromC), ...(thin ? [...thin.celsius].filter((c) => !Number.isNaN(c)) : [])];
-    // On fives, so that the scale does not go down to the next ten.
-    return { low: Math.floor(Math.min(...all, 20) / 5) * 5, high: Math.ceil((Math.max(...all, 34) + 1) / 5) * 5 };
+    // On fives of what is shown, so that the scale does not go down to the next ten.
+    return { low: Math.floor(shown(Math.min(...all, 20)) / 5) * 5, high: Math.ceil(shown(Math.max(...all, 34) + 2.5) / 5) * 5 };
   }
 }
 

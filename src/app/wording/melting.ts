@@ -22,8 +22,26 @@ export interface StepWording {
   readonly after: string;
 }
 
+/** From here on bursts of one length are told together. */
+const MANY_BURSTS = 8;
+
+/** Words the steps of melting and tempering; a long series of bursts of one length is told as one. */
+export function stepWordings(steps: readonly MeltStep[], system: UnitSystem): StepWording[] {
+  const lastBurst = steps.map(({ key }) => key).lastIndexOf('burst');
+  const worded = steps.map((step, i) => stepWording(step, system, i === lastBurst));
+  if (steps.filter(({ key }) => key === 'burst').length <= MANY_BURSTS) return worded;
+  const told: (StepWording & { readonly times: number; readonly single: string })[] = [];
+  for (const [i, step] of worded.entries()) {
+    const before = told[told.length - 1];
+    if (steps[i].key === 'burst' && before?.single === step.what && before.how === step.how) {
+      told[told.length - 1] = { ...before, times: before.times + 1, what: `${before.times + 1} × ${step.what}`, after: step.after };
+    } else told.push({ ...step, times: 1, single: step.what });
+  }
+  return told;
+}
+
 /** Words a step of melting or tempering. */
-export function stepWording(step: MeltStep, system: UnitSystem, last: boolean): StepWording {
+function stepWording(step: MeltStep, system: UnitSystem, last: boolean): StepWording {
   const after = text(Math.round(step.afterC * 2) / 2, 'temperature', system);
   const time = text(step.seconds < 90 ? Math.max(5, Math.round(step.seconds / 5) * 5) : step.seconds, 'duration', system);
   switch (step.key) {

@@ -25,7 +25,7 @@ export const STATIONS: readonly StationKey[] = ['mold', 'melt', 'coat', 'chill',
 
 export const WAY_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'microwave', doubleBoiler: 'double boiler', bag: 'in the piping bag', tube: 'tubes in hot water' };
 export const SCHOOL_NAMES: Readonly<Record<School, string>> = { seeding: 'seeding', threeQuarters: 'three quarters and a quarter', holdBelow: 'hold below the classic figure', meltOnly: 'melt only' };
-export const JACKET_NAMES: Readonly<Record<Jacket, string>> = { none: 'in the open', mitt: 'wrapped in a mitt', warmWater: 'over warm water' };
+export const JACKET_NAMES: Readonly<Record<Jacket, string>> = { none: 'in the open', mitt: 'in a mitt', warmWater: 'warm bath' };
 export const BOWL_NAMES: Readonly<Record<BowlMaterial, string>> = { plastic: 'plastic', glass: 'glass', ceramic: 'ceramic', steel: 'steel', silicone: 'silicone' };
 export const THINNER_NAMES: Readonly<Record<Thinner, string>> = { cocoaButter: 'cocoa butter', shortening: 'vegetable shortening', coconutOil: 'coconut oil' };
 export const TEST_WAY_NAMES: Readonly<Record<TestWay, string>> = { paper: 'on paper in the room', freezer: 'in the freezer' };

@@ -73,7 +73,7 @@ const LONGEST_IN_AIR_S = 15 * 60;
 const STIRRED_LOSS = 2;
 const QUARTER = 0.25;
 const MOST_SEED = 0.5;
-const SAMPLES = 8;
+const SAMPLES = 16;
 /** Coating and untempered chocolate are warmed gently, at half power at most. */
 const GENTLE = 0.5;
 
@@ -88,8 +88,7 @@ export function planSchool(input: SchoolInput, school: School): SchoolPlan {
     if (input.coolBowl) line.pour(meltKg);
     line.seed(seeded.seedKg, seeded.endC, seeded.seconds);
   }
-  if (school === 'seeding') line.coolTo(stirDownToC(input.bands));
-  if (school === 'holdBelow' || school === 'meltOnly') line.coolTo(input.workingC);
+  line.coolTo(school === 'seeding' ? stirDownToC(input.bands) : input.workingC);
   line.warmTo(input.workingC);
   return {
     school, steps: line.steps, seconds: line.seconds, seedKg: seeded?.seedKg ?? 0, meltedKg: meltKg, endC: line.celsius, curve: line.curve,

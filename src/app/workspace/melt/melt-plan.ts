@@ -2,16 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } 
 import { RouterLink } from '@angular/router';
 import { planSchool } from '../../../core/melt/schools';
 import { schoolsFor } from '../../../core/plan/melts';
-import type { School } from '../../../core/record/choices';
+import type { MeltingWay, School } from '../../../core/record/choices';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { TemperatureChart, type ChartCurve } from '../../ui/temperature-chart';
 import { SCHOOL_NAMES } from '../../wording/names';
-import { chartBands, planInBrief, schoolRisk, stepWording } from '../../wording/melting';
+import { chartBands, planInBrief, schoolRisk, stepWordings } from '../../wording/melting';
 
 const ALONE = 'none';
+const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'bowlful', doubleBoiler: 'bowlful', bag: 'bag', tube: 'tube' };
 
 /** From solid chocolate to a bowl that is right: its figures, the curve of temperature over time, what to do step by step. */
 @Component({
@@ -36,10 +37,9 @@ export class MeltPlanView {
   protected readonly steps = computed(() => {
     const made = this.made();
     if (!made) return [];
-    const { steps } = made.plan;
-    const lastBurst = steps.map((step) => step.key).lastIndexOf('burst');
-    return steps.map((step, i) => stepWording(step, this.units.system(), i === lastBurst));
+    return stepWordings(made.plan.steps, this.units.system());
   });
+  protected readonly vessel = computed(() => VESSEL_NAMES[this.made()?.input.way ?? 'microwave']);
   protected readonly others = computed(() => {
     const made = this.made();
     const schools = made ? schoolsFor(made.input.way).filter((school) => school !== made.input.school) : [];
@@ -56,10 +56,9 @@ export class MeltPlanView {
     const other = this.other();
     if (!made || !other) return undefined;
     const system = this.units.system();
-    const last = (keys: readonly string[]): number => keys.lastIndexOf('burst');
     return [made.plan, other].map((plan) => ({
       name: SCHOOL_NAMES[plan.school], ...planInBrief(plan, system), risk: schoolRisk(plan.school, made.input.kind),
-      steps: plan.steps.map((step, i) => stepWording(step, system, i === last(plan.steps.map(({ key }) => key)))),
+      steps: stepWordings(plan.steps, system),
     }));
   });
   protected readonly curves = computed<readonly ChartCurve[]>(() => {

@@ -23,6 +23,8 @@ import { outOfBandText } from '../../wording/melting';
 const NO_THINNER = 'none';
 type ThinnerChoice = Thinner | typeof NO_THINNER;
 const USUAL_THINNER = 0.02;
+/** A difference that nobody sees, m. */
+const UNSEEN_M = 5e-6;
 
 /** Which chocolate, how it is melted and tempered, how warm it is worked; and what it takes to keep it so. */
 @Component({
@@ -65,7 +67,8 @@ export class MeltStation {
   protected readonly sources = computed(() => {
     const listed = [
       ...this.pantry.chocolates().map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })),
-      ...this.pantry.tints().map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
+      // A tint that lacks one of its chocolates cannot be mixed; the pantry says so.
+      ...this.pantry.tints().filter((tint) => tint.chocolates.every(({ chocolateId }) => this.pantry.byId().has(chocolateId))).map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
     ];
     const own = this.chocolate();
     return !own || listed.some((option) => option.value === this.sourceId()) ? listed : [{ value: this.sourceId(), name: own.name }, ...listed];
@@ -105,6 +108,7 @@ export class MeltStation {
     const system = this.units.system();
     const hundredth = (m: number): string => (system === 'us' ? `${(Math.abs(m) / 0.0254).toFixed(3)} in` : `${(Math.abs(m) * 1e3).toFixed(2)} mm`);
     const other = text(otherC, 'temperature', system);
+    if (Math.abs(rimM - otherRimM) < UNSEEN_M) return `At ${other} the rim would come out the same: what is spooned or pressed stays.`;
     if (away) return `Here the rim comes out ${hundredth(rimM - otherRimM)} ${rimM >= otherRimM ? 'thicker' : 'thinner'} than at ${other}.`;
     return `At ${other} the rim would come out ${hundredth(otherRimM - rimM)} ${otherRimM >= rimM ? 'thicker' : 'thinner'}.`;
   });

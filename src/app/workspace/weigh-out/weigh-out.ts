@@ -14,7 +14,7 @@ import { weighOutTables } from './weigh-out-table';
     <h2>Weigh out</h2>
     @for (table of tables(); track table.meltId) {
       <table>
-        <thead><tr><th scope="col">{{ table.chocolate }}</th><th scope="col">{{ table.partName }}</th><th scope="col">round</th><th scope="col">job</th></tr></thead>
+        <thead><tr><th scope="col"><span class="name">{{ table.chocolate }}</span></th><th scope="col">{{ table.partName }}</th><th scope="col">round</th><th scope="col">job</th></tr></thead>
         <tbody>
           @for (row of table.rows; track row.name) {
             <tr [class.sum]="row.sum">
