@@ -11,12 +11,15 @@ function home() {
   return inject(Router).createUrlTree(open ? ['/casting', open.id, 'coat'] : ['/castings']);
 }
 
-/** Opens the casting of the address and plans it, in a task of its own before its page is drawn. */
+/** Opens the casting of the address and plans it, in two tasks of their own before its page is drawn. */
 async function planned({ paramMap }: ActivatedRouteSnapshot): Promise<void> {
   const plans = inject(PlanService);
   inject(CastingStore).open(paramMap.get('id') ?? undefined);
+  const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
   plans.draft();
-  await new Promise((resolve) => setTimeout(resolve));
+  await nextTask();
+  plans.plan();
+  await nextTask();
 }
 
 function lastOpen(): string | null {

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { scaleLinear } from 'd3-scale';
+import { map, timer } from 'rxjs';
 import { amountForLevel } from '../../../core/fill/fill';
 import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
@@ -31,6 +33,10 @@ export class Section {
   private readonly size = boxSize({ width: 600, height: 380 }, { width: 280, height: 200 }, '.drawing');
 
   protected readonly exaggerated = signal(false);
+  /** Callouts and handles come in a task of their own after the cut itself, so that neither holds the page up. */
+  protected readonly lettered = toSignal(timer(0).pipe(map(() => true)), { initialValue: false });
+  /** Fillings that are drawn, each with a pattern of its own. */
+  protected readonly kinds = computed(() => new Set(this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind)));
   protected readonly plan = this.plans.draft;
   protected readonly width = computed(() => this.size().width);
   protected readonly height = computed(() => this.size().height);
