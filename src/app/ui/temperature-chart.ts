@@ -14,6 +14,8 @@ export interface ChartBand {
   readonly fromC: number;
   readonly toC?: number;
   readonly tone: 'work' | 'mark' | 'ceiling';
+  /** Its name stands under it and not over it. */
+  readonly under?: boolean;
 }
 
 /** A planned curve, with the name it is read by. */
@@ -26,6 +28,9 @@ export interface ChartCurve {
 const STRETCHES = 500;
 const INK = '#26211d';
 const SOFT = '#655c53';
+/** Names stand in the last part of the width. */
+const NAMES_FROM = 0.55;
+const TONE_INKS = { work: '#3a6230', mark: SOFT, ceiling: '#8f361c' } as const;
 const TONES = { work: '#4c7a3d', mark: '#8a7d6f', ceiling: '#ae4425' } as const;
 const FONT = { family: 'Figtree, system-ui, sans-serif', size: 12.5 };
 
@@ -108,43 +113,49 @@ export class TemperatureChart {
   }
 }
 
-type ShownBand = Pick<ChartBand, 'name' | 'tone'> & { readonly from: number; readonly to?: number };
+type ShownBand = Pick<ChartBand, 'name' | 'tone' | 'under'> & { readonly from: number; readonly to?: number };
 
-/** Draws the bands behind the curves, each with its name at the right, moved apart where they would cover each other. */
+/** Draws the bands behind the curves, and over them the name of each at the right, moved apart where they would cover each other. */
 function bandPlugin(bands: readonly ShownBand[]): Plugin<'line'> {
   return {
     id: 'bands',
-    beforeDatasetsDraw({ ctx, chartArea: { left, right, top }, scales }) {
+    beforeDatasetsDraw({ ctx, chartArea: { left, right }, scales }) {
       const y = scales['y'];
       if (!y) return;
       ctx.save();
-      ctx.font = `${FONT.size}px ${FONT.family}`;
-      ctx.textAlign = 'right';
-      ctx.textBaseline = 'bottom';
-      let lowest = Infinity;
-      for (const { name, tone, from, to } of [...bands].sort((a, b) => a.from - b.from)) {
+      for (const { tone, from, to } of bands) {
         const at = y.getPixelForValue(to ?? from);
         ctx.fillStyle = `${TONES[tone]}2e`;
-        if (to !== undefined) ctx.fillRect(left, at, right - left, y.getPixelForValue(from) - at);
         ctx.strokeStyle = TONES[tone];
         ctx.setLineDash(tone === 'mark' ? [2, 4] : []);
         ctx.lineWidth = 1;
-        if (to === undefined) {
+        if (to !== undefined) ctx.fillRect(left, at, right - left, y.getPixelForValue(from) - at);
+        else {
           ctx.beginPath();
           ctx.moveTo(left, at);
           ctx.lineTo(right, at);
           ctx.stroke();
         }
-        ctx.fillStyle = tone === 'ceiling' ? '#8f361c' : tone === 'work' ? '#3a6230' : SOFT;
-        if (to !== undefined) {
-          // A band has its name under it, where nothing else has one.
-          ctx.textBaseline = 'top';
-          ctx.fillText(name, right - 2, y.getPixelForValue(from) + 3);
-          ctx.textBaseline = 'bottom';
-          continue;
-        }
-        lowest = Math.max(top + FONT.size, Math.min(at - 2, lowest - FONT.size - 2));
-        ctx.fillText(name, right - 2, lowest);
+      }
+      ctx.restore();
+    },
+    afterDatasetsDraw({ ctx, chartArea: { left, right, top }, scales, data }) {
+      const y = scales['y'];
+      const x = scales['x'];
+      if (!y || !x) return;
+      // A name under its band stands below what runs there, where names are.
+      const runs = data.datasets.flatMap((set) => set.data as readonly { readonly x: number; readonly y: number }[]).filter((point) => x.getPixelForValue(point.x) > left + NAMES_FROM * (right - left) && !Number.isNaN(point.y));
+      const clear = Math.max(0, ...runs.map((point) => y.getPixelForValue(point.y)));
+      ctx.save();
+      ctx.font = `${FONT.size}px ${FONT.family}`;
+      ctx.textAlign = 'right';
+      let lowest = Infinity;
+      for (const { name, tone, from, to, under } of [...bands].sort((a, b) => a.from - b.from)) {
+        ctx.fillStyle = TONE_INKS[tone];
+        ctx.textBaseline = under ? 'top' : 'bottom';
+        lowest = under ? lowest : Math.max(top + FONT.size, Math.min(y.getPixelForValue(to ?? from) - 2, lowest - FONT.size - 2));
+        const at = under ? Math.max(y.getPixelForValue(from), clear) + 3 : lowest;
+        ctx.fillText(name, right - 2, at);
       }
       ctx.restore();
     },
