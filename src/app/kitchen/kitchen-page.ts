@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucideRedo2, LucideUndo2, LucideX } from '@lucide/angular';
+import { LucideX } from '@lucide/angular';
 import { dewPointC } from '../../core/chill/dew-point';
 import { BOWL_MATERIALS, BOWL_MATTER, type BowlMaterial } from '../../core/matter/bowl-material';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
@@ -16,6 +16,7 @@ import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Pick } from '../ui/pick';
+import { UndoRedo } from '../ui/undo-redo';
 import { text } from '../wording/format';
 import { BOWL_NAMES } from '../wording/names';
 
@@ -27,13 +28,13 @@ const FIRST_TEST: Test = { kg: 0.2, seconds: 90, endC: 38 };
 @Component({
   selector: 'ks-kitchen-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideRedo2, LucideUndo2, LucideX, Pick],
+  imports: [AmountField, ChoiceList, LucideX, Pick, UndoRedo],
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.less',
 })
 export class KitchenPage {
   protected readonly kitchens = inject(Kitchens);
-  protected readonly store = inject(CastingStore);
+  private readonly store = inject(CastingStore);
   protected readonly units = inject(Units);
   protected readonly limits = LIMITS;
   protected readonly second = UNITS.second;

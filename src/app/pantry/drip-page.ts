@@ -6,7 +6,7 @@ import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { dripTest } from '../../core/melt/drip-test';
 import { UNITS } from '../../core/quantity/units';
 import type { DripReading } from '../../core/record/chocolate';
-import type { Limit } from '../../core/record/limits';
+import { LIMITS } from '../../core/record/limits';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
@@ -15,7 +15,6 @@ import { text } from '../wording/format';
 import { FLUIDITY_NAMES } from '../wording/names';
 
 const START: DripReading = { cardWidthM: 0.04, dippedM: 0.05, celsius: 40, first: { seconds: 10, kg: 0.0065 }, second: { seconds: 60, kg: 0.0042 } };
-const LIMIT = (dimension: Limit['dimension'], low: number, high: number): readonly Limit[] => [{ dimension, low, high }];
 
 /** The drip test: a card of known size dipped, hung up and weighed twice tells how thick a chocolate runs; the arithmetic is shown. */
 @Component({
@@ -34,7 +33,7 @@ export class DripPage {
   readonly id = input.required<string>();
 
   protected readonly gram = UNITS.gram;
-  protected readonly limits = { size: LIMIT('length', 0.01, 0.2), celsius: LIMIT('temperature', 28, 55), first: LIMIT('duration', 3, 120), second: LIMIT('duration', 3, 300), kg: LIMIT('mass', 0.0001, 0.2) };
+  protected readonly limits = LIMITS;
   protected readonly chocolate = computed(() => {
     const entry = this.pantry.byId().get(this.id());
     return entry?.entry === 'chocolate' ? entry : undefined;

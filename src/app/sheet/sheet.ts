@@ -62,7 +62,7 @@ export class Sheet {
       id: input.meltId,
       head: `${chocolateOf(plan.casting, meltOf(plan.casting, input.meltId)).name}, ${SCHOOL_NAMES[input.school]}`,
       amount: `${lots > 1 ? `${lots} times ` : ''}${text(perLotKg - seedKg, 'mass', system)}${seedKg > 0 ? ` and ${text(seedKg, 'mass', system)} of seed, chopped fine` : ''}`,
-      steps: stepWordings(steps, system),
+      steps: stepWordings(steps, input.way, system),
     }));
   });
   protected readonly steps = computed(() => {

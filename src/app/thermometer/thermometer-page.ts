@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
-import { LucideChevronLeft, LucideRedo2, LucideUndo2 } from '@lucide/angular';
+import { LucideChevronLeft } from '@lucide/angular';
 import { Subject, from, map, of, switchMap, takeUntil, timer, type Observable } from 'rxjs';
 import { adviseBy } from '../../core/melt/thermometer-advice';
 import { THERMOMETER_C, readReadings, withReading, writeReadings, type Readings } from '../../core/melt/thermometer';
@@ -18,6 +18,7 @@ import { PlanService } from '../state/plan-service';
 import { saveFile } from '../state/save-file';
 import { Units } from '../state/units';
 import { TemperatureChart } from '../ui/temperature-chart';
+import { UndoRedo } from '../ui/undo-redo';
 import { amountProblemText } from '../wording/fields';
 import { text } from '../wording/format';
 import { adviceText, chartBands, logProblemText, logRefusedText } from '../wording/melting';
@@ -34,12 +35,12 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 @Component({
   selector: 'ks-thermometer-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideChevronLeft, LucideRedo2, LucideUndo2, RouterLink, TemperTest, TemperatureChart],
+  imports: [LucideChevronLeft, RouterLink, TemperTest, TemperatureChart, UndoRedo],
   templateUrl: './thermometer-page.html',
   styleUrl: './thermometer-page.less',
 })
 export class ThermometerPage {
-  protected readonly store = inject(CastingStore);
+  private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
   private readonly startWorker = inject(START_LOG_WORKER);

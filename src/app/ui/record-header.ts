@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, output, signal } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
-import { LucideChevronLeft, LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
-import { CastingStore } from '../state/casting-store';
+import { LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
+import { UndoRedo } from './undo-redo';
 
 /** Head of the page of one record: its name to type over, what can be done with it, undo and redo; a main action beside them. */
 @Component({
   selector: 'ks-record-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideChevronLeft, LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, RouterLink],
+  imports: [LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2, RouterLink, UndoRedo],
   template: `
     <a class="back" [routerLink]="back()" [attr.aria-label]="backLabel()"><svg lucideChevronLeft [size]="20" aria-hidden="true"></svg></a>
     <h1 class="unseen">{{ name() }}</h1>
@@ -16,8 +16,7 @@ import { CastingStore } from '../state/casting-store';
       <input class="name" [value]="name()" (input)="setName($any($event.target).value)" [attr.aria-label]="'Name of the ' + noun()" [attr.aria-invalid]="nameWrong() ? true : null" spellcheck="false" autocomplete="off" />
       @if (nameWrong()) { <p class="problem" role="alert">{{ nameWrong() }}</p> } @else { <p>{{ line() }}</p> }
     </div>
-    <button type="button" class="tool" (click)="store.undo()" [disabled]="!store.canUndo()" [attr.aria-label]="'Undo ' + store.undoLabel()"><svg lucideUndo2 [size]="18" aria-hidden="true"></svg></button>
-    <button type="button" class="tool" (click)="store.redo()" [disabled]="!store.canRedo()" [attr.aria-label]="'Redo ' + store.redoLabel()"><svg lucideRedo2 [size]="18" aria-hidden="true"></svg></button>
+    <ks-undo-redo />
     <button type="button" class="tool" (click)="copied.emit()" [attr.aria-label]="'Copy this ' + noun()"><svg lucideCopy [size]="18" aria-hidden="true"></svg></button>
     <button type="button" class="tool" (click)="exported.emit()" [attr.aria-label]="'Export this ' + noun()"><svg lucideDownload [size]="18" aria-hidden="true"></svg></button>
     <button type="button" class="tool" (click)="deleted.emit()" [attr.aria-label]="'Delete this ' + noun()"><svg lucideTrash2 [size]="18" aria-hidden="true"></svg></button>
@@ -26,7 +25,6 @@ import { CastingStore } from '../state/casting-store';
   styleUrl: './record-header.less',
 })
 export class RecordHeader {
-  protected readonly store = inject(CastingStore);
   readonly name = input.required<string>();
   readonly noun = input.required<string>();
   readonly line = input('');

@@ -1,17 +1,14 @@
-import type { MeltResult } from '../../core/melt/melt';
+import { moreSeedKg, type MeltResult } from '../../core/melt/melt';
 import type { MeltStep, SchoolPlan } from '../../core/melt/schools';
 import type { ThermometerAdvice } from '../../core/melt/thermometer-advice';
 import type { LogProblem, LogRefused } from '../../core/melt/read-log';
 import type { BandProblem } from '../../core/matter/bands';
 import type { Bands } from '../../core/matter/bands';
 import type { ChocolateKind } from '../../core/matter/chocolate';
-import type { School, TestResult } from '../../core/record/choices';
+import type { MeltingWay, School, TestResult } from '../../core/record/choices';
 import type { UnitSystem } from '../../core/quantity/units';
 import type { ChartBand } from '../ui/temperature-chart';
 import { text } from './format';
-
-/** More seed for chocolate that tests soft, a share of the bowlful. Working rule. */
-const MORE_SEED_SHARE = 0.05;
 
 export const BAND_NAMES: Readonly<Record<keyof Bands, string>> = { meltToC: 'Melt to', seedToC: 'Seed to', workFromC: 'Work from', workToC: 'Work to', ceilingC: 'Ceiling' };
 
@@ -26,9 +23,9 @@ export interface StepWording {
 const MANY_BURSTS = 8;
 
 /** Words the steps of melting and tempering; a long series of bursts of one length is told as one. */
-export function stepWordings(steps: readonly MeltStep[], system: UnitSystem): StepWording[] {
+export function stepWordings(steps: readonly MeltStep[], way: MeltingWay, system: UnitSystem): StepWording[] {
   const lastBurst = steps.map(({ key }) => key).lastIndexOf('burst');
-  const worded = steps.map((step, i) => stepWording(step, system, i === lastBurst));
+  const worded = steps.map((step, i) => stepWording(step, way, system, i === lastBurst));
   if (steps.filter(({ key }) => key === 'burst').length <= MANY_BURSTS) return worded;
   const told: (StepWording & { readonly times: number; readonly single: string })[] = [];
   for (const [i, step] of worded.entries()) {
@@ -41,20 +38,22 @@ export function stepWordings(steps: readonly MeltStep[], system: UnitSystem): St
 }
 
 /** Words a step of melting or tempering. */
-function stepWording(step: MeltStep, system: UnitSystem, last: boolean): StepWording {
+function stepWording(step: MeltStep, way: MeltingWay, system: UnitSystem, last: boolean): StepWording {
+  // What lies in a bag or tube is kneaded.
+  const stir = way === 'bag' || way === 'tube' ? 'knead' : 'stir';
   const after = text(Math.round(step.afterC * 2) / 2, 'temperature', system);
   const time = text(step.seconds < 90 ? Math.max(5, Math.round(step.seconds / 5) * 5) : step.seconds, 'duration', system);
   switch (step.key) {
     case 'burst': {
       const { seconds, power, lumps } = step.burst;
-      return { what: text(seconds, 'duration', system), how: `at ${Math.round(power * 100)} %, then stir${last && lumps ? ': stop with lumps left, stir them out' : ''}`, after };
+      return { what: text(seconds, 'duration', system), how: `at ${Math.round(power * 100)} %, then ${stir}${last && lumps ? `: stop with lumps left, ${stir} them out` : ''}`, after };
     }
-    case 'bath': return { what: time, how: 'in the heat, stirred or kneaded every minute', after };
+    case 'bath': return { what: time, how: `in the heat, ${stir === 'knead' ? 'kneaded' : 'stirred'} every minute`, after };
     case 'pour': return { what: 'Pour', how: 'into a cool, dry bowl', after };
     case 'seed': return { what: `Seed, ${time}`, how: `stir in ${text(step.kg, 'mass', system)} of fine chopped, the last of it slowly${step.bits > 0.1 ? '; a few bits stay' : ''}`, after };
-    case 'coolInAir': return { what: time, how: 'stir on, off the heat', after };
+    case 'coolInAir': return { what: time, how: `${stir} on, off the heat`, after };
     case 'coolInWater': return { what: time, how: 'stir over cool water; the room is too warm. Dry the bowl’s bottom', after };
-    case 'warm': return { what: 'Warm', how: `${text(Math.max(2, Math.round(step.heating)), 'duration', system)} at half power or over steam, stir, look`, after };
+    case 'warm': return { what: 'Warm', how: `${text(Math.max(2, Math.round(step.heating)), 'duration', system)} at half power or over steam, ${stir}, look`, after };
   }
 }
 
@@ -81,8 +80,11 @@ export function outOfBandText({ input, reheat }: MeltResult, system: UnitSystem)
 /** Bands of a chocolate as the chart draws them. */
 export function chartBands(kind: ChocolateKind, bands: Bands, system: UnitSystem, workingC?: number): ChartBand[] {
   const at = (name: string, c: number): string => `${name} ${text(c, 'temperature', system)}`;
-  const work: ChartBand = { name: `work ${text(bands.workFromC, 'temperature', system).replace(/ .*/, '')} to ${text(bands.workToC, 'temperature', system)}`, fromC: bands.workFromC, toC: bands.workToC, tone: 'work' };
-  const held: ChartBand[] = workingC !== undefined && workingC < bands.workFromC ? [{ name: at('held at', workingC), fromC: workingC, tone: 'mark' }] : [];
+  const range = `${text(bands.workFromC, 'temperature', system).replace(/ .*/, '')} to ${text(bands.workToC, 'temperature', system)}`;
+  const below = workingC !== undefined && workingC < bands.workFromC ? workingC : undefined;
+  // Held below its band, one name says both, as two so near would cover each other.
+  const work: ChartBand = { name: below === undefined ? `work ${range}` : '', fromC: bands.workFromC, toC: bands.workToC, tone: 'work', under: true };
+  const held: ChartBand[] = below === undefined ? [] : [{ name: `${at('held at', below)}, below its band of ${range}`, fromC: below, tone: 'mark', under: true }];
   if (kind === 'compound') return [work, { name: at('ceiling', bands.ceilingC), fromC: bands.ceilingC, tone: 'ceiling' }, ...held];
   return [work, { name: at('out of temper above', bands.ceilingC), fromC: bands.ceilingC, tone: 'ceiling' }, { name: at('melt to', bands.meltToC), fromC: bands.meltToC, tone: 'mark' }, ...held];
 }
@@ -131,11 +133,12 @@ export function logProblemText({ key, line, text: cell, count }: LogProblem): st
 }
 
 /** What follows from a temper test. */
-export function testFollowsText(result: TestResult, { input: { kind, bands, workingC, school }, perLotKg }: MeltResult, system: UnitSystem): { readonly head: string; readonly body: string } {
+export function testFollowsText(result: TestResult, made: MeltResult, system: UnitSystem): { readonly head: string; readonly body: string } {
+  const { kind, bands, workingC, school } = made.input;
   const at = (c: number): string => text(c, 'temperature', system);
   if (result === 'firm') return { head: 'In temper: cast now.', body: `Keep it between ${at(Math.min(bands.workFromC, workingC))} and ${at(bands.workToC)}, and test again if it stood long.` };
   if (kind === 'compound') return result === 'soft' ? { head: 'Not set yet.', body: 'Coating needs no temper: give it five minutes more, or a cooler place.' } : { head: 'Overheated or damp.', body: 'If it only streaked, remelt it gently below its ceiling; if it is grainy and thick, water got in and it is lost for molding.' };
-  const more = text(perLotKg * MORE_SEED_SHARE, 'mass', system);
+  const more = text(moreSeedKg(made), 'mass', system);
   if (result === 'soft') return { head: 'Too few crystals.', body: `Warm it to ${at(bands.workToC)}, stir in ${more} more seed in a bowlful, stir two minutes, test again.${school === 'meltOnly' ? ' Without seed it will not come into temper.' : ''}` };
   return { head: 'Uneven, or too warm on the way.', body: `Stir longer first and test again. If it streaks once more, start over at ${at(bands.meltToC)}.` };
 }

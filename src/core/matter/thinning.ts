@@ -17,3 +17,8 @@ export function thinned(fluidity: Fluidity, share: number): Rheology {
 export function thinnerShare(from: Rheology, to: Rheology): number {
   return Math.max(0, Math.log(from.viscosityPas / to.viscosityPas) / (100 * VISCOSITY_PER_HUNDREDTH));
 }
+
+/** Fat in a total that it is part of, kg: `share` counts from the chocolate's own weight. */
+export function thinnerKg(totalKg: number, share: number): number {
+  return (totalKg * share) / (1 + share);
+}

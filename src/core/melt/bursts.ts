@@ -1,4 +1,3 @@
-import { WORKING_RULES } from '../matter/working-rules';
 import { heatedPot, potHeat, potTemperatureC, type Pot } from './pot';
 
 /** One burst in the microwave, and the stir after it. */
@@ -27,6 +26,8 @@ export interface BurstInput {
   readonly fullW: number;
   /** Power setting, 0 to 1. */
   readonly power: number;
+  /** How much more than the mean the hottest spot takes up, as a share, and the coolest less. */
+  readonly uneven: number;
 }
 
 export interface BurstPlan {
@@ -55,7 +56,7 @@ const ENOUGH_K = 2.5;
 /**
  * Plans bursts with a stir after each: the longest that leaves no spot above the ceiling and does not go past the target.
  *
- * The bowl's middle takes more than its rim: the hottest spot is heated by `unevenShare` more than the mean, the coolest by as
+ * The bowl's middle takes more than its rim: the hottest spot is heated by `uneven` more than the mean, the coolest by as
  * much less; stirring evens it out. Each burst is the exact solution of the stirred pot. Working rule: what is uneven.
  */
 export function planBursts(input: BurstInput): BurstPlan {
@@ -71,7 +72,8 @@ export function planBursts(input: BurstInput): BurstPlan {
   return { bursts, endHeatJ: heat, reached: potTemperatureC(pot, heat) >= targetC - ENOUGH_K };
 }
 
-function longestBurst(input: BurstInput, heat: number): { burst: Burst; heat: number } | undefined {
+/** The longest burst that leaves no spot above the ceiling and does not go past the target, and the heat held after it; undefined where even the shortest does. */
+export function longestBurst(input: Omit<BurstInput, 'startC'>, heat: number): { burst: Burst; heat: number } | undefined {
   const { pot, power, targetC, ceilingC } = input;
   const scale = Math.max(1, pot.kg / FULL_LENGTH_KG) * (power <= GENTLE_POWER ? GENTLE_FACTOR : 1);
   for (const length of input.toTheDegree ? [...LENGTHS, ...SHORTEST] : LENGTHS) {
@@ -82,8 +84,7 @@ function longestBurst(input: BurstInput, heat: number): { burst: Burst; heat: nu
   return undefined;
 }
 
-function burstOf({ pot, fullW, power }: BurstInput, heat: number, seconds: number): { burst: Burst; heat: number } {
-  const uneven = WORKING_RULES.unevenShare;
+function burstOf({ pot, fullW, power, uneven }: Omit<BurstInput, 'startC'>, heat: number, seconds: number): { burst: Burst; heat: number } {
   const after = heatedPot(pot, heat, fullW * power, seconds);
   const risen = after - heat;
   const coolestC = potTemperatureC(pot, heat + (1 - uneven) * risen);

@@ -45,6 +45,14 @@ const READY_SPREAD = [0.8, 1.4] as const;
 /** A bowl that has been worked from holds about this much of what it began with. Working rule. */
 const NEARLY_EMPTY = 0.35;
 
+/** More seed for chocolate that tests soft, a share of the bowlful. Working rule. */
+const MORE_SEED_SHARE = 0.05;
+
+/** Seed to add to one bowlful that has tested soft, kg. */
+export function moreSeedKg({ perLotKg }: Pick<MeltPlan, 'perLotKg'>): number {
+  return MORE_SEED_SHARE * perLotKg;
+}
+
 /** Plans how to melt and temper what a casting needs: bursts, seed, temperatures, seconds until it is ready. */
 export function meltStation(input: MeltInput): MeltPlan {
   const most = mostAtOnceKg(input.way, input.bowl, input.density);

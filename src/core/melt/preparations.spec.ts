@@ -1,5 +1,5 @@
 import { CASSON_AT_40 } from '../matter/chocolate';
-import { thinned, thinnerShare } from '../matter/thinning';
+import { thinned, thinnerKg, thinnerShare } from '../matter/thinning';
 import { COCOA_BUTTER_COLOUR, caramelised, cocoaButterColour, ganache, type PreparationPlace } from './preparations';
 
 const place: PreparationPlace = { bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 }, roomC: 20, fridgeC: 5, microwaveW: 800, microwaveFactor: 1 };
@@ -61,6 +61,11 @@ describe('caramelised coating', () => {
 });
 
 describe('thinning', () => {
+  it('counts the fat from the chocolate’s weight, within the total', () => {
+    expect(thinnerKg(1.04, 0.04)).toBeCloseTo(0.04, 12);
+    expect(thinnerKg(1.04, 0.04) / (1.04 - thinnerKg(1.04, 0.04))).toBeCloseTo(0.04, 12);
+  });
+
   it('finds the fat that brings one class to the next, and thins by just that', () => {
     const share = thinnerShare(CASSON_AT_40.medium, CASSON_AT_40.fluid);
     expect(thinned('medium', share).viscosityPas).toBeCloseTo(CASSON_AT_40.fluid.viscosityPas, 9);

@@ -1,9 +1,10 @@
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Bowl } from './bowl';
+import { longestBurst } from './bursts';
 import { heatHeld, meltable } from './heat-held';
 import { deliveredW } from './microwave';
-import { meltedPot, potHeat, potTemperatureC, heatedPot, secondsToReach, type Pot } from './pot';
+import { heatedPot, meltedPot, potHeat, potTemperatureC, secondsToReach, type Pot } from './pot';
 import { potOf } from './vessel';
 
 /** Where a preparation is made. */
@@ -90,7 +91,6 @@ export function cocoaButterColour(kg: number): SprayAnswer {
  */
 const BROWNS_C = 112;
 const SCORCHES_C = 125;
-const BURST_LENGTHS = [30, 20, 15, 10, 5] as const;
 const CARAMEL_UNEVEN = 0.25;
 const STIR_S = 25;
 const HALF = 0.5;
@@ -110,18 +110,19 @@ export interface CaramelAnswer {
 export function caramelised(kg: number, fatShare: number, place: PreparationPlace): CaramelAnswer {
   const { bowl, roomC, microwaveW, microwaveFactor } = place;
   const pot = potOf('microwave', bowl, meltable('compound', fatShare, CHOCOLATE_MATTER.compound.workFromC), kg, CHOCOLATE_MATTER.compound.meltedDensity, roomC, 'none');
+  // Half power is what reaches it here, so that the bursts stay as short as at full power.
   const watts = HALF * deliveredW(microwaveW, kg, microwaveFactor);
+  const series = { pot, targetC: Infinity, toTheDegree: false, ceilingC: SCORCHES_C, fullW: watts, power: 1, uneven: CARAMEL_UNEVEN };
   const bursts: { seconds: number; afterC: number }[] = [];
   let heat = potHeat(pot, roomC);
   let browning = 0;
   while (bursts.length < MOST_BURSTS && browning < BROWNING_BURSTS) {
-    const before = heat;
-    const seconds = BURST_LENGTHS.find((length) => potTemperatureC(pot, before + (1 + CARAMEL_UNEVEN) * (heatedPot(pot, before, watts, length) - before)) <= SCORCHES_C);
-    if (seconds === undefined) break;
-    heat = heatedPot(pot, before, watts, seconds);
-    bursts.push({ seconds, afterC: potTemperatureC(pot, heat) });
-    if (potTemperatureC(pot, heat) >= BROWNS_C) browning++;
-    heat = heatedPot(pot, heat, 0, STIR_S);
+    const next = longestBurst(series, heat);
+    if (!next) break;
+    const { seconds, afterC } = next.burst;
+    bursts.push({ seconds, afterC });
+    if (afterC >= BROWNS_C) browning++;
+    heat = heatedPot(pot, next.heat, 0, STIR_S);
   }
   const seconds = bursts.reduce((sum, burst) => sum + burst.seconds + STIR_S, 0);
   const terms = [term('amount', kg, 'mass'), term('delivered', watts, 'power'), term('browns', BROWNS_C, 'temperature')];

@@ -3,10 +3,10 @@ import { bandProblem, meltingCeilingC, stirDownToC } from '../matter/bands';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
 import { BOWL_MATERIALS } from '../matter/bowl-material';
 import { JACKETS, MELTING_WAYS, SCHOOLS } from '../record/choices';
-import { keepWorkable, meltStation, type MeltInput } from './melt';
+import { keepWorkable, meltStation, moreSeedKg, type MeltInput } from './melt';
 import { calibrateMicrowave, deliveredW, usualShare } from './microwave';
 import { meltable } from './heat-held';
-import { planSchool } from './schools';
+import { planSchool, workingBy } from './schools';
 
 const input = (kind: ChocolateKind, change: Partial<MeltInput> = {}): MeltInput => {
   const matter = CHOCOLATE_MATTER[kind];
@@ -146,7 +146,23 @@ describe('schools', () => {
   });
 });
 
+describe('changing the school', () => {
+  const band = { workFromC: 28, workToC: 31 };
+
+  it.each([
+    ['holdBelow', 29.5, 27], ['holdBelow', 26.2, 26.2], ['seeding', 29.5, 29.5], ['seeding', 26.2, 29.5], ['threeQuarters', 33, 33],
+  ] as const)('to %s from %f °C works it at %f', (school, before, after) => {
+    expect(workingBy(school, before, band)).toBe(after);
+  });
+});
+
 describe('the Melt station', () => {
+  it('adds a twentieth of the bowlful in seed where it tests soft', () => {
+    const made = meltStation(input('dark', { totalKg: 2 }));
+    expect(made.lots).toBe(2);
+    expect(moreSeedKg(made)).toBeCloseTo(0.05, 12);
+  });
+
   it('melts in as few bowlfuls as can be stirred, each like the other', () => {
     const made = meltStation(input('dark', { totalKg: 3 }));
     expect(made.lots).toBe(3);

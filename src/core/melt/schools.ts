@@ -1,4 +1,5 @@
 import { CHOCOLATE_SPECIFIC_HEAT, type ChocolateKind } from '../matter/chocolate';
+import { WORKING_RULES } from '../matter/working-rules';
 import { meltingCeilingC, stirDownToC, type Bands } from '../matter/bands';
 import type { Jacket, MeltingWay, School } from '../record/choices';
 import type { Bowl } from './bowl';
@@ -76,6 +77,15 @@ const MOST_SEED = 0.5;
 const SAMPLES = 16;
 /** Coating and untempered chocolate are warmed gently, at half power at most. */
 const GENTLE = 0.5;
+
+/** How far below its band a chocolate is held by the school that does so on purpose, K. Working rule. */
+const HELD_BELOW_K = 1;
+
+/** Where a school works a chocolate that another has worked at `workingC`: below its band where it is held there, else within. */
+export function workingBy(school: School, workingC: number, { workFromC, workToC }: Pick<Bands, 'workFromC' | 'workToC'>): number {
+  if (school === 'holdBelow') return Math.min(workingC, workFromC - HELD_BELOW_K);
+  return workingC < workFromC ? (workFromC + workToC) / 2 : workingC;
+}
 
 /** Plans one bowlful by a school: what to do, how long, the temperature after each step, and the curve between. */
 export function planSchool(input: SchoolInput, school: School): SchoolPlan {
@@ -179,7 +189,7 @@ class StepLine {
     const bath = hotBath(way, bowl, kg, density);
     if (bath) return this.follow({ key: 'bath' }, inBath(pot, bath), 0, secondsToReach(inBath(pot, bath), this.celsius, toC, 0));
     const { bands, kind, fullW, power } = this.input;
-    const plan = planBursts({ pot, startC: this.celsius, targetC: toC, toTheDegree: toC >= bands.meltToC, ceilingC: meltingCeilingC(kind, bands), fullW: fullW(kg), power });
+    const plan = planBursts({ pot, startC: this.celsius, targetC: toC, toTheDegree: toC >= bands.meltToC, ceilingC: meltingCeilingC(kind, bands), fullW: fullW(kg), power, uneven: WORKING_RULES.unevenShare });
     this.reached = plan.reached;
     for (const burst of plan.bursts) {
       this.hottestC = Math.max(this.hottestC, burst.hottestC);

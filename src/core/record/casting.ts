@@ -3,16 +3,12 @@ import { FILLING_KINDS } from '../matter/filling';
 import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP } from './choices';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
-import { LIMITS, type LimitName } from './limits';
+import { id, name, wholeWithin, within } from './fields';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
 export const CASTING_SCHEMA_VERSION = 3;
 
-const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
-const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
-const id = z.string().check(z.minLength(1), z.maxLength(60));
-const name = z.string().check(z.minLength(1), z.maxLength(120));
 const FillingSchema = z.object({
   id,
   name,

@@ -2,11 +2,8 @@ import * as z from 'zod/mini';
 import { bandProblem, type Bands } from '../matter/bands';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, type ChocolateKind } from '../matter/chocolate';
 import { ALLERGENS, COLOUR_BASES } from './choices';
-import { LIMITS, type LimitName } from './limits';
+import { id, name, within } from './fields';
 
-const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
-const id = z.string().check(z.minLength(1), z.maxLength(60));
-const name = z.string().check(z.minLength(1), z.maxLength(120));
 const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
 const bandC = within('bandC');
 
@@ -52,11 +49,11 @@ export const PANTRY_SCHEMA_VERSION = 1;
 
 /** How fast and how much stays on a card: what the class of a chocolate was picked by. */
 const DripSchema = z.object({
-  cardWidthM: z.number().check(z.gte(0.01), z.lte(0.2)),
-  dippedM: z.number().check(z.gte(0.01), z.lte(0.2)),
-  celsius: z.number().check(z.gte(28), z.lte(55)),
-  first: z.object({ seconds: z.number().check(z.gte(3), z.lte(120)), kg: z.number().check(z.gt(0), z.lte(0.2)) }),
-  second: z.optional(z.object({ seconds: z.number().check(z.gte(3), z.lte(300)), kg: z.number().check(z.gt(0), z.lte(0.2)) })),
+  cardWidthM: within('cardM'),
+  dippedM: within('cardM'),
+  celsius: within('dripC'),
+  first: z.object({ seconds: within('dripFirstS'), kg: within('dripKg') }),
+  second: z.optional(z.object({ seconds: within('dripSecondS'), kg: within('dripKg') })),
 });
 export type DripReading = z.infer<typeof DripSchema>;
 

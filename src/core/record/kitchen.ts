@@ -1,10 +1,7 @@
 import * as z from 'zod/mini';
 import { BOWL_MATERIALS } from '../matter/bowl-material';
-import { LIMITS, type LimitName } from './limits';
+import { id, name, within } from './fields';
 
-const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
-const id = z.string().check(z.minLength(1), z.maxLength(60));
-const name = z.string().check(z.minLength(1), z.maxLength(120));
 
 const BowlSchema = z.object({ id, name, material: z.enum(BOWL_MATERIALS), kg: within('bowlKg'), diameterM: within('bowlDiameterM') });
 

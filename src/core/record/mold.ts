@@ -3,12 +3,9 @@ import { checkShape } from '../cavity/check-shape';
 import { FACETED_FORMS, type CavityShape } from '../cavity/shape';
 import { MOLD_MATERIALS } from '../matter/mold-material';
 import { MOLD_CARE } from './choices';
-import { LIMITS, type LimitName } from './limits';
+import { id, name, wholeWithin, within } from './fields';
+import { LIMITS } from './limits';
 
-const within = (name: LimitName) => z.number().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
-const wholeWithin = (name: LimitName) => z.int().check(z.gte(LIMITS[name].low), z.lte(LIMITS[name].high));
-const id = z.string().check(z.minLength(1), z.maxLength(60));
-const name = z.string().check(z.minLength(1), z.maxLength(120));
 const width = within('cavityDiameterM');
 const depthM = within('cavityDepthM');
 

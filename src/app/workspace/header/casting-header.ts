@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
+import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
 import type { Casting } from '../../../core/record/casting';
 import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
 import { CastingsActions } from '../../state/castings-actions';
+import { UndoRedo } from '../../ui/undo-redo';
 import { dueInstant, momentText } from '../../wording/times';
 
 const LONGEST_NAME = 120;
@@ -13,13 +14,13 @@ const LONGEST_NAME = 120;
 @Component({
   selector: 'ks-casting-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideCopy, LucideDownload, LucideRedo2, LucideTrash2, LucideUndo2, RouterLink],
+  imports: [LucideCopy, LucideDownload, LucideTrash2, RouterLink, UndoRedo],
   templateUrl: './casting-header.html',
   styleUrl: './casting-header.less',
 })
 export class CastingHeader {
   private readonly storage = inject(CastingStorage);
-  protected readonly store = inject(CastingStore);
+  private readonly store = inject(CastingStore);
   protected readonly actions = inject(CastingsActions);
   readonly casting = input.required<Casting>();
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { planSchool } from '../../../core/melt/schools';
+import { planSchool, workingBy } from '../../../core/melt/schools';
 import { schoolsFor } from '../../../core/plan/melts';
 import type { MeltingWay, School } from '../../../core/record/choices';
 import { PlanService } from '../../state/plan-service';
@@ -37,7 +37,7 @@ export class MeltPlanView {
   protected readonly steps = computed(() => {
     const made = this.made();
     if (!made) return [];
-    return stepWordings(made.plan.steps, this.units.system());
+    return stepWordings(made.plan.steps, made.input.way, this.units.system());
   });
   protected readonly vessel = computed(() => VESSEL_NAMES[this.made()?.input.way ?? 'microwave']);
   protected readonly others = computed(() => {
@@ -49,7 +49,7 @@ export class MeltPlanView {
   private readonly other = computed(() => {
     const made = this.made();
     const school = this.against();
-    return made && school !== ALONE ? planSchool({ ...made.input, workingC: workingFor(school, made.input.workingC, made.input.bands), kg: made.perLotKg }, school) : undefined;
+    return made && school !== ALONE ? planSchool({ ...made.input, workingC: workingBy(school, made.input.workingC, made.input.bands), kg: made.perLotKg }, school) : undefined;
   });
   protected readonly compared = computed(() => {
     const made = this.made();
@@ -58,7 +58,7 @@ export class MeltPlanView {
     const system = this.units.system();
     return [made.plan, other].map((plan) => ({
       name: SCHOOL_NAMES[plan.school], ...planInBrief(plan, system), risk: schoolRisk(plan.school, made.input.kind),
-      steps: stepWordings(plan.steps, system),
+      steps: stepWordings(plan.steps, made.input.way, system),
     }));
   });
   protected readonly curves = computed<readonly ChartCurve[]>(() => {
@@ -85,10 +85,4 @@ export class MeltPlanView {
   protected compare(school: School | typeof ALONE): void {
     this.wanted.set(school);
   }
-}
-
-/** Where another school would work it: below its band where it is held so, else within. */
-function workingFor(school: School, workingC: number, { workFromC, workToC }: { readonly workFromC: number; readonly workToC: number }): number {
-  if (school === 'holdBelow') return Math.min(workingC, workFromC - 1);
-  return workingC < workFromC ? (workFromC + workToC) / 2 : workingC;
 }

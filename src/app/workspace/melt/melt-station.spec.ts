@@ -106,6 +106,9 @@ describe('Melt station', () => {
     await replanned();
     expect([...bench.field('School').querySelectorAll('option')].map((option) => option.textContent)).toEqual(['melt only']);
     expect(bench.text).toContain('Bags:');
+    const steps = await Bench.of(MeltPlanView);
+    expect(steps.text).toContain('then knead');
+    expect(steps.text).not.toContain('then stir');
     const notes = await Bench.of(Notes);
     expect(notes.text).toContain('only melted, not tempered');
     await notes.press('Temper it by seeding');

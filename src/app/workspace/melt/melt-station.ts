@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { BOWL_MATTER } from '../../../core/matter/bowl-material';
 import { nearestClass } from '../../../core/matter/chocolate';
-import { schoolsFor, inBowl } from '../../../core/plan/melts';
+import { workingBy } from '../../../core/melt/schools';
+import { thinnerKg } from '../../../core/matter/thinning';
+import { inBowl, schoolsFor } from '../../../core/plan/melts';
 import { workingEffect } from '../../../core/plan/working-effect';
 import type { Melt } from '../../../core/record/casting';
 import { JACKETS, MELTING_WAYS, THINNERS, type Jacket, type MeltingWay, type School, type Thinner } from '../../../core/record/choices';
@@ -117,7 +119,7 @@ export class MeltStation {
     const made = this.made();
     const chocolate = this.chocolate();
     if (!melt?.thinning || !made || !chocolate) return '';
-    const grams = text((made.input.totalKg * melt.thinning.share) / (1 + melt.thinning.share), 'mass', this.units.system());
+    const grams = text(thinnerKg(made.input.totalKg, melt.thinning.share), 'mass', this.units.system());
     return `${grams} in all, melted in with it. It then runs ${FLUIDITY_NAMES[nearestClass(chocolate.fluidity)]}: a working rule. Never water: it seizes.`;
   });
   protected readonly tint = computed(() => {
@@ -153,10 +155,7 @@ export class MeltStation {
     const bands = this.made()?.input.bands;
     this.change('school', (melt) => {
       melt.school = school;
-      if (!bands) return;
-      // Held below on purpose it goes below its band; any other school brings it back.
-      if (school === 'holdBelow' && melt.workingC >= bands.workFromC) melt.workingC = Math.max(LIMITS.workingC.low, bands.workFromC - 1);
-      if (school !== 'holdBelow' && melt.workingC < bands.workFromC) melt.workingC = (bands.workFromC + bands.workToC) / 2;
+      if (bands) melt.workingC = Math.max(LIMITS.workingC.low, workingBy(school, melt.workingC, bands));
     });
   }
 
