@@ -4,7 +4,8 @@ import { answer, term, type Answer } from '../quantity/answer';
 import type { Kitchen } from '../record/kitchen';
 import type { Place } from '../record/choices';
 import type { ChillResult, CoatChill, LikelySeconds, PlaceChill } from './chill';
-import { placeC, type ChillInput } from './chill-input';
+import { placeC } from '../shell/place-air';
+import type { ChillInput } from './chill-input';
 import { dewPointC, secondsToWarm } from './dew-point';
 
 /** One place's times as answers, for the comparison of places. */

@@ -1,7 +1,6 @@
 import type { ChocolateKind } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
-import { WORKING_RULES } from '../matter/working-rules';
-import type { Kitchen } from '../record/kitchen';
+import type { PlaceKitchen } from '../shell/place-air';
 import type { Place, WayUp } from '../record/choices';
 
 /** One coat as the chill sees it; plain data, so that it can be sent to a worker. */
@@ -28,17 +27,6 @@ export interface ChillInput {
   readonly gaussCurvature: number;
   /** Wall of the insert that stands in a pressed shell, m; undefined where the inside is open to the air. */
   readonly insertM?: number | undefined;
-  readonly kitchen: Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fridgeFan' | 'freezerFan'>;
+  readonly kitchen: PlaceKitchen;
   readonly coats: readonly ChillCoat[];
-}
-
-/** Heat transfer to the air around the mold in a place, W/(m² K); more where a fan drives it. */
-export function airOutsideH(kitchen: ChillInput['kitchen'], place: Place): number {
-  const fan = (place === 'fridge' && kitchen.fridgeFan) || (place === 'freezer' && kitchen.freezerFan);
-  return WORKING_RULES.airOutside[place] * (fan ? WORKING_RULES.fanFactor : 1);
-}
-
-/** Temperature of a place, °C. */
-export function placeC(kitchen: ChillInput['kitchen'], place: Place): number {
-  return place === 'fridge' ? kitchen.fridgeC : place === 'freezer' ? kitchen.freezerC : kitchen.roomC;
 }

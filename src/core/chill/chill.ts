@@ -1,7 +1,8 @@
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { PLACES, type Place } from '../record/choices';
-import { placeC, type ChillCoat, type ChillInput } from './chill-input';
+import { placeC } from '../shell/place-air';
+import type { ChillCoat, ChillInput } from './chill-input';
 import { stay, type ChillVariation, type CoatStay, type SetTimes } from './set-coats';
 
 /** A time with its likely range, s. Infinity: does not happen there. */

@@ -4,7 +4,8 @@ import { MOLD_MATTER } from '../matter/mold-material';
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
-import { airOutsideH, placeC, type ChillInput } from './chill-input';
+import { airOutsideH, placeC } from '../shell/place-air';
+import type { ChillInput } from './chill-input';
 
 /** How far from nominal one run is. */
 export interface ChillVariation {

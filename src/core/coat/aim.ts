@@ -1,5 +1,6 @@
 import { rootBetween } from '../quantity/root';
-import { CoatLayer, type CoatChoice, type CoatPlaceInput } from './lay-coats';
+import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
+import { CoatLayer } from './lay-coats';
 
 const MOST_COATS = 4;
 /** A micrometre is far less than anybody can see. */

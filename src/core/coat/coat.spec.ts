@@ -3,9 +3,9 @@ import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, holdThicknessM, rheologyAt } from '../matter/chocolate';
 import { COAT_AREAS, METHODS, WAYS_UP } from '../record/choices';
 import { coatStation, type CoatInput } from './coat';
-import { dwellSkin } from './dwell-skin';
-import { filmVolume, spreadFilm } from './film';
-import type { CoatChoice } from './lay-coats';
+import type { CoatChoice } from '../shell/coat-choice';
+import { dwellSkin } from '../shell/dwell-skin';
+import { filmVolume, spreadFilm } from '../shell/laid-film';
 import { breakChance, neededRimM } from './survival';
 
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });

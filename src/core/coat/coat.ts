@@ -1,8 +1,9 @@
 import { CHOCOLATE_MATTER, nearestClass } from '../matter/chocolate';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
-import { readings, type Readings } from './film';
-import { CoatLayer, NOMINAL, THICKEST, THINNEST, type CoatChoice, type CoatPlaceInput, type LaidCoat, type Press } from './lay-coats';
+import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
+import { readings, type Readings } from '../shell/laid-film';
+import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
 import { breakChance, neededRimM } from './survival';
 
 export interface CoatInput extends CoatPlaceInput {

@@ -1,9 +1,5 @@
 import type { Profile } from '../cavity/profile';
-import { WORKING_RULES } from '../matter/working-rules';
-
-/** Past this slope a wall that turns level again is a shelf, and drains no more slowly than at the lower one. Working rules. */
-const WALL_RADIANS = Math.PI / 36;
-const SHELF_RADIANS = Math.PI / 60;
+import { rockedSines, sinesAlong } from '../flow/pull';
 
 /**
  * The length F(s) that sets how long a draining film stays thick, m, at each point of a profile.
@@ -33,22 +29,4 @@ export function drainLengths(profile: Profile, fromRim = false): Float64Array {
   }
   lengths[0] = fromRim ? Infinity : lengths[1];
   return lengths;
-}
-
-const ROCKING_RADIANS = (WORKING_RULES.rockingDegrees * Math.PI) / 180;
-
-/** The sine of each place's own slope. */
-function sinesAlong(slope: Float64Array): Float64Array {
-  let wall = false;
-  return slope.map((angle) => {
-    wall ||= angle > WALL_RADIANS;
-    return Math.max(wall ? Math.sin(SHELF_RADIANS) : 1e-9, Math.sin(angle));
-  });
-}
-
-/** The sine each place drains along while the hand rocks the mold. */
-function rockedSines({ arcM, slope }: Profile): Float64Array {
-  const end = slope.findIndex((angle) => angle >= ROCKING_RADIANS);
-  const bottomM = arcM[end < 0 ? arcM.length - 1 : end];
-  return sinesAlong(slope).map((sine, i) => Math.max(sine, arcM[i] < bottomM ? Math.sin(ROCKING_RADIANS) * (arcM[i] / bottomM) : 0));
 }

@@ -3,9 +3,11 @@ import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../matter/chocolate';
 import { WAYS_UP } from '../record/choices';
 import { aimCoats } from './aim';
-import { filmVolume, readings, settledFilm, spreadFilm, type Wall } from './film';
+import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
+import { filmVolume, readings, spreadFilm } from '../shell/laid-film';
+import { settledFilm, type Wall } from './film';
 import { drainLengths } from './drain-length';
-import { CoatLayer, NOMINAL, THICKEST, THINNEST, type CoatChoice, type CoatPlaceInput } from './lay-coats';
+import { CoatLayer, NOMINAL, THICKEST, THINNEST } from './lay-coats';
 
 const place: CoatPlaceInput = { cavity: cavityOf({ kind: 'hemisphere', diameterM: 0.064 }), material: 'silicone', moldWallM: 0.0025, roomC: 19.5 };
 const coat: CoatChoice = {

@@ -82,8 +82,17 @@ export function nearestClass(fluidity: Fluidity): FluidityClass {
  */
 export function rheologyAt(fluidity: Fluidity, temperatureC: number): Rheology {
   const at40 = cassonAt40(fluidity);
-  const below = 40 - temperatureC;
-  return { yieldPa: at40.yieldPa * Math.exp(0.03 * below), viscosityPas: at40.viscosityPas * Math.exp(0.035 * below) };
+  return { yieldPa: at40.yieldPa * yieldPerKelvin(temperatureC), viscosityPas: at40.viscosityPas * viscosityPerKelvin(temperatureC) };
+}
+
+/** Yield stress at a temperature over that at 40 °C: 3 % a kelvin. Working rule. */
+export function yieldPerKelvin(temperatureC: number): number {
+  return Math.exp(0.03 * (40 - temperatureC));
+}
+
+/** Plastic viscosity at a temperature over that at 40 °C: 3.5 % a kelvin. Working rule. */
+export function viscosityPerKelvin(temperatureC: number): number {
+  return Math.exp(0.035 * (40 - temperatureC));
 }
 
 /** The same chocolate made `factor` times stiffer in both Casson values. */

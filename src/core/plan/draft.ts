@@ -2,7 +2,7 @@ import { coatOneMoldSeconds } from '../batch/timeline';
 import { cavityOf, type Cavity } from '../cavity/cavity';
 import type { ChillInput } from '../chill/chill-input';
 import { coatStation, type CoatResult } from '../coat/coat';
-import type { CoatChoice } from '../coat/lay-coats';
+import type { CoatChoice } from '../shell/coat-choice';
 import { fillStation, type FillResult } from '../fill/fill';
 import { moldStation, type MoldResult } from '../mold/mold';
 import type { Casting, Coat, Part } from '../record/casting';

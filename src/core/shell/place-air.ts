@@ -1,0 +1,17 @@
+import { WORKING_RULES } from '../matter/working-rules';
+import type { Place } from '../record/choices';
+import type { Kitchen } from '../record/kitchen';
+
+/** What the setting of a shell needs to know of a kitchen. */
+export type PlaceKitchen = Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fridgeFan' | 'freezerFan'>;
+
+/** Heat transfer to the air around the mold in a place, W/(m² K); more where a fan drives it. */
+export function airOutsideH(kitchen: PlaceKitchen, place: Place): number {
+  const fan = (place === 'fridge' && kitchen.fridgeFan) || (place === 'freezer' && kitchen.freezerFan);
+  return WORKING_RULES.airOutside[place] * (fan ? WORKING_RULES.fanFactor : 1);
+}
+
+/** Temperature of a place, °C. */
+export function placeC(kitchen: PlaceKitchen, place: Place): number {
+  return place === 'fridge' ? kitchen.fridgeC : place === 'freezer' ? kitchen.freezerC : kitchen.roomC;
+}

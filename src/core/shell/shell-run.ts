@@ -1,0 +1,317 @@
+import { NO_FLOW_FROM, viscosityGain, yieldGain } from '../flow/setting-rheology';
+import { cassonAt40, CHOCOLATE_MATTER, viscosityPerKelvin, yieldPerKelvin, type Rheology } from '../matter/chocolate';
+import { MOLD_MATTER } from '../matter/mold-material';
+import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
+import type { Place } from '../record/choices';
+import type { CoatChoice } from './coat-choice';
+import { dwellSkin } from './dwell-skin';
+import { spreadFilm } from './laid-film';
+import { airOutsideH } from './place-air';
+import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell';
+import { fromCells, toCells, wallCells, type WallCells } from './wall-cells';
+import { WallFilm, type Held } from './wall-film';
+import { WallHeat, type WallAir } from './wall-heat';
+
+/** Share of a cavity's hands-on time in which the chocolate is kept even; the rest goes into dosing it. Working rule. */
+const SPREAD_SHARE = 0.25;
+const FIRST_STEP_S = 0.02;
+const SHORTEST_STEP_S = 1e-5;
+const LONGEST_STEP_S = 60;
+const GROWTH = 1.7;
+const CHANGE_SHARE = 0.05;
+const CHANGE_K = 0.5;
+/** After this many steps of one stretch they may change more: a thin liquid that creeps over a dry wall would else take thousands. */
+const MANY_STEPS = 150;
+/** A step that moves further than this many times what is wanted is followed by a much shorter one. */
+const LEAST_GROWTH = 0.2;
+
+/** One run of a shell; see `simulateShell`. */
+export class ShellRun {
+  seconds = 0;
+  private readonly cells: WallCells;
+  private readonly heat: WallHeat;
+  private film: WallFilm;
+  private readonly belowM: Float64Array;
+  private readonly belowPerArea: Float64Array;
+  private readonly filmPerArea: Float64Array;
+  private readonly volumesBefore: Float64Array;
+  private flow: Rheology = { yieldPa: 0, viscosityPas: 1 };
+  private yieldFactor = 1;
+  private dt = FIRST_STEP_S;
+  private steps = 0;
+  private flowing = false;
+  private lastFlowed = 0;
+  private now = { coat: 0, phase: 'dwell' as ShellPhase, place: 'room' as Place };
+  private pouredM3 = 0;
+  private drippedM3 = 0;
+  private broughtJ = 0;
+
+  constructor(private readonly input: ShellInput, private readonly variation: ShellVariation, private readonly watch: ((moment: ShellMoment) => void) | undefined, cellCount: number) {
+    const { cavity, material, moldWallM } = input;
+    this.cells = wallCells(cavity.profile, cellCount);
+    this.heat = new WallHeat(this.cells, material, moldWallM, WORKING_RULES.trayHeatCapacity, this.placeC('room'));
+    this.film = new WallFilm(this.cells, CHOCOLATE_MATTER.dark.meltedDensity);
+    const array = (): Float64Array => new Float64Array(cellCount);
+    this.belowM = array();
+    this.belowPerArea = array();
+    this.filmPerArea = array();
+    this.volumesBefore = array();
+    this.broughtJ = this.held();
+  }
+
+  /** Makes one coat and lets it set. */
+  coat(coat: ShellCoat, index: number): ShellCoatResult {
+    const { choice, handlingSeconds } = coat;
+    const { kind, fluidity } = choice.chocolate;
+    const { stiffness, workingK, drain } = this.variation;
+    const workingC = choice.workingC + workingK;
+    const { arcM } = this.input.cavity.profile;
+    const beforeM = fromCells(this.cells, this.belowM, arcM);
+    const startedAt = this.seconds;
+    this.now = { coat: index, phase: 'dwell', place: 'room' };
+    const at40 = cassonAt40(fluidity);
+    this.flow = { yieldPa: at40.yieldPa * stiffness, viscosityPas: at40.viscosityPas * stiffness };
+    this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
+    const skinM = this.dwell(choice, workingC);
+    this.place(choice, workingC);
+    if (choice.method === 'dump' && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
+    else this.spread(choice);
+    const drainedM3 = this.film.drippedM3;
+    const wallC = mean(this.heat.wallC);
+    this.setDown(coat, Math.max(0, handlingSeconds - (this.seconds - startedAt)));
+    const stillAfterSeconds = this.flowing ? Infinity : Math.max(0, this.lastFlowed);
+    const feetM3 = this.film.drippedM3 - drainedM3;
+    this.drippedM3 += this.film.drippedM3;
+    const setFraction = this.meanSet();
+    this.keepFilm(this.film.thicknessM, this.filmPerArea);
+    // Where a narrow waist fills up, a layer on the wall is no thicker than the cavity is deep.
+    const thicknessM = fromCells(this.cells, this.belowM, arcM).map((t, i) => Math.max(0, Math.min(t, this.input.cavity.depthM) - beforeM[i]));
+    return { thicknessM, skinM, drainedM3, feetM3, wallC, stillAfterSeconds, setFraction };
+  }
+
+  balances(): { readonly massError: number; readonly heatError: number } {
+    let lying = 0;
+    for (let i = 0; i < this.cells.count; i++) lying += this.belowPerArea[i] * this.cells.areaM2[i];
+    const moved = Math.abs(this.heat.heatOut) + Math.abs(this.held());
+    return { massError: Math.abs(this.pouredM3 - lying - this.drippedM3) / Math.max(this.pouredM3, 1e-12), heatError: Math.abs(this.broughtJ - this.held() - this.heat.heatOut) / moved };
+  }
+
+  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives the skin, m. */
+  private dwell(choice: CoatChoice, workingC: number): number {
+    if (choice.method !== 'dump' || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return 0;
+    const { material, moldWallM: wallM } = this.input;
+    const { kind, fatShare } = choice.chocolate;
+    const before = this.held();
+    const wallC = mean(this.heat.wallC);
+    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds: choice.dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, airC: this.placeC('room') });
+    this.moment();
+    for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;
+    this.seconds += choice.dwellSeconds;
+    // The bulk that is tipped out keeps its own heat account; here only what stays and what the wall has taken up enters.
+    this.broughtJ += this.held() - before;
+    if (skin.thicknessM > 0) {
+      const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+      const skinC = (skin.wallC + setFromC - WORKING_RULES.skinSetFraction * (setFromC - setToC)) / 2;
+      this.heat.pour(kind, fatShare, skinC);
+      this.heat.filmSet.fill(Math.min(1, Math.max(0, (setFromC - skinC) / (setFromC - setToC))));
+      this.pour(new Float64Array(this.cells.count).fill(Math.min(skin.thicknessM, this.input.cavity.depthM)));
+      this.keepFilm(this.film.thicknessM, this.filmPerArea);
+    }
+    return skin.thicknessM;
+  }
+
+  /** Lays the film a coat starts from. */
+  private place(choice: CoatChoice, workingC: number): void {
+    const { cavity, press } = this.input;
+    this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, workingC);
+    if (press || choice.method !== 'dump') {
+      const laid = press?.by === 'width' ? cavity.profile.arcM.map(() => Math.min(press.gapM, cavity.depthM)) : spreadFilm(cavity, press ? press.m3 : choice.doseM3 * this.variation.dose, choice.where);
+      this.pour(toCells(this.cells, laid, cavity.profile.arcM));
+      return;
+    }
+    const start = Math.min(WORKING_RULES.dumpStartThicknessM, (cavity.rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, cavity.depthM / 2);
+    this.pour(this.belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b))));
+  }
+
+  private pour(thicknessM: Float64Array): void {
+    const { depthM, rimDiameterM } = this.input.cavity;
+    // More than the cavity holds would stand over it, and is no layer on its wall.
+    const most = Math.min(depthM, rimDiameterM / 2);
+    const before = this.held();
+    this.film.lay(thicknessM.map((h, i) => Math.max(0, Math.min(h, most - this.belowM[i]))), this.belowM);
+    this.countVolumes();
+    for (const v of this.film.volumeM3) this.pouredM3 += v;
+    this.broughtJ += this.held() - before;
+    this.dt = FIRST_STEP_S;
+  }
+
+  private drain(choice: CoatChoice, seconds: number): void {
+    this.now = { ...this.now, phase: 'drain' };
+    const tapped = Math.min(choice.tappingSeconds, seconds);
+    this.yieldFactor = WORKING_RULES.tappingYieldFactor;
+    this.run(tapped, 'rocked', 'room');
+    this.yieldFactor = 1;
+    this.run(seconds - tapped, 'rocked', 'room');
+  }
+
+  /** Kept even by the spoon or brush while it cools, or pressed. */
+  private spread(choice: CoatChoice): void {
+    this.now = { ...this.now, phase: 'spread' };
+    const seconds = this.input.press ? 0 : SPREAD_SHARE * (choice.method === 'brush' ? HANDS_ON.brushPerCavity : HANDS_ON.spoonPerCavity);
+    this.run(seconds, 'upright', 'room', false);
+  }
+
+  /** Set down as it is to set: in the room for the rest of the handling, then in its places. */
+  private setDown({ choice, sets }: ShellCoat, restSeconds: number): void {
+    const downAt = this.seconds;
+    const flowing = !this.input.press;
+    // What is poured over a former runs off it, however it is drawn.
+    const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
+    this.lastFlowed = 0;
+    const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
+      this.now = { ...this.now, phase, place };
+      this.run(seconds, held, place, flowing, downAt);
+    };
+    stage('rest', 'room', restSeconds);
+    for (const { place, seconds } of sets) stage('set', place, seconds);
+  }
+
+  private run(seconds: number, held: Held, place: Place, flowing = true, downAt = this.seconds): void {
+    const air = this.air(held, place);
+    let left = seconds;
+    this.steps = 0;
+    this.shape(air);
+    this.stiffen();
+    while (left > 1e-9) {
+      // A last sliver is taken along rather than made a step of its own.
+      const dt = left < 1.2 * this.dt ? left : this.dt;
+      this.flowing = flowing && this.film.flows(held);
+      const share = this.flowing ? this.strang(dt, held, air) : this.still(dt);
+      left -= dt;
+      this.seconds += dt;
+      if (this.flowing) this.lastFlowed = this.seconds - downAt;
+      this.dt = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))));
+      this.moment();
+    }
+  }
+
+  /** Heat alone; gives by how much the next step may be longer. */
+  private still(dt: number): number {
+    const moved = this.heat.step(dt);
+    this.stiffen();
+    return CHANGE_K / Math.max(1e-9, moved);
+  }
+
+  /** Heat, flow, heat; gives by how much the next step may be longer. */
+  private strang(dt: number, held: Held, air: WallAir): number {
+    const first = this.heat.step(dt / 2);
+    this.stiffen();
+    const moved = this.flowFor(dt, held);
+    this.shape(air);
+    const second = this.heat.step(dt / 2);
+    return Math.min((CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved), CHANGE_K / Math.max(1e-9, first + second));
+  }
+
+  /** Grows once a stretch has taken many steps. */
+  private patience(): number {
+    return Math.max(1, ++this.steps / MANY_STEPS);
+  }
+
+  private flowFor(dt: number, held: Held): number {
+    this.volumesBefore.set(this.film.volumeM3);
+    const moved = this.film.step(dt, held);
+    if (!(moved >= 0)) {
+      if (dt < SHORTEST_STEP_S) throw new Error('the film does not converge');
+      return Math.max(this.flowFor(dt / 2, held), this.flowFor(dt / 2, held));
+    }
+    const { perKelvin, perSet } = this.heat.filmHeat;
+    const kelvins = this.film.carry(this.heat.filmC, this.volumesBefore, dt);
+    const sets = this.film.carry(this.heat.filmSet, this.volumesBefore, dt);
+    this.broughtJ -= perKelvin * kelvins + perSet * sets;
+    this.countVolumes();
+    return moved;
+  }
+
+  private shape(air: WallAir): void {
+    this.heat.shape(air, this.film.thicknessM, this.belowM, this.filmPerArea, this.belowPerArea);
+  }
+
+  /** Casson values of each place's temperature and set fraction. */
+  private stiffen(): void {
+    const { yieldPa, viscosityPas } = this.film;
+    const { filmC, filmSet } = this.heat;
+    const { yieldPa: tau40, viscosityPas: eta40 } = this.flow;
+    const tapped = tau40 * this.yieldFactor;
+    for (let i = 0; i < this.cells.count; i++) {
+      const set = filmSet[i];
+      const flows = set < NO_FLOW_FROM;
+      yieldPa[i] = flows ? tapped * yieldPerKelvin(filmC[i]) * yieldGain(set) : Infinity;
+      viscosityPas[i] = flows ? eta40 * viscosityPerKelvin(filmC[i]) * viscosityGain(set) : 1;
+    }
+  }
+
+  /** Counts the film as set, with its heat, and leaves none. */
+  private keepFilm(filmM: Float64Array, filmPerArea: Float64Array): void {
+    const { belowC, belowSet, filmC, filmSet } = this.heat;
+    const before = this.held();
+    for (let i = 0; i < this.cells.count; i++) {
+      const all = filmPerArea[i] + this.belowPerArea[i];
+      const share = all > 0 ? filmPerArea[i] / all : 0;
+      belowC[i] += share * (filmC[i] - belowC[i]);
+      belowSet[i] += share * (filmSet[i] - belowSet[i]);
+      this.belowM[i] += filmM[i];
+      this.belowPerArea[i] = all;
+    }
+    this.heat.keep(mean(filmM));
+    filmM.fill(0);
+    filmPerArea.fill(0);
+    this.film.volumeM3.fill(0);
+    // Chocolates of two kinds count as one between them: what that makes of their heat neither came nor went.
+    this.broughtJ += this.held() - before;
+  }
+
+  /** Mean set fraction of the film by volume. */
+  private meanSet(): number {
+    const { volumeM3 } = this.film;
+    let set = 0;
+    let all = 0;
+    for (let i = 0; i < volumeM3.length; i++) {
+      set += volumeM3[i] * this.heat.filmSet[i];
+      all += volumeM3[i];
+    }
+    return all > 0 ? set / all : 0;
+  }
+
+  private countVolumes(): void {
+    for (let i = 0; i < this.cells.count; i++) this.filmPerArea[i] = this.film.volumeM3[i] / this.cells.areaM2[i];
+  }
+
+  private held(): number {
+    return this.heat.heatHeld(this.filmPerArea, this.belowPerArea);
+  }
+
+  private placeC(place: Place): number {
+    const { roomC, fridgeC, freezerC } = this.input.kitchen;
+    return (place === 'fridge' ? fridgeC : place === 'freezer' ? freezerC : roomC) + this.variation.placeK;
+  }
+
+  private air(held: Held, place: Place): WallAir {
+    const { kitchen, press, moldWallM } = this.input;
+    const c = this.placeC(place);
+    const open = held === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
+    const inside = press ? 1 / (1 / open + moldWallM / MOLD_MATTER.silicone.conductivity) : open;
+    return { outsideC: c, insideC: c, outsideH: airOutsideH(kitchen, place) * this.variation.cooling, insideH: inside * this.variation.cooling };
+  }
+
+  private moment(): void {
+    if (!this.watch) return;
+    const { belowM, cells, seconds, now, flowing } = this;
+    this.watch({ ...now, seconds, cells, belowM, filmM: this.film.thicknessM, filmC: this.heat.filmC, filmSet: this.heat.filmSet, flows: flowing });
+  }
+}
+
+function mean(values: Float64Array): number {
+  let sum = 0;
+  for (const value of values) sum += value;
+  return sum / values.length;
+}

@@ -1,0 +1,93 @@
+import type { Place } from '../record/choices';
+import type { CoatChoice, CoatPlaceInput } from './coat-choice';
+import type { PlaceKitchen } from './place-air';
+import { ShellRun } from './shell-run';
+import { WALL_CELLS, type WallCells } from './wall-cells';
+
+/** One coat with what follows on it. */
+export interface ShellCoat {
+  readonly choice: CoatChoice;
+  /** Time in the room from pouring to its cold place, s. */
+  readonly handlingSeconds: number;
+  /** Where it sets and for how long, s, in this order. */
+  readonly sets: readonly { readonly place: Place; readonly seconds: number }[];
+}
+
+/** Everything the simulation of a shell depends on; plain data but for the cavity, SI. */
+export interface ShellInput extends CoatPlaceInput {
+  readonly kitchen: PlaceKitchen;
+  readonly coats: readonly ShellCoat[];
+}
+
+/** How far from nominal one run is. */
+export interface ShellVariation {
+  /** Factors on yield stress and viscosity, on a dose, and on the exchange with the air. */
+  readonly stiffness: number;
+  readonly dose: number;
+  readonly cooling: number;
+  /** Factor on the time it is tipped out: nobody counts exactly. */
+  readonly drain: number;
+  /** Added to the working temperature and to every place, K. */
+  readonly workingK: number;
+  readonly placeK: number;
+}
+
+export const AS_PLANNED: ShellVariation = { stiffness: 1, dose: 1, cooling: 1, drain: 1, workingK: 0, placeK: 0 };
+
+/** What a run is doing: standing full, tipped out, worked with spoon or brush, set down in the room, or in its place. */
+export type ShellPhase = 'dwell' | 'drain' | 'spread' | 'rest' | 'set';
+
+/** A moment of a run, as it is passed to whoever watches; the arrays are the run's own and change with the next step. */
+export interface ShellMoment {
+  readonly coat: number;
+  readonly phase: ShellPhase;
+  readonly place: Place;
+  /** Since the first coat was poured, s. */
+  readonly seconds: number;
+  readonly cells: WallCells;
+  /** What has set before, and the film on it, m in each cell. */
+  readonly belowM: Float64Array;
+  readonly filmM: Float64Array;
+  readonly filmC: Float64Array;
+  readonly filmSet: Float64Array;
+  readonly flows: boolean;
+}
+
+/** How one coat came out. */
+export interface ShellCoatResult {
+  /** At each point of the profile, m. */
+  readonly thicknessM: Float64Array;
+  readonly skinM: number;
+  /** What dripped off the rim while it drained and after it was set down, m³. */
+  readonly drainedM3: number;
+  readonly feetM3: number;
+  /** Mean temperature of the mold's wall when the coat was set down, °C. */
+  readonly wallC: number;
+  /** Seconds after it was set down until nothing ran any more; Infinity: it still runs at the end. */
+  readonly stillAfterSeconds: number;
+  /** Mean set fraction at the end. */
+  readonly setFraction: number;
+}
+
+export interface ShellResult {
+  readonly coats: readonly ShellCoatResult[];
+  /** From pouring the first coat to the end of the last set, s. */
+  readonly seconds: number;
+  /** Poured less what lies on the wall and what dripped off, over what was poured; heat likewise, over what is held and what left. */
+  readonly massError: number;
+  readonly heatError: number;
+}
+
+/**
+ * Runs a shell through all its coats: poured, standing, tipped out or spread, set down and setting in its places; film, heat in
+ * film, earlier coats and wall together, each coat on what the ones before left behind.
+ *
+ * Strang splitting: half a step of heat, flow with the stiffness of each place's temperature and set fraction, half a step of heat;
+ * once nothing exceeds its yield, heat alone. Steps by 5 % of thickness and 0.5 K. Throws where a step cannot be made, which is a bug.
+ * @param watch called with every step, for drawing
+ */
+export function simulateShell(input: ShellInput, variation: ShellVariation = AS_PLANNED, watch?: (moment: ShellMoment) => void, cellCount = WALL_CELLS): ShellResult {
+  const run = new ShellRun(input, variation, watch, cellCount);
+  const coats = input.coats.map((coat, index) => run.coat(coat, index));
+  return { coats, seconds: run.seconds, ...run.balances() };
+}

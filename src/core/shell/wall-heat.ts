@@ -1,0 +1,219 @@
+import { CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, latentHeat, type ChocolateKind } from '../matter/chocolate';
+import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
+import type { WallCells } from './wall-cells';
+
+/** Air on both sides of the wall: temperature, °C, and heat transfer, W/(m² K). */
+export interface WallAir {
+  readonly outsideC: number;
+  readonly outsideH: number;
+  readonly insideC: number;
+  readonly insideH: number;
+}
+
+/** How a chocolate sets: its interval, its lag, and the heat it holds and gives off per volume. */
+interface SettingMatter {
+  readonly heat: number;
+  readonly latent: number;
+  readonly fromC: number;
+  readonly spanK: number;
+  readonly lagS: number;
+}
+
+/** A contact is never better than this, m² K/W: keeps a layer that is not there from dividing by nothing. */
+const LEAST_RESISTANCE = 1e-7;
+const LEAST_AREA_SHARE = 0.05;
+const MODES_TRIED = 8;
+/** A layer thinner than this does not set the length of a step, m. */
+const NOTED_M = 1e-4;
+
+/** What a chocolate takes up and gives off, per volume of melted chocolate. */
+export function settingMatter(kind: ChocolateKind, fatShare: number): SettingMatter {
+  const { meltedDensity, setFromC, setToC, settingLagS } = CHOCOLATE_MATTER[kind];
+  return { heat: meltedDensity * CHOCOLATE_SPECIFIC_HEAT, latent: meltedDensity * latentHeat(fatShare), fromC: setFromC, spanK: setFromC - setToC, lagS: settingLagS };
+}
+
+/**
+ * Heat in the mold's wall, in what has set on it and in the film, place by place: three temperatures a cell, with the resistance of
+ * each half layer and of the air between them, implicit Euler in time. Setting follows its equilibrium, linear over its
+ * interval, with a lag, and does not go back below the (higher) melting range. Nothing is conducted along the wall.
+ */
+export class WallHeat {
+  readonly wallC: Float64Array;
+  /** Temperature and set fraction of what has set before, and of the film. */
+  readonly belowC: Float64Array;
+  readonly belowSet: Float64Array;
+  readonly filmC: Float64Array;
+  readonly filmSet: Float64Array;
+  /** Heat that has left through both faces, J. */
+  heatOut = 0;
+
+  private film: SettingMatter;
+  /** What has set before, as one matter: the mean of its coats by thickness. */
+  private below: SettingMatter;
+  private belowThicknessM = 0;
+  private readonly wallCapacity: Float64Array;
+  private readonly outsideShare: Float64Array;
+  private readonly halfWall: number;
+  private air: WallAir = { outsideC: 20, outsideH: 1, insideC: 20, insideH: 1 };
+  private readonly toOutside: Float64Array;
+  private readonly wallToBelow: Float64Array;
+  private readonly belowToFilm: Float64Array;
+  private readonly toInside: Float64Array;
+  private readonly filmCapacity: Float64Array;
+  private readonly belowCapacity: Float64Array;
+
+  /** @param trayJperM2K heat capacity of what stands against the mold, per wall area */
+  constructor(private readonly cells: WallCells, material: MoldMaterial, wallM: number, trayJperM2K: number, startC: number) {
+    const matter = MOLD_MATTER[material];
+    const array = (): Float64Array => new Float64Array(cells.count);
+    this.wallC = array().fill(startC);
+    this.belowC = array().fill(startC);
+    this.belowSet = array();
+    this.filmC = array().fill(startC);
+    this.filmSet = array();
+    this.toOutside = array();
+    this.wallToBelow = array();
+    this.belowToFilm = array();
+    this.toInside = array();
+    this.filmCapacity = array();
+    this.belowCapacity = array();
+    this.film = this.below = settingMatter('dark', CHOCOLATE_MATTER.dark.fatShare);
+    this.halfWall = wallM / (2 * matter.conductivity);
+    const volume = matter.density * matter.specificHeat * wallM;
+    this.wallCapacity = cells.mean.map((H, i) => volume * Math.max(LEAST_AREA_SHARE, 1 + H * wallM + (cells.gauss[i] * wallM * wallM) / 4) + trayJperM2K);
+    this.outsideShare = cells.mean.map((H, i) => Math.max(LEAST_AREA_SHARE, 1 + 2 * H * wallM + cells.gauss[i] * wallM * wallM));
+  }
+
+  /** A film of this chocolate comes on, everywhere at one temperature and unset. */
+  pour(kind: ChocolateKind, fatShare: number, filmC: number): void {
+    this.film = settingMatter(kind, fatShare);
+    this.filmC.fill(filmC);
+    this.filmSet.fill(0);
+  }
+
+  /** Counts a layer of the film's chocolate, of mean thickness `addedM`, as set: mixes it into what has set before. */
+  keep(addedM: number): void {
+    const all = this.belowThicknessM + addedM;
+    const share = all > 0 ? addedM / all : 1;
+    const mix = (of: (matter: SettingMatter) => number): number => of(this.below) + share * (of(this.film) - of(this.below));
+    this.below = { heat: mix((m) => m.heat), latent: mix((m) => m.latent), fromC: mix((m) => m.fromC), spanK: mix((m) => m.spanK), lagS: mix((m) => m.lagS) };
+    this.belowThicknessM = all;
+  }
+
+  /** Heat held against 0 °C and unset, J, with the layers' volumes per wall area in m. */
+  heatHeld(filmPerArea: ArrayLike<number>, belowPerArea: ArrayLike<number>): number {
+    let held = 0;
+    for (let i = 0; i < this.cells.count; i++) {
+      const film = filmPerArea[i] * (this.film.heat * this.filmC[i] - this.film.latent * this.filmSet[i]);
+      const below = belowPerArea[i] * (this.below.heat * this.belowC[i] - this.below.latent * this.belowSet[i]);
+      held += this.cells.areaM2[i] * (this.wallCapacity[i] * this.wallC[i] + film + below);
+    }
+    return held;
+  }
+
+  /** Heat that film of this state carries off, J per (K m³) and per (set fraction m³). */
+  get filmHeat(): { readonly perKelvin: number; readonly perSet: number } {
+    return { perKelvin: this.film.heat, perSet: -this.film.latent };
+  }
+
+  /**
+   * Sets how heat passes from layer to layer: to be called when thickness or air have changed.
+   * @param filmM, belowM thickness of film and of what has set, m; filmPerArea, belowPerArea their volumes per wall area, m
+   */
+  shape(air: WallAir, filmM: Float64Array, belowM: Float64Array, filmPerArea: Float64Array, belowPerArea: Float64Array): void {
+    const { mean, gauss } = this.cells;
+    const { halfWall, film, below } = this;
+    const outside = 1 / (1 / air.outsideH + halfWall);
+    const inside = 1 / air.insideH;
+    for (let i = 0; i < filmM.length; i++) {
+      const t = belowM[i] + filmM[i];
+      const halfBelow = belowM[i] / (2 * CHOCOLATE_CONDUCTIVITY);
+      const halfFilm = filmM[i] / (2 * CHOCOLATE_CONDUCTIVITY);
+      this.toOutside[i] = this.outsideShare[i] * outside;
+      this.wallToBelow[i] = 1 / (halfWall + halfBelow + LEAST_RESISTANCE);
+      this.belowToFilm[i] = 1 / (halfBelow + halfFilm + LEAST_RESISTANCE);
+      this.toInside[i] = Math.max(LEAST_AREA_SHARE, 1 - t * (2 * mean[i] - gauss[i] * t)) / (inside + halfFilm);
+      this.filmCapacity[i] = film.heat * filmPerArea[i];
+      this.belowCapacity[i] = below.heat * belowPerArea[i];
+    }
+    this.air = air;
+  }
+
+  /**
+   * Advances by `dt` seconds in the shape and air set last.
+   * @returns the largest change of temperature in any cell, K
+   */
+  step(dt: number): number {
+    const { count } = this.cells;
+    const { film, below, toOutside, wallToBelow, belowToFilm, toInside, wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
+    const { outsideC, insideC } = this.air;
+    const per = 1 / dt;
+    // Latent heat over specific heat, K, and the share of the way to equilibrium that a step goes.
+    const filmGain = (film.latent / film.heat) * (dt / (dt + film.lagS));
+    const belowGain = (below.latent / below.heat) * (dt / (dt + below.lagS));
+    const least = NOTED_M * film.heat;
+    let largest = 0;
+    for (let i = 0; i < count; i++) {
+      const gWall = wallToBelow[i];
+      const gFilm = belowToFilm[i];
+      const cWall = wallCapacity[i] * per;
+      const cBelow = belowCapacity[i] * per;
+      const cFilm = filmCapacity[i] * per;
+      const wallShare = gWall / (cWall + toOutside[i] + gWall);
+      const wallPart = (cWall * wallC[i] + toOutside[i] * outsideC) / (cWall + toOutside[i] + gWall);
+      const setBelow = belowSet[i];
+      const setFilm = filmSet[i];
+      let modeBelow = cBelow > 0 ? modeAt(below, belowC[i], setBelow) : 0;
+      let modeFilm = cFilm > 0 ? modeAt(film, filmC[i], setFilm) : 0;
+      let tBelow = 0;
+      let tFilm = 0;
+      // Straight within each stretch of the setting curve: tried stretch by stretch until it is the right one.
+      for (let k = 0; k <= MODES_TRIED; k++) {
+        const gainBelow = modeBelow === 0 ? 0 : cBelow * belowGain;
+        const gainFilm = modeFilm === 0 ? 0 : cFilm * filmGain;
+        const dFilm = cFilm + gFilm + toInside[i] + (modeFilm === 1 ? gainFilm / film.spanK : 0);
+        const rFilm = cFilm * filmC[i] + toInside[i] * insideC + gainFilm * ((modeFilm === 1 ? film.fromC / film.spanK : 1) - setFilm);
+        const dBelow = cBelow + gWall + gFilm + (modeBelow === 1 ? gainBelow / below.spanK : 0);
+        const rBelow = cBelow * belowC[i] + gainBelow * ((modeBelow === 1 ? below.fromC / below.spanK : 1) - setBelow);
+        const filmShare = gFilm / dFilm;
+        tBelow = (rBelow + gWall * wallPart + filmShare * rFilm) / (dBelow - gWall * wallShare - gFilm * filmShare);
+        tFilm = rFilm / dFilm + filmShare * tBelow;
+        const nextBelow = cBelow > 0 ? modeAt(below, tBelow, setBelow) : 0;
+        const nextFilm = cFilm > 0 ? modeAt(film, tFilm, setFilm) : 0;
+        // What was not settled by then is a matter of rounding, and the heat stays right.
+        if ((nextBelow === modeBelow && nextFilm === modeFilm) || k === MODES_TRIED) break;
+        // Both at once may chase each other; one at a time does not.
+        if (k < 2 || nextFilm === modeFilm) modeBelow = nextBelow;
+        modeFilm = nextFilm;
+      }
+      const tWall = wallPart + wallShare * tBelow;
+      if (modeBelow > 0) belowSet[i] += (dt / (dt + below.lagS)) * (equilibrium(below, tBelow) - setBelow);
+      if (modeFilm > 0) filmSet[i] += (dt / (dt + film.lagS)) * (equilibrium(film, tFilm) - setFilm);
+      const moved = Math.max(Math.abs(tWall - wallC[i]), belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0, filmCapacity[i] > least ? Math.abs(tFilm - filmC[i]) : 0);
+      if (moved > largest) largest = moved;
+      wallC[i] = tWall;
+      belowC[i] = tBelow;
+      filmC[i] = tFilm;
+    }
+    this.countLoss(dt);
+    return largest;
+  }
+
+  private countLoss(dt: number): void {
+    const { outsideC, insideC } = this.air;
+    let out = 0;
+    for (let i = 0; i < this.cells.count; i++) out += this.cells.areaM2[i] * (this.toOutside[i] * (this.wallC[i] - outsideC) + this.toInside[i] * (this.filmC[i] - insideC));
+    this.heatOut += dt * out;
+  }
+}
+
+/** Which stretch of the setting curve a temperature lies on: 0 nothing more sets, 1 within the interval, 2 below it. */
+function modeAt(matter: SettingMatter, c: number, set: number): 0 | 1 | 2 {
+  const share = (matter.fromC - c) / matter.spanK;
+  if (share <= set) return 0;
+  return share >= 1 ? 2 : 1;
+}
+
+function equilibrium(matter: SettingMatter, c: number): number {
+  return Math.min(1, (matter.fromC - c) / matter.spanK);
+}
