@@ -1,3 +1,4 @@
+import { MOLD_MATTER } from '../matter/mold-material';
 import { rootBetween } from '../quantity/root';
 import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
 import { CoatLayer } from './lay-coats';
@@ -5,11 +6,14 @@ import { CoatLayer } from './lay-coats';
 const MOST_COATS = 4;
 /** A micrometre is far less than anybody can see. */
 const CLOSE_ENOUGH_M = 1e-6;
-/** A skin is not known to better than this, and each look at it takes a conduction of its own. */
-const CLOSE_ENOUGH_BY_DWELL_M = 5e-6;
 /** Shortest and longest time to tip out that the aim will ask for, s. Working rule. */
 const SHORTEST_DRAIN = 5;
 const LONGEST_DRAIN = 90;
+/** Shares of the way from thinnest to thickest that go by time tipped out, at either end. */
+const DRAIN_SHARE = 0.2;
+/** Longest dwell the aim will ask for, s, and as a share of the time in which the wall warms. Working rules. */
+const MOST_DWELL = 60;
+const WARMED_SHARE = 0.6;
 /** A spooned coat is laid at most this many times as thick as a vertical wall holds. Working rule. */
 export const HOLD_MULTIPLE = 2;
 
@@ -21,8 +25,7 @@ export interface Aimed {
 }
 
 /**
- * The fewest coats that reach a wanted rim thickness, and the time to tip out (or the dose) that lands on it; where the
- * longest drain leaves too much, a shorter dwell.
+ * The fewest coats that reach a wanted rim thickness, and the time to stand and to tip out (or the dose) that lands on it.
  *
  * @param model the first coat of the list sets the way of working; later ones are kept, or copied from the last
  * @param rimM wanted thickness at the rim in all, m
@@ -33,39 +36,56 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
     const coats = Array.from({ length: n }, (_, i) => model[i] ?? { ...model[model.length - 1], id: `${model[model.length - 1].id}+${i}` });
     const tune = tuner(place, coats, layer);
     const over = (share: number): number => layer.rimM(tune(share)) - rimM;
+    // Later coats set on the ones before, so those are laid as they will be before the rim is asked for.
+    const overAsLaid = (share: number): number => {
+      layer.lay(tune(share));
+      return over(share);
+    };
     best = tune(1);
-    const most = over(1);
-    if (most < 0) continue;
+    if (overAsLaid(1) < 0) continue;
+    if (overAsLaid(0) > 0) return { coats: tune(0), reached: false };
+    const first = rootBetween(over, 0, 1, over(0), over(1), CLOSE_ENOUGH_M);
+    overAsLaid(first);
     const least = over(0);
-    if (least <= 0) return { coats: tune(rootBetween(over, 0, 1, least, most, CLOSE_ENOUGH_M)), reached: true };
-    return thinnedByDwell(tune(0), layer, rimM, least);
+    const most = over(1);
+    return { coats: tune(least < 0 && most > 0 ? rootBetween(over, 0, 1, least, most, CLOSE_ENOUGH_M) : first), reached: true };
   }
   return { coats: best, reached: false };
 }
 
-/**
- * Coats that are too thick even after the longest drain, made to stand for less time, so that less of a skin sets:
- * closes the gap between the most of some coats and the least of one more.
- */
-function thinnedByDwell(coats: readonly CoatChoice[], layer: CoatLayer, rimM: number, over: number): Aimed {
-  // The skin grows like the root of the time it stands: nearly straight in the share.
-  const standing = (share: number): CoatChoice[] => coats.map((coat) => ({ ...coat, dwellSeconds: coat.method === 'dump' ? coat.dwellSeconds * share ** 2 : coat.dwellSeconds }));
-  const above = (share: number): number => layer.rimM(standing(share)) - rimM;
-  const without = above(0);
-  if (without > 0) return { coats: standing(0), reached: false };
-  return { coats: standing(rootBetween(above, 0, 1, without, over, CLOSE_ENOUGH_BY_DWELL_M)), reached: true };
-}
-
-/** Maps 0 (thinnest) to 1 (thickest) onto a set of coats, by time to tip out or by dose. */
+/** Maps 0 (thinnest) to 1 (thickest) onto a set of coats: by time to stand and to tip out, or by dose. */
 function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): (share: number) => CoatChoice[] {
   const laid = layer.lay(coats);
-  return (share) =>
-    coats.map((coat, i) => {
-      if (coat.method === 'dump') {
-        const drainSeconds = LONGEST_DRAIN * (SHORTEST_DRAIN / LONGEST_DRAIN) ** share;
-        return { ...coat, drainSeconds, tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2) };
-      }
-      const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
-      return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
-    });
+  const longest = longestDwell(place);
+  return (share) => coats.map((coat, i) => {
+    if (coat.method === 'dump') return place.cavity.outward ? byDrain(coat, share) : byDwellFirst(coat, share, longest);
+    const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
+    return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
+  });
+}
+
+/** Tipped out for longer or shorter than the longest, in equal ratios. */
+function byDrain(coat: CoatChoice, share: number): CoatChoice {
+  const drainSeconds = LONGEST_DRAIN * (SHORTEST_DRAIN / LONGEST_DRAIN) ** share;
+  return { ...coat, drainSeconds, tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2) };
+}
+
+/**
+ * The dwell does most of it, as a film once set down runs on until it holds: around the chosen way, first longer tipped out and no
+ * dwell, then less dwell, then more, then less time tipped out.
+ */
+function byDwellFirst(coat: CoatChoice, share: number, longest: number): CoatChoice {
+  const along = (from: number, to: number): number => Math.min(1, Math.max(0, (share - from) / (to - from)));
+  const between = (a: number, b: number, part: number): number => (a > 0 && b > 0 ? a * (b / a) ** part : a);
+  const chosen = Math.min(LONGEST_DRAIN, Math.max(SHORTEST_DRAIN, coat.drainSeconds));
+  const drainSeconds = share < DRAIN_SHARE ? between(LONGEST_DRAIN, chosen, along(0, DRAIN_SHARE)) : between(chosen, SHORTEST_DRAIN, along(1 - DRAIN_SHARE, 1));
+  // A skin grows like the root of the time it stands: nearly straight in the share.
+  const root = along(DRAIN_SHARE, 0.5) * Math.sqrt(coat.dwellSeconds) + along(0.5, 1 - DRAIN_SHARE) * Math.max(0, Math.sqrt(longest) - Math.sqrt(coat.dwellSeconds));
+  return { ...coat, dwellSeconds: root * root, drainSeconds, tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2) };
+}
+
+/** How long it makes sense to let a mold stand full, s: the skin grows until the wall has warmed through. Working rule on L²/α. */
+function longestDwell({ material, moldWallM }: CoatPlaceInput): number {
+  const { conductivity, density, specificHeat } = MOLD_MATTER[material];
+  return Math.min(MOST_DWELL, WARMED_SHARE * (moldWallM ** 2 * density * specificHeat) / conductivity);
 }

@@ -3,13 +3,16 @@ import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
+import type { SimulatedCoat } from '../shell/simulated';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
 import { breakChance, neededRimM } from './survival';
 
 export interface CoatInput extends CoatPlaceInput {
   readonly coats: readonly CoatChoice[];
   /** Wanted thickness at the rim, m: coats and their tuning are found; undefined: the coats as they are. */
-  readonly wantedRimM?: number;
+  readonly wantedRimM?: number | undefined;
+  /** What a simulation of coats made alike found; without it the closed form stands. */
+  readonly simulated?: readonly SimulatedCoat[] | undefined;
 }
 
 /** Thickness at the three places, each with its likely range. */
@@ -59,11 +62,11 @@ export interface CoatResult {
 /**
  * What the chosen coats come to: thickness at rim, wall and base, amounts, and whether the shell survives unmolding.
  *
- * Closed form of the draining Casson film plus the skin from the dwell; the likely range comes from one evaluation
- * with thin, warm chocolate and one with stiff, cool chocolate. Takes 1 to 4 coats.
+ * Closed form of the draining Casson film plus the skin from the dwell, corrected by the simulation where there is one; the likely range
+ * comes from one evaluation with thin, warm chocolate and one with stiff, cool chocolate, corrected likewise. Takes 1 to 4 coats.
  */
 export function coatStation(input: CoatInput): CoatResult {
-  const layer = new CoatLayer(input);
+  const layer = new CoatLayer(input, input.simulated);
   const aimed = input.wantedRimM === undefined || input.press ? undefined : aimCoats(input, input.coats, input.wantedRimM, layer);
   const choices = aimed?.coats ?? input.coats;
   const laid = layer.lay(choices, NOMINAL);
@@ -97,7 +100,7 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
   const { profile } = input.cavity;
   const density = CHOCOLATE_MATTER[choice.chocolate.kind].meltedDensity;
   const terms = input.press ? pressTerms(input.press) : coatTerms(choice, laid);
-  const rule = input.press ? 'coat.pressed' : choice.method === 'dump' ? 'coat.dumped' : 'coat.spread';
+  const rule = ruleOf(input, choice);
   const nominal = readings(profile, laid.thicknessM);
   const low = readings(profile, thin.thicknessM);
   const high = readings(profile, thick.thicknessM);
@@ -118,6 +121,12 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: mean(thin), high: mean(thick) },
   };
+}
+
+function ruleOf({ press, simulated }: CoatInput, { method }: CoatChoice): string {
+  if (press) return 'coat.pressed';
+  const way = method === 'dump' ? 'coat.dumped' : 'coat.spread';
+  return simulated?.length ? `${way}Simulated` : way;
 }
 
 function massInAll(coats: readonly CoatAnswer[]): Answer {

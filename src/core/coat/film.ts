@@ -1,5 +1,5 @@
 import type { Cavity } from '../cavity/cavity';
-import type { Rheology } from '../matter/chocolate';
+import { stiffened, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
 import type { WayUp } from '../record/choices';
@@ -17,18 +17,24 @@ export interface Wall {
 /**
  * Film left on the wall after tipping out and draining, m at each point of the profile.
  * The hand rocks the mold meanwhile, so that even the flat pole drains.
+ * @param down true where it is set down as it was tipped out, so that it runs on while it stiffens
  * @param points indices of the profile to give it at; all of them when left out
  */
-export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSeconds: number, tappingSeconds: number, points?: readonly number[]): Float64Array {
+export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSeconds: number, tappingSeconds: number, down: boolean, points?: readonly number[]): Float64Array {
   const tapping = Math.min(tappingSeconds, drainSeconds);
   const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
-  const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }];
+  const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }, { seconds: down ? WORKING_RULES.afterDrainSeconds : 0, flow: afterDrain(flow) }];
   const { profile, rimDiameterM, depthM } = wall.cavity;
   const { slope, meanCurvature, gaussCurvature } = profile;
   // A shallow cavity cannot hold a thicker film than half of it.
   const start = Math.min(WORKING_RULES.dumpStartThicknessM, (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, depthM / 2);
   const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(Math.sin(slope[i]), ROCKING_SINE), { mean: meanCurvature[i], gauss: gaussCurvature[i] }));
   return points ? Float64Array.from(points, at) : wall.towardRim.map((_, i) => at(i));
+}
+
+/** The chocolate as it is on average between being set down and coming to rest. */
+export function afterDrain(flow: Rheology): Rheology {
+  return stiffened(flow, WORKING_RULES.afterDrainStiffness);
 }
 
 /**

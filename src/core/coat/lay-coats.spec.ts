@@ -48,8 +48,8 @@ describe('coats one on another', () => {
   });
 
   it('no longer mind the way up after a long tapped drain (common practice, no source)', () => {
-    const rim = (wayUp: CoatChoice['wayUp']): number => rimOf(new CoatLayer(place), [{ ...coat, drainSeconds: 40, tappingSeconds: 20, wayUp }]);
-    expect(rim('upright')).toBe(rim('upsideDown'));
+    const rim = (wayUp: CoatChoice['wayUp']): number => rimOf(new CoatLayer(place), [{ ...coat, drainSeconds: 90, tappingSeconds: 60, wayUp }]);
+    expect(Math.abs(rim('upright') / rim('upsideDown') - 1)).toBeLessThan(0.03);
   });
 
   it('read the same at the rim alone as over the whole wall, for any coats', () => {
@@ -87,7 +87,7 @@ describe('a floor', () => {
 });
 
 describe('aim', () => {
-  it.each([0.0015, 0.0018, 0.0022, 0.0036])('lands on %f m at the rim', (rimM) => {
+  it.each([0.0012, 0.0016, 0.0026, 0.0036])('lands on %f m at the rim', (rimM) => {
     const layer = new CoatLayer(place);
     const aimed = aimCoats(place, [coat], rimM, layer);
     expect(aimed.reached).toBe(true);

@@ -5,19 +5,22 @@ import { drainLengths } from './drain-length';
 import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
 import { filmVolume, readings, rimReading, spreadFilm } from '../shell/laid-film';
-import { dumpedFilm, settledFilm, type Wall } from './film';
+import type { SimulatedCoat } from '../shell/simulated';
+import { afterDrain, dumpedFilm, settledFilm, type Wall } from './film';
 
 /** How far from nominal one evaluation is: factors on stiffness and dose, kelvin on the working temperature. */
 export interface Variation {
+  /** Which of the simulation's corrections goes with it. */
+  readonly end: 'nominalM' | 'thinM' | 'thickM';
   readonly stiffness: number;
   readonly dose: number;
   readonly kelvin: number;
 }
 
-export const NOMINAL: Variation = { stiffness: 1, dose: 1, kelvin: 0 };
+export const NOMINAL: Variation = { end: 'nominalM', stiffness: 1, dose: 1, kelvin: 0 };
 const { fluiditySpread, doseSpread, kitchenSpreadK } = WORKING_RULES;
-export const THINNEST: Variation = { stiffness: 1 / fluiditySpread, dose: 1 / doseSpread, kelvin: kitchenSpreadK };
-export const THICKEST: Variation = { stiffness: fluiditySpread, dose: doseSpread, kelvin: -kitchenSpreadK };
+export const THINNEST: Variation = { end: 'thinM', stiffness: 1 / fluiditySpread, dose: 1 / doseSpread, kelvin: kitchenSpreadK };
+export const THICKEST: Variation = { end: 'thickM', stiffness: fluiditySpread, dose: doseSpread, kelvin: -kitchenSpreadK };
 
 /** One coat as it lies on the wall. */
 export interface LaidCoat {
@@ -32,14 +35,14 @@ export interface LaidCoat {
   readonly placedM: number;
 }
 
-/** Lays coats one on another by the closed form; remembers what does not change between evaluations. */
+/** Lays coats one on another by the closed form, corrected by what a simulation found; remembers what does not change between evaluations. */
 export class CoatLayer {
   private readonly wall: Wall;
-  private readonly skins = new Map<string, DwellSkin>();
   /** Mean thickness set under each coat when the coats were last laid. */
   private readonly belowM: number[] = [];
 
-  constructor(private readonly place: CoatPlaceInput) {
+  /** @param simulated corrections of coats made alike; none for the closed form alone */
+  constructor(private readonly place: CoatPlaceInput, private readonly simulated: readonly SimulatedCoat[] = []) {
     const { profile } = place.cavity;
     this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
   }
@@ -50,9 +53,11 @@ export class CoatLayer {
     let below = new Float64Array(cavity.profile.arcM.length);
     return coats.map((coat, index) => {
       const { film, skin, holdM, placedM } = this.film(coat, index, coats, variation, below);
-      const total = below.map((b, i) => Math.min(b + film[i], cavity.depthM));
+      const more = this.correction(index)?.[variation.end];
+      const total = below.map((b, i) => Math.min(b + Math.max(0, film[i] + (more?.[i] ?? 0)), cavity.depthM));
       const volumeM3 = filmVolume(cavity, total) - filmVolume(cavity, below);
-      const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin, holdM, placedM };
+      const wallC = this.correction(index)?.wallC ?? skin.wallC;
+      const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
       below = total;
       return laid;
     });
@@ -64,18 +69,23 @@ export class CoatLayer {
    */
   rimM(coats: readonly CoatChoice[]): number {
     const { cavity } = this.place;
-    const { settleSeconds } = WORKING_RULES;
-    const local = !this.place.press && coats.every((coat, index) => coat.method === 'dump' && coat.drainSeconds >= settleSeconds && index < this.belowM.length);
+    const local = !this.place.press && coats.every((coat, index) => coat.method === 'dump' && this.staysDown(coat) && index < this.belowM.length);
     if (!local) return this.lay(coats).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {
       const { flow, density } = poured(coat, NOMINAL);
-      const skinM = cavity.outward ? 0 : this.skin(coat, index, this.wallC(coats, index), this.belowM[index]).thicknessM;
-      const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, points);
-      points.forEach((_, k) => (totals[k] = Math.min(totals[k] + film[k] + skinM, cavity.depthM)));
+      const skinM = cavity.outward ? 0 : this.skin(coat, this.wallC(coats, index), this.belowM[index]).thicknessM;
+      const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, true, points);
+      const more = this.correction(index)?.nominalM;
+      points.forEach((point, k) => (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)));
     });
     return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
+  }
+
+  /** The correction of a coat; further coats than were simulated are taken to be as the last. */
+  private correction(index: number): SimulatedCoat | undefined {
+    return this.simulated[Math.min(index, this.simulated.length - 1)];
   }
 
   private film(coat: CoatChoice, index: number, coats: readonly CoatChoice[], variation: Variation, below: Float64Array) {
@@ -94,11 +104,16 @@ export class CoatLayer {
     }
     // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
     // Nothing stands full on the outside of a former.
-    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC } : this.skin(coat, index, wallC, this.belowM[index]);
-    const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds);
-    const left = Math.max(0, WORKING_RULES.settleSeconds - coat.drainSeconds);
-    const film = settledFilm(this.wall, dumped, flow, density, left, coat.wayUp).map((h) => h + skin.thicknessM);
+    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC } : this.skin(coat, wallC, this.belowM[index]);
+    const down = this.staysDown(coat);
+    const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, down);
+    const film = (down ? dumped : settledFilm(this.wall, dumped, afterDrain(flow), density, WORKING_RULES.afterDrainSeconds, 'upright')).map((h) => h + skin.thicknessM);
     return { film, skin, holdM, placedM: mean(film) };
+  }
+
+  /** Set down as it was tipped out; what is poured over a former runs off it however it is drawn. */
+  private staysDown(coat: CoatChoice): boolean {
+    return coat.wayUp === 'upsideDown' || this.place.cavity.outward;
   }
 
   /** Temperature of wall and earlier coats when a coat is poured, °C. */
@@ -106,17 +121,11 @@ export class CoatLayer {
     return index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
   }
 
-  /** The skin under a coat, found once: it hardly depends on how the coats before it are tuned. */
-  private skin(coat: CoatChoice, index: number, wallC: number, setThicknessM: number): DwellSkin {
+  /** The skin under a coat; it hardly depends on how the coats before it are tuned. */
+  private skin(coat: CoatChoice, wallC: number, setThicknessM: number): DwellSkin {
     const { kind, fatShare } = coat.chocolate;
-    const key = skinKey(coat, index);
-    let skin = this.skins.get(key);
-    if (!skin) {
-      const { material, moldWallM: wallM, roomC: airC } = this.place;
-      skin = dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, airC });
-      this.skins.set(key, skin);
-    }
-    return skin;
+    const { material, moldWallM: wallM, roomC: airC } = this.place;
+    return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, airC });
   }
 }
 
@@ -124,8 +133,6 @@ export class CoatLayer {
 function pressedFilm(cavity: Cavity, press: Press): Float64Array {
   return press.by === 'water' ? spreadFilm(cavity, press.m3, 'all') : new Float64Array(cavity.profile.arcM.length).fill(Math.min(press.gapM, cavity.depthM));
 }
-
-const skinKey = (coat: CoatChoice, index: number): string => `${coat.id} ${index} ${coat.dwellSeconds}`;
 
 /** The chocolate of a coat as it is poured. */
 function poured(coat: CoatChoice, variation: Variation): { readonly flow: Rheology; readonly density: number } {

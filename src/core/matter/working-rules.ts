@@ -11,14 +11,19 @@ export const WORKING_RULES = {
   tappingYieldFactor: 0.3,
   /** Set fraction at the wall from which a layer stays when the mold is tipped out. Working rule. */
   skinSetFraction: 0.05,
-  /** Seconds a freshly placed coat can still run before it holds. Working rule. */
+  /** For the closed form: seconds a spooned coat can still run before it holds. Working rule. */
   settleSeconds: 10,
+  /** For the closed form: seconds a drained coat still runs after it was set down, and how much stiffer it is by then. Fitted on the simulation. */
+  afterDrainSeconds: 30,
+  afterDrainStiffness: 1.2,
   /** Spread of a fluidity class: factor either way on viscosity and yield stress. Working rule. */
   fluiditySpread: 1.4,
   /** Likely error of a kitchen temperature, K. Working rule. */
   kitchenSpreadK: 1,
   /** Likely factor either way on how fast the kitchen's air takes heat away. Working rule. */
   coolingSpread: 1.2,
+  /** Likely factor either way on seconds that are counted by hand. Working rule. */
+  drainSpread: 1.2,
   /** Likely factor either way on a dose given by spoon. Working rule. */
   doseSpread: 1.15,
   /** Heat transfer to still air, radiation included, W/(m² K). From memory, handbook range 5 to 12; calibrated on practice. */

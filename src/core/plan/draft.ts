@@ -1,8 +1,6 @@
-import { coatOneMoldSeconds } from '../batch/timeline';
-import { cavityOf, type Cavity } from '../cavity/cavity';
+import type { Cavity } from '../cavity/cavity';
 import type { ChillInput } from '../chill/chill-input';
-import { coatStation, type CoatResult } from '../coat/coat';
-import type { CoatChoice } from '../shell/coat-choice';
+import type { CoatResult } from '../coat/coat';
 import { fillStation, type FillResult } from '../fill/fill';
 import { moldStation, type MoldResult } from '../mold/mold';
 import type { Casting, Coat, Part } from '../record/casting';
@@ -10,8 +8,10 @@ import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
+import type { Simulated } from '../shell/simulated';
+import { coatModels, make, makingOf } from './making';
 
-/** Everything that follows from a casting without the chill: the closed forms. */
+/** Everything that follows from a casting without the chill. */
 export interface PlanDraft {
   readonly casting: Casting;
   readonly part: Part;
@@ -28,28 +28,16 @@ export interface PlanDraft {
 }
 
 /**
- * The closed-form part of a plan: mold, coat and fill, and what the chill is to be computed from.
- * Takes about a millisecond. The casting must be a read (valid) record.
+ * The part of a plan that does not wait for the chill: mold, coat and fill, and what the chill is to be computed from.
+ * By the closed forms, corrected by a simulation where there is one of coats made alike. Takes about a millisecond.
+ * The casting must be a read (valid) record.
  */
-export function draftPlan(casting: Casting): PlanDraft {
+export function draftPlan(casting: Casting, simulated?: Simulated): PlanDraft {
   const part = casting.parts[0];
   const moldRecord = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(moldRecord, part);
-  const { composition } = moldRecord;
-  const press = composition.kind === 'press' ? composition.gap : undefined;
-  const cavity = cavityOf(cavityRecord.shape, composition.kind === 'former');
-  // Pressed, there is one coat, spooned in.
-  const models = press ? part.coats.slice(0, 1).map((coat): Coat => ({ ...coat, method: 'spoon', where: 'all' })) : part.coats;
-  const choices = models.map((coat) => coatChoice(casting, coat));
-  const coat = coatStation({
-    cavity,
-    material: moldRecord.material,
-    moldWallM: moldRecord.wallM,
-    roomC: casting.kitchen.roomC,
-    coats: choices,
-    press,
-    wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
-  });
+  const { cavity, coat, chillInput } = make(makingOf(casting), simulated);
+  const models = coatModels(casting);
   const coatsMade = coat.coats.map((made, i): Coat => {
     const model = models[i] ?? { ...models[models.length - 1], id: made.choice.id };
     const { doseM3, dwellSeconds, drainSeconds, tappingSeconds } = made.choice;
@@ -65,40 +53,5 @@ export function draftPlan(casting: Casting): PlanDraft {
     shellKg: coat.mass.value * part.perPiece,
     shellAllergens: [...new Set(chocolates.flatMap((chocolate) => chocolate.allergens))],
   });
-  const chillInput = chillFrom(casting, moldRecord, cavity, coat, coatsMade, cavityCount(cavityRecord));
   return { casting, part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, mold, coat, fill, chillInput };
-}
-
-function coatChoice(casting: Casting, coat: Coat): CoatChoice {
-  const melt = meltOf(casting, coat.shares[0].meltId);
-  const { kind, fluidity, fatShare } = chocolateOf(casting, melt);
-  const { id, method, doseM3, dwellSeconds, drainSeconds, tappingSeconds, wayUp, where } = coat;
-  return { id, method, chocolate: { kind, fluidity, fatShare }, workingC: melt.workingC, doseM3, dwellSeconds, drainSeconds, tappingSeconds, wayUp, where };
-}
-
-function chillFrom(casting: Casting, mold: Mold, cavity: Cavity, coat: CoatResult, made: readonly Coat[], cavities: number): ChillInput {
-  const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
-  return {
-    material: mold.material,
-    wallM: mold.wallM,
-    meanCurvature: cavity.meanCurvature,
-    gaussCurvature: cavity.gaussCurvature,
-    ...(mold.composition.kind === 'press' ? { insertM: mold.wallM } : {}),
-    kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
-    coats: coat.coats.map((answer, i) => {
-      const set = made[i].sets[0];
-      return {
-        kind: answer.choice.chocolate.kind,
-        fatShare: answer.choice.chocolate.fatShare,
-        workingC: answer.choice.workingC,
-        thicknessM: answer.meanM,
-        wallC: answer.wallC,
-        wayUp: answer.choice.wayUp,
-        // The middle cavity of a mold waits half the time that coating it takes.
-        handlingSeconds: coatOneMoldSeconds(made[i], cavities) / 2,
-        place: set.place,
-        ...(set.seconds === undefined ? {} : { overruledSeconds: set.seconds }),
-      };
-    }),
-  };
 }

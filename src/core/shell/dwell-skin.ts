@@ -29,31 +29,71 @@ export interface DwellSkin {
 const MELT_DEPTH_M = 0.012;
 const MELT_CELLS = [6, 5, 3] as const;
 const MELT_SHARES = [0.15, 0.25, 0.6] as const;
-const STEPS = 12;
+const STEPS = 48;
+const LONGEST_S = 300;
+/** Steps grow with time by this power, since the first moments are the steepest: from a fiftieth of a second to some seconds. */
+const STEP_POWER = 2.5;
+/** What has set below is told apart in steps of this, m: less changes the skin by nothing to speak of. */
+const SET_STEP_M = 0.0001;
+const MOST_KEPT = 64;
 
 /**
  * The skin that sets against the cooler wall while the cavity stands full, by the enthalpy slab with the real, finite wall.
  *
  * Setting is in equilibrium here (seconds, at a strongly cooled wall); what has reached the set fraction
  * of the working rules stays. Grows like the square root of time until the wall has warmed, then melts back.
+ * @param input up to five minutes of dwell
  */
 export function dwellSkin(input: DwellInput): DwellSkin {
   if (input.dwellSeconds <= 0) return { thicknessM: 0, wallC: input.wallC };
+  const { thicknessM, wallC } = curveOf(input);
+  // Straight in the root of time, in which a skin grows evenly.
+  const at = STEPS * (Math.min(input.dwellSeconds, LONGEST_S) / LONGEST_S) ** (1 / STEP_POWER);
+  const k = Math.min(STEPS - 1, Math.floor(at));
+  const root = (step: number): number => (step / STEPS) ** (STEP_POWER / 2);
+  const share = (root(at) - root(k)) / (root(k + 1) - root(k));
+  return { thicknessM: thicknessM[k] + share * (thicknessM[k + 1] - thicknessM[k]), wallC: wallC[k] + share * (wallC[k + 1] - wallC[k]) };
+}
+
+/** Skin and wall after each step. */
+interface SkinCurve {
+  readonly thicknessM: Float64Array;
+  readonly wallC: Float64Array;
+}
+
+const kept = new Map<string, SkinCurve>();
+
+/** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
+function curveOf({ dwellSeconds: _, setThicknessM, ...rest }: DwellInput): SkinCurve {
+  const input = { ...rest, setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M };
+  const key = JSON.stringify(input);
+  let curve = kept.get(key);
+  if (!curve) {
+    if (kept.size >= MOST_KEPT) kept.clear();
+    curve = skinCurve(input);
+    kept.set(key, curve);
+  }
+  return curve;
+}
+
+function skinCurve(input: Omit<DwellInput, 'dwellSeconds'>): SkinCurve {
   const layers = dwellLayers(input);
   const slab = new HeatSlab(layers);
   const air = { outsideC: input.airC, outsideH: WORKING_RULES.airFlatSurface, insideC: input.airC, insideH: 0 };
-  // Steps grow with time, since the first moments are the steepest.
-  for (let k = 1; k <= STEPS; k++) {
-    slab.step(input.dwellSeconds * ((k / STEPS) ** 2 - ((k - 1) / STEPS) ** 2), air);
-  }
   const wallCells = slab.layerStart[1];
-  let wallC = 0;
-  for (let i = 0; i < wallCells; i++) wallC += slab.temperatureC[i] / wallCells;
   const firstMelt = slab.layerStart[layers.length - MELT_CELLS.length];
-  return { thicknessM: depthBelow(slab, firstMelt, input), wallC };
+  const curve = { thicknessM: new Float64Array(STEPS + 1), wallC: new Float64Array(STEPS + 1).fill(input.wallC) };
+  for (let k = 1; k <= STEPS; k++) {
+    slab.step(LONGEST_S * ((k / STEPS) ** STEP_POWER - ((k - 1) / STEPS) ** STEP_POWER), air);
+    curve.thicknessM[k] = depthBelow(slab, firstMelt, input);
+    let wallC = 0;
+    for (let i = 0; i < wallCells; i++) wallC += slab.temperatureC[i] / wallCells;
+    curve.wallC[k] = wallC;
+  }
+  return curve;
 }
 
-function dwellLayers(input: DwellInput): SlabLayer[] {
+function dwellLayers(input: Omit<DwellInput, 'dwellSeconds'>): SlabLayer[] {
   const melt = chocolateLayer(input.kind, input.fatShare, false);
   const layers: SlabLayer[] = [moldLayer(input.material, input.wallM, input.wallC, 4)];
   if (input.setThicknessM > 0) {
@@ -66,7 +106,7 @@ function dwellLayers(input: DwellInput): SlabLayer[] {
 }
 
 /** Depth from the wall to where the chocolate is still warmer than the skin's temperature, m. */
-function depthBelow(slab: HeatSlab, first: number, input: DwellInput): number {
+function depthBelow(slab: HeatSlab, first: number, input: Pick<DwellInput, 'kind' | 'fatShare'>): number {
   const { setFromC, setToC } = chocolateLayer(input.kind, input.fatShare, false);
   const skinC = setFromC - WORKING_RULES.skinSetFraction * (setFromC - setToC);
   let depth = 0;

@@ -99,14 +99,15 @@ export class ShellRun {
   /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives the skin, m. */
   private dwell(choice: CoatChoice, workingC: number): number {
     if (choice.method !== 'dump' || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return 0;
+    const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
     const { material, moldWallM: wallM } = this.input;
     const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
-    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds: choice.dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, airC: this.placeC('room') });
+    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, airC: this.placeC('room') });
     this.moment();
     for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;
-    this.seconds += choice.dwellSeconds;
+    this.seconds += dwellSeconds;
     // The bulk that is tipped out keeps its own heat account; here only what stays and what the wall has taken up enters.
     this.broughtJ += this.held() - before;
     if (skin.thicknessM > 0) {

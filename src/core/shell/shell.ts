@@ -25,14 +25,15 @@ export interface ShellVariation {
   readonly stiffness: number;
   readonly dose: number;
   readonly cooling: number;
-  /** Factor on the time it is tipped out: nobody counts exactly. */
+  /** Factors on the time it stands and is tipped out: nobody counts exactly. */
+  readonly dwell: number;
   readonly drain: number;
   /** Added to the working temperature and to every place, K. */
   readonly workingK: number;
   readonly placeK: number;
 }
 
-export const AS_PLANNED: ShellVariation = { stiffness: 1, dose: 1, cooling: 1, drain: 1, workingK: 0, placeK: 0 };
+export const AS_PLANNED: ShellVariation = { stiffness: 1, dose: 1, cooling: 1, dwell: 1, drain: 1, workingK: 0, placeK: 0 };
 
 /** What a run is doing: standing full, tipped out, worked with spoon or brush, set down in the room, or in its place. */
 export type ShellPhase = 'dwell' | 'drain' | 'spread' | 'rest' | 'set';

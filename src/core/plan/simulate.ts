@@ -1,0 +1,135 @@
+import { chillNominal } from '../chill/chill';
+import type { ChillInput } from '../chill/chill-input';
+import { CoatLayer, NOMINAL, THICKEST, THINNEST, type Variation } from '../coat/lay-coats';
+import { WORKING_RULES } from '../matter/working-rules';
+import type { CoatChoice } from '../shell/coat-choice';
+import { AS_PLANNED, simulateShell, type ShellInput, type ShellResult, type ShellVariation } from '../shell/shell';
+import type { Simulated, SimulatedCoat } from '../shell/simulated';
+import { make, structureOf, type Made, type Making } from './making';
+
+/** A coat that sets nowhere near in its place is followed for this long, s. */
+const WHERE_IT_NEVER_SETS_S = 1800;
+/** The aim is asked again while what it asks for still moves by more than this share. */
+const CLOSE_SHARE = 0.01;
+const MOST_ROUNDS = 4;
+
+/** What the simulation is run on: the coats as made, each for as long as the chill says. */
+export function shellInputOf(making: Making, made: Made): ShellInput {
+  const { material, moldWallM, kitchen, press } = making;
+  const stays = staysOf(made.chillInput);
+  return {
+    cavity: made.cavity, material, moldWallM, kitchen, press, roomC: kitchen.roomC,
+    coats: made.coat.coats.map(({ choice }, i) => ({ choice, handlingSeconds: made.chillInput.coats[i].handlingSeconds, sets: [{ place: made.chillInput.coats[i].place, seconds: stays[i] }] })),
+  };
+}
+
+/** How long each coat stays in its place, s: the user's own time, or until the next coat or unmolding, in whole minutes. */
+function staysOf(input: ChillInput): number[] {
+  const chill = chillNominal(input);
+  return input.coats.map((coat, i) => {
+    const { touch, unmold } = chill.coats[i].chosen;
+    const computed = i === input.coats.length - 1 ? unmold.value : touch.value;
+    return coat.overruledSeconds ?? (Number.isFinite(computed) ? Math.ceil(computed / 60) * 60 : WHERE_IT_NEVER_SETS_S);
+  });
+}
+
+/**
+ * Simulates a making and gives the correction it makes to the closed form, together with what is made by it. Where a thickness is
+ * wanted, aim and simulation take turns until what the aim asks for stands still.
+ * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
+ */
+export function simulateMaking(making: Making, from?: Simulated): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult } {
+  let made = make(making, from);
+  for (let round = 1; ; round++) {
+    const result = simulateShell(shellInputOf(making, made));
+    const simulated = correction(making, made, result, from);
+    const again = make(making, simulated);
+    if (round === MOST_ROUNDS || !moved(made, again)) return { simulated, made: again, result };
+    made = again;
+  }
+}
+
+function correction(making: Making, made: Made, result: ShellResult, from: Simulated | undefined): Simulated {
+  const structure = structureOf(making);
+  const closed = closedForm(making, made, NOMINAL);
+  const before = from?.structure === structure && from.ranged ? from.coats : [];
+  const coats = result.coats.map(({ thicknessM, wallC, feetM3, stillAfterSeconds }, i): SimulatedCoat => {
+    const nominalM = thicknessM.map((t, k) => t - closed[i][k]);
+    const earlier = before[Math.min(i, before.length - 1)];
+    const kept = earlier?.nominalM.length === nominalM.length ? earlier : undefined;
+    // The ends keep their distance from the middle until they are run again.
+    const end = (of: 'thinM' | 'thickM'): Float64Array => (kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM);
+    return { nominalM, thinM: end('thinM'), thickM: end('thickM'), wallC, feetM3, stillAfterSeconds };
+  });
+  return { structure, coats, ranged: before.length > 0 };
+}
+
+/** Thickness of each made coat by the closed form alone. */
+function closedForm({ material, moldWallM, kitchen, press }: Making, { cavity, coat }: Made, variation: Variation): Float64Array[] {
+  const choices = coat.coats.map(({ choice }) => choice);
+  return new CoatLayer({ cavity, material, moldWallM, roomC: kitchen.roomC, press }).lay(choices, variation).map((laid) => laid.thicknessM);
+}
+
+/** Whether the aim asks for something else than before. */
+function moved(before: Made, now: Made): boolean {
+  if (before.coat.coats.length !== now.coat.coats.length) return true;
+  const asked: readonly (keyof CoatChoice & ('doseM3' | 'dwellSeconds' | 'drainSeconds'))[] = ['doseM3', 'dwellSeconds', 'drainSeconds'];
+  return before.coat.coats.some(({ choice }, i) => asked.some((key) => Math.abs(now.coat.coats[i].choice[key] - choice[key]) > CLOSE_SHARE * Math.max(choice[key], 1e-9)));
+}
+
+const { fluiditySpread, doseSpread, coolingSpread, kitchenSpreadK, drainSpread } = WORKING_RULES;
+/** The designed sample: nominal, and each thing that is not known for sure to either end. */
+export const SHELL_SAMPLE: readonly ShellVariation[] = [
+  AS_PLANNED,
+  ...([
+    [{ stiffness: 1 / fluiditySpread }, { stiffness: fluiditySpread }],
+    [{ dose: 1 / doseSpread }, { dose: doseSpread }],
+    [{ workingK: kitchenSpreadK }, { workingK: -kitchenSpreadK }],
+    [{ placeK: kitchenSpreadK }, { placeK: -kitchenSpreadK }],
+    [{ cooling: 1 / coolingSpread }, { cooling: coolingSpread }],
+    [{ drain: drainSpread }, { drain: 1 / drainSpread }],
+    [{ dwell: 1 / drainSpread }, { dwell: drainSpread }],
+  ] as const).flat().map((change): ShellVariation => ({ ...AS_PLANNED, ...change })),
+];
+
+/**
+ * The likely range of a simulated making: fifteen runs, nominal and each of fluidity, dose, working temperature, places, air, time
+ * tipped out and time standing to either end, their effects added as independent (root of the sum of squares), place by place.
+ * A generator, so that a worker can be stopped between runs.
+ */
+export function* simulateRange(making: Making, simulated: Simulated): Generator<number, Simulated> {
+  const made = make(making, simulated);
+  const input = shellInputOf(making, made);
+  const runs: ShellResult[] = [];
+  for (const variation of SHELL_SAMPLE) {
+    runs.push(simulateShell(input, variation));
+    yield runs.length / SHELL_SAMPLE.length;
+  }
+  const thin = closedForm(making, made, THINNEST);
+  const thick = closedForm(making, made, THICKEST);
+  const coats = simulated.coats.map((coat, i): SimulatedCoat => {
+    const all = runs.map((run) => run.coats[i].thicknessM);
+    const [low, high] = spread(all);
+    return { ...coat, thinM: low.map((t, k) => t - thin[i][k]), thickM: high.map((t, k) => t - thick[i][k]) };
+  });
+  return { ...simulated, coats, ranged: true };
+}
+
+/** Lowest and highest likely value at each point: the first run's, with the others' deviations from it added as independent. */
+function spread([nominal, ...others]: readonly Float64Array[]): readonly [Float64Array, Float64Array] {
+  const low = nominal.slice();
+  const high = nominal.slice();
+  for (let k = 0; k < nominal.length; k++) {
+    let down = 0;
+    let up = 0;
+    for (let v = 0; v < others.length; v += 2) {
+      const a = others[v][k] - nominal[k];
+      const b = others[v + 1][k] - nominal[k];
+      down += Math.min(0, a, b) ** 2;
+      up += Math.max(0, a, b) ** 2;
+    }
+    low[k] = Math.max(0, nominal[k] - Math.sqrt(down));
+    high[k] = nominal[k] + Math.sqrt(up);
+  }
+  return [low, high];
+}
