@@ -11,14 +11,14 @@ import { PantryStorage } from '../app/state/pantry-storage';
 import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
-import { chillCasting, type ChillResult } from '../core/chill/chill';
-import type { ChillInput } from '../core/chill/chill-input';
-import { remedyEffects } from '../core/plan/remedy-effect';
+import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
+import type { Simulated } from '../core/shell/simulated';
 import { demoCastings } from '../data/demo';
 import { usualKitchen } from '../data/kitchen-usual';
 import { shippedMolds } from '../data/mold-library';
 import { shippedPantry } from '../data/pantry-shipped';
+import { planWork } from '../workers/plan-work';
 
 /** The demo's Monday. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -34,7 +34,12 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
     await new Promise((resolve) => delay !== undefined && setTimeout(resolve, delay));
     return work();
   };
-  expose({ chill: (input: ChillInput): Promise<ChillResult> => answer(() => chillCasting(input)), effects: (casting: Casting) => answer(() => remedyEffects(casting)) }, port2 as never);
+  const work = planWork();
+  expose({
+    ...work,
+    work: (making: Making, from: Simulated | undefined) => answer(() => work.work(making, from)),
+    effects: (casting: Casting) => answer(() => work.effects(casting)),
+  }, port2 as never);
   port1.start();
   return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
 }

@@ -1,24 +1,26 @@
 import { wrap, type Remote } from 'comlink';
 import { BehaviorSubject, Observable, Subject } from 'rxjs';
-import type { ChillResult } from '../core/chill/chill';
-import type { ChillInput } from '../core/chill/chill-input';
+import type { Making } from '../core/plan/making';
 import type { RemedyEffects } from '../core/plan/remedy-effect';
+import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
-import type { PlanWorker } from './plan.worker';
+import type { Simulated } from '../core/shell/simulated';
+import type { PlanWork } from './plan-work';
 
 /** A request's key comes back with its answer, so that a late answer can be told from a current one. */
-export interface ChillAnswered {
+export interface PlanAnswered {
   readonly key: string;
-  /** The input as it was handed in. */
-  readonly input: ChillInput;
-  readonly result: ChillResult;
+  /** The making as it was handed in. */
+  readonly making: Making;
+  readonly worked: Worked;
 }
 
 export type WorkerState = 'idle' | 'working' | 'restarting' | 'failed';
 
 interface Request {
   readonly key: string;
-  readonly input: ChillInput;
+  readonly making: Making;
+  readonly from: Simulated | undefined;
 }
 
 const SLOW_MS = 5000;
@@ -26,24 +28,27 @@ const MOST_FAILURES = 3;
 const RESTART_AFTER_MS = 300;
 
 /**
- * Sends chill computations to a worker, one at a time; of those that wait only the newest is kept.
+ * Sends makings to a worker, one at a time; of those that wait only the newest is kept. Each is answered by the simulation as planned,
+ * and, where nothing newer waits by then, once more with the likely range from runs of its own.
  * A worker that fails or hangs is replaced and the newest request sent again; after three failures in a row it
  * rests until `retry`.
  */
 export class PlanClient {
-  private readonly answered = new Subject<ChillAnswered>();
+  private readonly answered = new Subject<PlanAnswered>();
   private readonly states = new BehaviorSubject<WorkerState>('idle');
   private worker: Worker | undefined;
-  private remote: Remote<PlanWorker> | undefined;
+  private remote: Remote<PlanWork> | undefined;
   private running: Request | undefined;
   private waiting: Request | undefined;
   private failures = 0;
+  /** The likely range is under way, which something newer stops. */
+  private ranging = false;
   private patience: ReturnType<typeof setTimeout> | undefined;
 
   /** @param start makes a new worker; called again after a failure */
   constructor(private readonly start: () => Worker) {}
 
-  get answers(): Observable<ChillAnswered> {
+  get answers(): Observable<PlanAnswered> {
     return this.answered;
   }
 
@@ -51,10 +56,14 @@ export class PlanClient {
     return this.states;
   }
 
-  /** Asks for a computation; an earlier one that has not begun is dropped. */
-  request(key: string, input: ChillInput): void {
-    this.waiting = { key, input };
+  /**
+   * Asks for a computation; an earlier one that has not begun is dropped.
+   * @param from an earlier simulation of a making alike, to begin from
+   */
+  request(key: string, making: Making, from?: Simulated): void {
+    this.waiting = { key, making, from };
     if (this.states.value === 'idle') this.next();
+    else if (this.ranging) void this.remote?.stop().catch(() => undefined);
   }
 
   /**
@@ -77,6 +86,16 @@ export class PlanClient {
     this.next();
   }
 
+  /** Ends the worker for good. */
+  close(): void {
+    clearTimeout(this.patience);
+    this.running = undefined;
+    this.waiting = undefined;
+    this.worker?.terminate();
+    this.states.complete();
+    this.answered.complete();
+  }
+
   private next(): void {
     const request = this.waiting;
     this.waiting = undefined;
@@ -86,36 +105,60 @@ export class PlanClient {
     }
     this.running = request;
     this.states.next('working');
-    this.patience = setTimeout(() => this.fail(request), SLOW_MS);
+    this.watch(request);
     this.connect(request)
-      .chill(request.input)
-      .then((result) => this.finish(request, result))
+      .work(request.making, request.from)
+      .then((worked) => this.finish(request, worked))
       .catch(() => this.fail(request));
   }
 
-  private connect(request: Request): Remote<PlanWorker> {
+  /** Waits for an answer as long as is reasonable. */
+  private watch(request: Request): void {
+    clearTimeout(this.patience);
+    this.patience = setTimeout(() => this.fail(request), SLOW_MS);
+  }
+
+  private connect(request: Request): Remote<PlanWork> {
     if (this.worker && this.remote) return this.remote;
     this.worker = this.start();
     this.worker.addEventListener('error', (event) => {
       event.preventDefault();
       this.fail(this.running ?? request);
     });
-    this.remote = wrap<PlanWorker>(this.worker);
+    this.remote = wrap<PlanWork>(this.worker);
     return this.remote;
   }
 
-  private finish(request: Request, result: ChillResult): void {
+  private finish(request: Request, worked: Worked): void {
     if (this.running !== request) return;
-    clearTimeout(this.patience);
     this.failures = 0;
+    this.answered.next({ ...request, worked });
+    if (this.waiting) return this.done();
+    this.ranging = true;
+    this.watch(request);
+    this.connect(request)
+      .range(request.making, worked.simulated)
+      .then((ranged) => this.finishRange(request, ranged))
+      .catch(() => this.fail(request));
+  }
+
+  private finishRange(request: Request, worked: Worked | undefined): void {
+    if (this.running !== request) return;
+    if (worked) this.answered.next({ ...request, worked });
+    this.done();
+  }
+
+  private done(): void {
+    clearTimeout(this.patience);
+    this.ranging = false;
     this.running = undefined;
-    this.answered.next({ ...request, result });
     this.next();
   }
 
   private fail(request: Request): void {
     if (this.running !== request) return;
     clearTimeout(this.patience);
+    this.ranging = false;
     this.worker?.terminate();
     this.worker = undefined;
     this.remote = undefined;

@@ -36,22 +36,39 @@ describe('PlanService', () => {
     await until(() => plans.chillSource() === 'worker');
     expect(plans.chillSource()).toBe('worker');
     const [fine] = plan().chill.coats;
-    expect(fine.stay.value).toBeCloseTo(first.stay.value, 9);
+    // The first answer is the closed form's; the simulation's shell may take a minute more or less.
+    expect(Math.abs(fine.stay.value - first.stay.value)).toBeLessThanOrEqual(60);
     expect(fine.stay.low).toBeLessThan(fine.stay.value);
     expect(fine.stay.high).toBeGreaterThan(fine.stay.value);
+  });
+
+  it('takes the simulation’s thickness when it is there, within the range it gave before, and then a range of its own', async () => {
+    await begin(0);
+    const closed = plan().coat.total;
+    expect(plan().coat.coats[0].thickness.rim.rule).toBe('coat.dumped');
+    await until(() => plans.chillSource() === 'worker');
+    expect(plan().coat.coats[0].thickness.rim.rule).toBe('coat.dumpedSimulated');
+    const { rim } = plan().coat.total;
+    expect(rim.value).not.toBe(closed.rim.value);
+    expect(rim.value).toBeGreaterThan(closed.rim.low ?? 0);
+    expect(rim.value).toBeLessThan(closed.rim.high ?? 0);
+    await until(() => plan().coat.total.rim.high !== rim.high);
+    expect(plan().coat.total.rim.value).toBe(rim.value);
+    expect(plan().coat.total.rim.low).toBeLessThan(rim.value);
   });
 
   it('follows a change of coats at once, and with the chill as soon as the worker answers', async () => {
     await begin(0);
     await until(() => plans.chillSource() === 'worker');
-    const before = plan().chill.coats[0].stay.value;
+    const waits = (): number => plan().chill.coats.reduce((sum, coat) => sum + coat.stay.value, 0);
+    const before = waits();
     store.edit('wanted', (casting) => (casting.parts[0].coatsBy = { by: 'thickness', rimM: 0.0036 }));
     TestBed.tick();
     expect((plans.draft()?.coat.total.rim.value ?? 0) * 1e3).toBeCloseTo(3.6, 2);
-    await wait(200);
+    await until(() => plans.chillSource() === 'worker');
     expect(plans.chillSource()).toBe('worker');
     expect(plan().casting).toBe(store.current());
-    expect(plan().chill.coats[0].stay.value).toBeGreaterThan(before);
+    expect(waits()).toBeGreaterThan(before);
   });
 
   it('follows what the chill does not depend on without asking for it again', async () => {
@@ -88,7 +105,7 @@ describe('PlanService', () => {
       fridge(fridgeC);
       await wait(20);
     }
-    await wait(400);
+    await until(() => plans.chillSource() === 'worker' && plan().casting.kitchen.fridgeC === 4);
     expect(plans.chillSource()).toBe('worker');
     expect(plan().casting.kitchen.fridgeC).toBe(4);
     expect(plan().casting).toBe(store.current());

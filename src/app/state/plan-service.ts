@@ -1,17 +1,19 @@
-import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
-import type { ChillInput } from '../../core/chill/chill-input';
 import { draftPlan, type PlanDraft } from '../../core/plan/draft';
+import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
-import { PlanClient, type ChillAnswered } from '../../workers/plan-client';
+import type { Casting } from '../../core/record/casting';
+import type { Simulated } from '../../core/shell/simulated';
+import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
 import { START_PLAN_WORKER } from './plan-worker';
 import { Turns } from './turns';
 
-/** Where the chill's figures on screen come from. */
+/** Where the figures on screen come from. */
 export type ChillSource = 'worker' | 'last' | 'first';
 
 /** A draft with the chill it is finished with; undefined: whatever there is by then. */
@@ -32,10 +34,10 @@ const EFFECTS_AFTER_MS = 150;
 const PATIENCE_MS = 80;
 
 /**
- * The plan of the open casting. Mold, coat and fill follow a change at once (`draft`); chill and batch follow together,
- * with the worker's answer, or without it when it takes longer than a moment: then the last chill of the same casting
- * stands, marked, and the first time the nominal run without ranges. During a drag the worker answers for
- * states that have passed already; each is shown whole, so that chill and batch always belong together.
+ * The plan of the open casting. Mold, coat and fill follow a change at once (`draft`): by the closed form, corrected by the newest
+ * simulation of coats made alike. Chill and batch follow together, with the worker's answer, or without it when it takes longer than a
+ * moment: then the last chill of the same casting stands, marked, and the first time the nominal run without ranges. During a
+ * drag the worker answers for states that have passed already; each is shown whole, so that chill and batch always belong together.
  */
 @Injectable({ providedIn: 'root' })
 export class PlanService {
@@ -45,14 +47,23 @@ export class PlanService {
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
-  private readonly drafts = new WeakMap<ChillInput, PlanDraft>();
+  private readonly asked = new WeakMap<Making, Casting>();
 
-  /** Mold, coat and fill by the closed forms: what does not wait for the chill, and is not drawn again for it. */
+  /** The newest simulation; it holds for whatever is made alike. */
+  private readonly simulated = signal<Simulated | undefined>(undefined);
+
+  /** Mold, coat and fill: what does not wait for the chill, and is not drawn again for it. */
   readonly draft = computed<PlanDraft | undefined>(() => {
     const casting = this.store.current();
-    return casting && draftPlan(casting);
+    const answered = this.answered();
+    if (answered && answered.draft.casting === casting) return answered.draft;
+    return casting && draftPlan(casting, this.simulated());
   });
-  private readonly key = computed(() => JSON.stringify(this.draft()?.chillInput));
+  private readonly making = computed(() => {
+    const casting = this.store.current();
+    return casting && makingOf(casting);
+  });
+  private readonly key = computed(() => JSON.stringify(this.making()));
   readonly workerState = toSignal(this.client.state, { requireSync: true });
 
   private readonly standing = computed<Standing | undefined>(
@@ -94,12 +105,14 @@ export class PlanService {
   );
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.client.close());
     effect(() => {
-      const draft = this.draft();
-      if (!draft) return;
-      if (!this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
-      this.drafts.set(draft.chillInput, draft);
-      this.client.request(this.key(), draft.chillInput);
+      const making = this.making();
+      if (!making || !this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
+      const casting = untracked(this.store.current);
+      if (!casting) return;
+      this.asked.set(making, casting);
+      this.client.request(this.key(), making, untracked(this.simulated));
     });
     this.client.answers.pipe(takeUntilDestroyed()).subscribe((answer) => this.turns.next(() => this.take(answer)));
     toObservable(this.waitingSince)
@@ -114,11 +127,16 @@ export class PlanService {
     this.client.retry();
   }
 
-  private take({ key, input, result }: ChillAnswered): void {
-    const draft = this.drafts.get(input);
+  private take({ key, making, worked }: PlanAnswered): void {
+    const asked = this.asked.get(making);
     // An answer to something older must not push out the one to what is on screen.
-    if (!draft || (key !== this.key() && this.answered()?.key === this.key())) return;
-    this.answered.set({ draft, key, result });
-    this.shown.set({ draft, result });
+    if (!asked || (key !== this.key() && this.answered()?.key === this.key())) return;
+    // What has changed since without being asked about, such as the pieces, is taken as it is now.
+    const now = this.store.current();
+    const casting = now && key === this.key() ? now : asked;
+    const draft = draftPlan(casting, worked.simulated);
+    this.simulated.set(worked.simulated);
+    this.answered.set({ draft, key, result: worked.chill });
+    this.shown.set({ draft, result: worked.chill });
   }
 }

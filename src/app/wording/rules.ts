@@ -34,6 +34,18 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
     source: 'Volume under a curved layer (Steiner); Casson flow (ICA method 46).',
     sure: 'As even as the hand that spreads it. The range allows 15 % on the dose and a factor 1.4 on how the chocolate runs.',
   },
+  'coat.dumpedSimulated': {
+    title: 'Thickness of a coat',
+    how: 'Simulated, minute by minute: the film runs down the wall while the hand rocks and taps the mold, cools against it, stiffens as it sets, and runs on after it is set down until it holds; under it lies the skin from standing, and every earlier coat.',
+    source: 'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
+    sure: 'The likely range comes from fifteen runs: fluidity, seconds by hand, temperatures and air, each to either end. Weigh one shell to know.',
+  },
+  'coat.spreadSimulated': {
+    title: 'Thickness of a coat',
+    how: 'Simulated, minute by minute: the dose is kept even while you work it, then runs down the wall until it has cooled and stiffened enough to hold.',
+    source: 'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
+    sure: 'The likely range comes from fifteen runs: fluidity, dose, temperatures and air, each to either end. Weigh one shell to know.',
+  },
   'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added, and rounded only then.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },
   'coat.mass': { title: 'Chocolate that stays in one cavity', how: 'Thickness summed over the curved wall, times the density of melted chocolate.', source: 'Volume under a curved layer (Steiner); density from memory.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },

@@ -3,7 +3,7 @@ import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
-import type { SimulatedCoat } from '../shell/simulated';
+import type { Simulated } from '../shell/simulated';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
 import { breakChance, neededRimM } from './survival';
 
@@ -12,7 +12,7 @@ export interface CoatInput extends CoatPlaceInput {
   /** Wanted thickness at the rim, m: coats and their tuning are found; undefined: the coats as they are. */
   readonly wantedRimM?: number | undefined;
   /** What a simulation of coats made alike found; without it the closed form stands. */
-  readonly simulated?: readonly SimulatedCoat[] | undefined;
+  readonly simulated?: Simulated['byCount'] | undefined;
 }
 
 /** Thickness at the three places, each with its likely range. */
@@ -72,7 +72,7 @@ export function coatStation(input: CoatInput): CoatResult {
   const laid = layer.lay(choices, NOMINAL);
   const thin = layer.lay(choices, THINNEST);
   const thick = layer.lay(choices, THICKEST);
-  const coats = choices.map((choice, i) => coatAnswer(input, choice, laid[i], thin[i], thick[i]));
+  const coats = choices.map((choice, i) => coatAnswer(input, choice, ruleOf(input, choice, choices.length), laid[i], thin[i], thick[i]));
   const total = totals(coats);
   const last = choices[choices.length - 1];
   const needed = neededRimM(input.cavity.spanM, last.chocolate.kind);
@@ -96,11 +96,10 @@ export function coatStation(input: CoatInput): CoatResult {
   };
 }
 
-function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: LaidCoat, thick: LaidCoat): CoatAnswer {
+function coatAnswer(input: CoatInput, choice: CoatChoice, rule: string, laid: LaidCoat, thin: LaidCoat, thick: LaidCoat): CoatAnswer {
   const { profile } = input.cavity;
   const density = CHOCOLATE_MATTER[choice.chocolate.kind].meltedDensity;
   const terms = input.press ? pressTerms(input.press) : coatTerms(choice, laid);
-  const rule = ruleOf(input, choice);
   const nominal = readings(profile, laid.thicknessM);
   const low = readings(profile, thin.thicknessM);
   const high = readings(profile, thick.thicknessM);
@@ -123,10 +122,10 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, laid: LaidCoat, thin: 
   };
 }
 
-function ruleOf({ press, simulated }: CoatInput, { method }: CoatChoice): string {
+function ruleOf({ press, simulated }: CoatInput, { method }: CoatChoice, coats: number): string {
   if (press) return 'coat.pressed';
   const way = method === 'dump' ? 'coat.dumped' : 'coat.spread';
-  return simulated?.length ? `${way}Simulated` : way;
+  return simulated?.[coats] ? `${way}Simulated` : way;
 }
 
 function massInAll(coats: readonly CoatAnswer[]): Answer {

@@ -5,7 +5,7 @@ import { drainLengths } from './drain-length';
 import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
 import { filmVolume, readings, rimReading, spreadFilm } from '../shell/laid-film';
-import type { SimulatedCoat } from '../shell/simulated';
+import type { SimulatedCoat, Simulated } from '../shell/simulated';
 import { afterDrain, dumpedFilm, settledFilm, type Wall } from './film';
 
 /** How far from nominal one evaluation is: factors on stiffness and dose, kelvin on the working temperature. */
@@ -42,7 +42,7 @@ export class CoatLayer {
   private readonly belowM: number[] = [];
 
   /** @param simulated corrections of coats made alike; none for the closed form alone */
-  constructor(private readonly place: CoatPlaceInput, private readonly simulated: readonly SimulatedCoat[] = []) {
+  constructor(private readonly place: CoatPlaceInput, private readonly simulated: Simulated['byCount'] = {}) {
     const { profile } = place.cavity;
     this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
   }
@@ -53,10 +53,10 @@ export class CoatLayer {
     let below = new Float64Array(cavity.profile.arcM.length);
     return coats.map((coat, index) => {
       const { film, skin, holdM, placedM } = this.film(coat, index, coats, variation, below);
-      const more = this.correction(index)?.[variation.end];
+      const more = this.correction(index, coats.length)?.[variation.end];
       const total = below.map((b, i) => Math.min(b + Math.max(0, film[i] + (more?.[i] ?? 0)), cavity.depthM));
       const volumeM3 = filmVolume(cavity, total) - filmVolume(cavity, below);
-      const wallC = this.correction(index)?.wallC ?? skin.wallC;
+      const wallC = this.correction(index, coats.length)?.wallC ?? skin.wallC;
       const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
       below = total;
       return laid;
@@ -77,15 +77,15 @@ export class CoatLayer {
       const { flow, density } = poured(coat, NOMINAL);
       const skinM = cavity.outward ? 0 : this.skin(coat, this.wallC(coats, index), this.belowM[index]).thicknessM;
       const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, true, points);
-      const more = this.correction(index)?.nominalM;
+      const more = this.correction(index, coats.length)?.nominalM;
       points.forEach((point, k) => (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)));
     });
     return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
   }
 
-  /** The correction of a coat; further coats than were simulated are taken to be as the last. */
-  private correction(index: number): SimulatedCoat | undefined {
-    return this.simulated[Math.min(index, this.simulated.length - 1)];
+  /** The correction of a coat among so many. */
+  private correction(index: number, count: number): SimulatedCoat | undefined {
+    return this.simulated[count]?.coats[index];
   }
 
   private film(coat: CoatChoice, index: number, coats: readonly CoatChoice[], variation: Variation, below: Float64Array) {

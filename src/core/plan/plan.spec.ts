@@ -8,7 +8,7 @@ import { draftPlan } from './draft';
 import { finishPlan, type CastingPlan } from './plan';
 import type { Problem } from './problems';
 import { addCoat, applyRemedy, removeCoat } from './remedy';
-import { remedyEffect } from './remedy-effect';
+import { remedyEffect, simulatedPlan } from './remedy-effect';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');
 
@@ -87,10 +87,10 @@ describe('problems and their remedies', () => {
 
   it('says beforehand what a remedy will change', () => {
     const casting = bombs((c) => removeCoat(c));
-    const plan = planned(casting);
+    const plan = simulatedPlan(casting);
     const effect = remedyEffect(plan, { key: 'addCoat' });
     addCoat(casting);
-    expect(effect.kg).toBeCloseTo(planned(casting).batch.melts[0].melted.value - plan.batch.melts[0].melted.value, 12);
+    expect(effect.kg).toBeCloseTo(simulatedPlan(casting).batch.melts[0].melted.value - plan.batch.melts[0].melted.value, 12);
     expect(effect.seconds).toBeGreaterThan(0);
     expect(effect.breakChance).toBeLessThan(plan.coat.breakChance.value);
   });

@@ -1,9 +1,11 @@
 import { chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
 import { draftPlan } from './draft';
+import { makingOf } from './making';
 import { finishPlan, type CastingPlan } from './plan';
 import type { Problem } from './problems';
 import { applyRemedy, type Remedy } from './remedy';
+import { simulateMaking } from './simulate';
 
 /** What a remedy would change in all, for the note that offers it. */
 export interface RemedyEffect {
@@ -15,10 +17,9 @@ export interface RemedyEffect {
 /** Effects by the key of the problem whose remedy has them. */
 export type RemedyEffects = ReadonlyMap<Problem['key'], RemedyEffect>;
 
-/** Plans a casting, by the nominal chill, and what each of its notes' remedies would change. */
+/** Plans a casting, its shell simulated, by the nominal chill, and what each of its notes' remedies would change. */
 export function remedyEffects(casting: Casting): RemedyEffects {
-  const draft = draftPlan(casting);
-  const plan = finishPlan(draft, chillNominal(draft.chillInput));
+  const plan = simulatedPlan(casting);
   return new Map(plan.problems.flatMap(({ key, remedy }) => (remedy ? [[key, remedyEffect(plan, remedy)] as const] : [])));
 }
 
@@ -26,10 +27,15 @@ export function remedyEffects(casting: Casting): RemedyEffects {
 export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
   const changed = structuredCopy(plan.casting);
   applyRemedy(changed, remedy, plan);
-  const draft = draftPlan(changed);
-  const after = finishPlan(draft, chillNominal(draft.chillInput));
+  const after = simulatedPlan(changed);
   const melted = (p: CastingPlan): number => p.batch.melts.reduce((sum, melt) => sum + melt.melted.value, 0);
   return { seconds: after.batch.total.value - plan.batch.total.value, kg: melted(after) - melted(plan), breakChance: after.coat.breakChance.value };
+}
+
+/** A plan with its shell as simulated and the nominal chill. */
+export function simulatedPlan(casting: Casting): CastingPlan {
+  const draft = draftPlan(casting, simulateMaking(makingOf(casting)).simulated);
+  return finishPlan(draft, chillNominal(draft.chillInput));
 }
 
 /** A deep copy of a plain record. */

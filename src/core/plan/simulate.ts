@@ -4,14 +4,14 @@ import { CoatLayer, NOMINAL, THICKEST, THINNEST, type Variation } from '../coat/
 import { WORKING_RULES } from '../matter/working-rules';
 import type { CoatChoice } from '../shell/coat-choice';
 import { AS_PLANNED, simulateShell, type ShellInput, type ShellResult, type ShellVariation } from '../shell/shell';
-import type { Simulated, SimulatedCoat } from '../shell/simulated';
+import type { Simulated, SimulatedCoat, SimulatedCoats } from '../shell/simulated';
 import { make, structureOf, type Made, type Making } from './making';
 
 /** A coat that sets nowhere near in its place is followed for this long, s. */
 const WHERE_IT_NEVER_SETS_S = 1800;
 /** The aim is asked again while what it asks for still moves by more than this share. */
 const CLOSE_SHARE = 0.01;
-const MOST_ROUNDS = 4;
+const MOST_ROUNDS = 6;
 
 /** What the simulation is run on: the coats as made, each for as long as the chill says. */
 export function shellInputOf(making: Making, made: Made): ShellInput {
@@ -39,29 +39,29 @@ function staysOf(input: ChillInput): number[] {
  * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
  */
 export function simulateMaking(making: Making, from?: Simulated): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult } {
-  let made = make(making, from);
+  const structure = structureOf(making);
+  let simulated: Simulated = from?.structure === structure ? from : { structure, byCount: {} };
+  let made = make(making, simulated);
   for (let round = 1; ; round++) {
     const result = simulateShell(shellInputOf(making, made));
-    const simulated = correction(making, made, result, from);
+    const count = result.coats.length;
+    simulated = { structure, byCount: { ...simulated.byCount, [count]: correction(making, made, result, simulated.byCount[count]) } };
     const again = make(making, simulated);
     if (round === MOST_ROUNDS || !moved(made, again)) return { simulated, made: again, result };
     made = again;
   }
 }
 
-function correction(making: Making, made: Made, result: ShellResult, from: Simulated | undefined): Simulated {
-  const structure = structureOf(making);
+function correction(making: Making, made: Made, result: ShellResult, before: SimulatedCoats | undefined): SimulatedCoats {
   const closed = closedForm(making, made, NOMINAL);
-  const before = from?.structure === structure && from.ranged ? from.coats : [];
   const coats = result.coats.map(({ thicknessM, wallC, feetM3, stillAfterSeconds }, i): SimulatedCoat => {
     const nominalM = thicknessM.map((t, k) => t - closed[i][k]);
-    const earlier = before[Math.min(i, before.length - 1)];
-    const kept = earlier?.nominalM.length === nominalM.length ? earlier : undefined;
+    const kept = before?.ranged ? before.coats[i] : undefined;
     // The ends keep their distance from the middle until they are run again.
     const end = (of: 'thinM' | 'thickM'): Float64Array => (kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM);
     return { nominalM, thinM: end('thinM'), thickM: end('thickM'), wallC, feetM3, stillAfterSeconds };
   });
-  return { structure, coats, ranged: before.length > 0 };
+  return { coats, ranged: before?.ranged ?? false };
 }
 
 /** Thickness of each made coat by the closed form alone. */
@@ -107,12 +107,13 @@ export function* simulateRange(making: Making, simulated: Simulated): Generator<
   }
   const thin = closedForm(making, made, THINNEST);
   const thick = closedForm(making, made, THICKEST);
-  const coats = simulated.coats.map((coat, i): SimulatedCoat => {
+  const count = made.coat.coats.length;
+  const coats = (simulated.byCount[count]?.coats ?? []).map((coat, i): SimulatedCoat => {
     const all = runs.map((run) => run.coats[i].thicknessM);
     const [low, high] = spread(all);
     return { ...coat, thinM: low.map((t, k) => t - thin[i][k]), thickM: high.map((t, k) => t - thick[i][k]) };
   });
-  return { ...simulated, coats, ranged: true };
+  return { ...simulated, byCount: { ...simulated.byCount, [count]: { coats, ranged: true } } };
 }
 
 /** Lowest and highest likely value at each point: the first run's, with the others' deviations from it added as independent. */

@@ -11,6 +11,13 @@ export interface SimulatedCoat {
   readonly stillAfterSeconds: number;
 }
 
+/** The coats of one simulation. */
+export interface SimulatedCoats {
+  readonly coats: readonly SimulatedCoat[];
+  /** The ends come from runs of their own, not from the closed form's spread. */
+  readonly ranged: boolean;
+}
+
 /**
  * The simulation's answer, as a correction of the closed form: while a figure is dragged the closed form follows at once, and the
  * correction of a moment ago keeps it next to the simulation until the new one is there.
@@ -18,7 +25,6 @@ export interface SimulatedCoat {
 export interface Simulated {
   /** What must be alike for the correction to hold: shape, material, and how each coat is made. */
   readonly structure: string;
-  readonly coats: readonly SimulatedCoat[];
-  /** The ends come from runs of their own, not from the closed form's spread. */
-  readonly ranged: boolean;
+  /** By number of coats: an aim that weighs one coat against two needs to know of both. */
+  readonly byCount: Readonly<Record<number, SimulatedCoats>>;
 }

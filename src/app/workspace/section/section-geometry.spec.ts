@@ -2,7 +2,7 @@ import { draftPlan } from '../../../core/plan/draft';
 import { demoCastings } from '../../../data/demo';
 import { sectionGeometry } from './section-geometry';
 
-const [bombs, bites] = demoCastings(new Date('2026-10-12T08:00:00Z')).map(draftPlan);
+const [bombs, bites] = demoCastings(new Date('2026-10-12T08:00:00Z')).map((casting) => draftPlan(casting));
 
 describe('section geometry', () => {
   it('is true to scale: width, depth and shell at one px per metre', () => {
