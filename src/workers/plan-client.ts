@@ -4,6 +4,7 @@ import type { Making } from '../core/plan/making';
 import type { RemedyEffects } from '../core/plan/remedy-effect';
 import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
+import type { ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';
 import type { PlanWork } from './plan-work';
 
@@ -75,6 +76,15 @@ export class PlanClient {
       return (await this.remote?.effects(casting)) ?? new Map();
     } catch {
       return new Map();
+    }
+  }
+
+  /** Pictures of the shell in the making; none where no worker is at hand or it fails meanwhile. */
+  async record(making: Making, simulated: Simulated | undefined): Promise<readonly ShellFrame[]> {
+    try {
+      return (await this.remote?.record(making, simulated)) ?? [];
+    } catch {
+      return [];
     }
   }
 

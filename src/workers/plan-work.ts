@@ -1,7 +1,9 @@
-import type { Making } from '../core/plan/making';
+import { make, type Making } from '../core/plan/making';
 import { remedyEffects, type RemedyEffects } from '../core/plan/remedy-effect';
+import { shellInputOf } from '../core/plan/simulate';
 import { workOut, workOutRange, type Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
+import { recordShell, type ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';
 
 /** What the plan worker does, one thing at a time. */
@@ -14,6 +16,8 @@ export interface PlanWork {
   stop(): void;
   /** What each note's remedy would change. */
   effects(casting: Casting): RemedyEffects;
+  /** Pictures of the shell in the making. */
+  record(making: Making, simulated: Simulated | undefined): ShellFrame[];
 }
 
 /** The worker's work, apart from the worker, so that it can be tried without one. */
@@ -34,5 +38,6 @@ export function planWork(): PlanWork {
     },
     stop: () => void run++,
     effects: (casting) => remedyEffects(casting),
+    record: (making, simulated) => recordShell(shellInputOf(making, make(making, simulated))),
   };
 }

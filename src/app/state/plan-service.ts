@@ -7,6 +7,7 @@ import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
 import type { Casting } from '../../core/record/casting';
+import type { ShellFrame } from '../../core/shell/recording';
 import type { Simulated } from '../../core/shell/simulated';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
@@ -121,6 +122,15 @@ export class PlanService {
         const draft = this.draft();
         if (draft) this.shown.set({ draft, result: undefined });
       });
+  }
+
+  /** The draft of the newest simulation, once for each. */
+  readonly simulatedDraft = computed(() => this.answered()?.draft);
+
+  /** Pictures of the open casting's shell in the making; none where the worker does not answer. */
+  async record(): Promise<readonly ShellFrame[]> {
+    const making = this.making();
+    return making ? this.client.record(making, this.simulated()) : [];
   }
 
   retryWorker(): void {

@@ -11,6 +11,8 @@ import { BatchStation } from './batch/batch-station';
 import { PlaceComparison } from './chill/place-comparison';
 import { ChillStation } from './chill/chill-station';
 import { CoatStation } from './coat/coat-station';
+import { ShellFilm } from './film/shell-film';
+import { ThicknessTimes } from './film/thickness-times';
 import { FillStation } from './fill/fill-station';
 import { CastingHeader } from './header/casting-header';
 import { CavityProfile } from './mold/cavity-profile';
@@ -30,7 +32,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MeltPlanView, MeltStation, MoldStation, Notes, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, WeighOut],
+  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MeltPlanView, MeltStation, MoldStation, Notes, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })
@@ -38,6 +40,7 @@ export class Workspace {
   private readonly store = inject(CastingStore);
   private readonly titles = inject(Title);
   protected readonly plans = inject(PlanService);
+  protected readonly film = inject(ShellFilm);
 
   /** Route parameters. */
   readonly id = input.required<string>();

@@ -12,6 +12,9 @@ import { boxSize } from '../../ui/box-size';
 import { text } from '../../wording/format';
 import { sizeText } from '../../wording/shapes';
 import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
+import { FilmBar } from '../film/film-bar';
+import { FilmDrawing } from '../film/film-drawing';
+import { ShellFilm } from '../film/shell-film';
 import { coatShades } from './coat-shades';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { sectionGeometry } from './section-geometry';
@@ -22,7 +25,7 @@ const STEP_M = 0.0001;
 @Component({
   selector: 'ks-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, DragHandle],
+  imports: [Figure, FilmBar, FilmDrawing, DragHandle],
   templateUrl: './section.html',
   styleUrl: './section.less',
 })
@@ -32,6 +35,7 @@ export class Section {
   private readonly units = inject(Units);
   private readonly size = boxSize({ width: 600, height: 380 }, { width: 280, height: 200 }, '.drawing');
 
+  protected readonly film = inject(ShellFilm);
   protected readonly exaggerated = signal(false);
   /** Callouts and handles come in a task of their own after the cut itself, so that neither holds the page up. */
   protected readonly lettered = toSignal(timer(0).pipe(map(() => true)), { initialValue: false });
