@@ -1,6 +1,6 @@
 import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
 import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
-import { MOLD_MATTER } from '../matter/mold-material';
+import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
@@ -93,7 +93,7 @@ class StayRun {
     const coat = input.coats[index];
     const layers = slabLayers(input, index, variation);
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
-    this.slab.addOutsideCapacity(WORKING_RULES.trayHeatCapacity);
+    this.slab.addOutsideCapacity(trayHeat(input.material));
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
     const open = coat.wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
     const inside = input.insertM === undefined ? open : 1 / (1 / open + input.insertM / MOLD_MATTER.silicone.conductivity);

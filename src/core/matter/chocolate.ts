@@ -27,10 +27,10 @@ export interface ChocolateMatter {
 }
 
 export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> = {
-  dark: { meltedDensity: 1260, fatShare: 0.4, setFromC: 28, setToC: 17, settingLagS: 30, meltToC: 45, seedToC: 32, workFromC: 31, workToC: 32, ceilingC: 33 },
-  milk: { meltedDensity: 1240, fatShare: 0.36, setFromC: 27, setToC: 16, settingLagS: 30, meltToC: 45, seedToC: 32, workFromC: 29, workToC: 30, ceilingC: 31 },
-  white: { meltedDensity: 1220, fatShare: 0.38, setFromC: 27, setToC: 16, settingLagS: 30, meltToC: 45, seedToC: 32, workFromC: 28, workToC: 31, ceilingC: 32 },
-  compound: { meltedDensity: 1250, fatShare: 0.32, setFromC: 32, setToC: 20, settingLagS: 30, meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 },
+  dark: { meltedDensity: 1260, fatShare: 0.4, setFromC: 28, setToC: 17, settingLagS: 35, meltToC: 45, seedToC: 32, workFromC: 31, workToC: 32, ceilingC: 33 },
+  milk: { meltedDensity: 1240, fatShare: 0.36, setFromC: 27, setToC: 16, settingLagS: 35, meltToC: 45, seedToC: 32, workFromC: 29, workToC: 30, ceilingC: 31 },
+  white: { meltedDensity: 1220, fatShare: 0.38, setFromC: 27, setToC: 16, settingLagS: 35, meltToC: 45, seedToC: 32, workFromC: 28, workToC: 31, ceilingC: 32 },
+  compound: { meltedDensity: 1250, fatShare: 0.32, setFromC: 32, setToC: 20, settingLagS: 45, meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 },
 };
 
 /** Set chocolate is this much denser than melted. From memory. */

@@ -1,3 +1,5 @@
+import { WORKING_RULES } from './working-rules';
+
 export const MOLD_MATERIALS = ['silicone', 'polycarbonate', 'thinPlastic', 'paper', 'glass', 'tin', 'film'] as const;
 export type MoldMaterial = (typeof MOLD_MATERIALS)[number];
 
@@ -9,6 +11,11 @@ export interface MoldMatter {
   readonly usualWallM: number;
   /** A rigid mold lets go only when the chocolate has shrunk away from it. */
   readonly rigid: boolean;
+}
+
+/** Heat capacity of what a mold stands on, J/(m² K): silicone bends, so its whole sheet sits on a tray; the others are handled by themselves. */
+export function trayHeat(material: MoldMaterial): number {
+  return material === 'silicone' ? WORKING_RULES.trayHeatCapacity : 0;
 }
 
 /** Values from memory, within the usual data-sheet range. */

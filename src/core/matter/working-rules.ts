@@ -27,11 +27,11 @@ export const WORKING_RULES = {
   /** Likely factor either way on a dose given by spoon. Working rule. */
   doseSpread: 1.15,
   /** Heat transfer to still air, radiation included, W/(m² K). From memory, handbook range 5 to 12; calibrated on practice. */
-  airOutside: { fridge: 11, room: 9, freezer: 11 },
+  airOutside: { fridge: 12, room: 9, freezer: 10.5 },
   airInOpenBowl: 7,
-  airInUpturnedDome: 5.5,
+  airInUpturnedDome: 5,
   airFlatSurface: 9,
-  /** Heat capacity of what stands against the mold (tray, flange), J/(m² K): a share of 0.8 mm steel. Calibrated. */
+  /** Heat capacity of the tray that a mold which bends stands on, and of its flange, J/(m² K): a share of 0.8 mm steel. Calibrated. */
   trayHeatCapacity: 500,
   /** Share of the exchange with the room that is left under a loose cover. Working rule. */
   coveredShare: 0.5,

@@ -1,6 +1,6 @@
 import { NO_FLOW_FROM, viscosityGain, yieldGain } from '../flow/setting-rheology';
 import { cassonAt40, CHOCOLATE_MATTER, viscosityPerKelvin, yieldPerKelvin, type Rheology } from '../matter/chocolate';
-import { MOLD_MATTER } from '../matter/mold-material';
+import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
 import type { CoatChoice } from './coat-choice';
@@ -49,7 +49,7 @@ export class ShellRun {
   constructor(private readonly input: ShellInput, private readonly variation: ShellVariation, private readonly watch: ((moment: ShellMoment) => void) | undefined, cellCount: number) {
     const { cavity, material, moldWallM } = input;
     this.cells = wallCells(cavity.profile, cellCount);
-    this.heat = new WallHeat(this.cells, material, moldWallM, WORKING_RULES.trayHeatCapacity, this.placeC('room'));
+    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), this.placeC('room'));
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER.dark.meltedDensity);
     const array = (): Float64Array => new Float64Array(cellCount);
     this.belowM = array();

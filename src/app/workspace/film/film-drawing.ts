@@ -3,7 +3,7 @@ import type { PlanDraft } from '../../../core/plan/draft';
 import { Units } from '../../state/units';
 import { FILM_STATE_NAMES, phaseText } from '../../wording/film';
 import { text } from '../../wording/format';
-import { coatShades } from '../section/coat-shades';
+import { coatShades, lightened } from '../section/coat-shades';
 import type { SectionGeometry } from '../section/section-geometry';
 import { FILM_STATES, filmGeometry } from './film-geometry';
 import { ShellFilm } from './shell-film';
@@ -17,10 +17,10 @@ import { ShellFilm } from './shell-film';
       <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height()" role="img" [attr.aria-label]="description()">
         <defs>
           <pattern id="film-mold" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" class="mold-ground" /><path d="M0 0V7" class="mold-line" /></pattern>
-          <pattern id="film-runs" width="7" height="7" patternUnits="userSpaceOnUse"><rect width="7" height="7" [attr.fill]="shade()" class="runs" /><circle cx="2" cy="2" r="1.1" class="mark" /><circle cx="5.5" cy="5.5" r="1.1" class="mark" /></pattern>
-          <pattern id="film-thickens" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" [attr.fill]="shade()" class="thickens" /><path d="M0 0V6" class="mark-line" /></pattern>
-          <pattern id="film-holds" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" [attr.fill]="shade()" class="holds" /><path d="M0 3H6" class="mark-line thin" /></pattern>
-          <pattern id="film-set" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" [attr.fill]="shade()" /></pattern>
+          <pattern id="film-runs" width="7" height="7" patternUnits="userSpaceOnUse"><rect width="7" height="7" [attr.fill]="stateShades().runs" /><circle cx="2" cy="2" r="1.1" class="mark" /><circle cx="5.5" cy="5.5" r="1.1" class="mark" /></pattern>
+          <pattern id="film-thickens" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" [attr.fill]="stateShades().thickens" /><path d="M0 0V6" class="mark-line" /></pattern>
+          <pattern id="film-holds" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" [attr.fill]="stateShades().holds" /><path d="M0 3H6" class="mark-line thin" /></pattern>
+          <pattern id="film-set" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" [attr.fill]="stateShades().set" /></pattern>
         </defs>
         <g [style.transform]="turned() ? 'scaleY(-1)' : 'none'" [style.transform-origin]="'0 ' + middleY() + 'px'" class="held">
           <path [attr.d]="geometry().moldPath" fill="url(#film-mold)" class="mold" />
@@ -28,7 +28,7 @@ import { ShellFilm } from './shell-film';
           @for (stretch of p.filmPaths; track $index) { <path [attr.d]="stretch.path" [attr.fill]="'url(#film-' + stretch.state + ')'" /> }
           <circle [attr.cx]="p.thin.x" [attr.cy]="p.thin.y" r="6" class="thin-spot" />
         </g>
-        <g class="down"><path [attr.d]="'M30 ' + (height() - 58) + 'v34m-5 -7l5 7l5 -7'" /><text x="30" [attr.y]="height() - 66" text-anchor="middle">down</text></g>
+        <g class="down"><path [attr.d]="'M18 ' + (height() - 46) + 'v34m-5 -7l5 7l5 -7'" /><text x="2" [attr.y]="height() - 52" text-anchor="start">down</text></g>
         <text class="thin-text" [attr.x]="width() - 8" [attr.y]="height() - 10" text-anchor="end">○ thinnest {{ thinText() }}</text>
       </svg>
       <ul class="states" aria-label="How far the chocolate has come">
@@ -69,7 +69,11 @@ export class FilmDrawing {
     const { chocolates } = this.plan();
     return coatShades(chocolates[0].colour, this.begins().length);
   });
-  protected readonly shade = computed(() => this.shades()[this.film.frame()?.coat ?? 0]);
+  /** From light to the chocolate's own colour as it sets. */
+  protected readonly stateShades = computed(() => {
+    const shade = this.shades()[this.film.frame()?.coat ?? 0];
+    return { runs: lightened(shade, 0.6), thickens: lightened(shade, 0.42), holds: lightened(shade, 0.2), set: shade };
+  });
   protected readonly thinText = computed(() => text(this.picture()?.thinM ?? 0, 'length', this.units.system()));
   protected readonly description = computed(() => {
     const frame = this.film.frame();

@@ -25,7 +25,7 @@ const LINES = [['baseM', 'base'], ['wallM', 'wall'], ['rimM', 'rim']] as const;
           <path [attr.d]="one.path" class="line" [class]="one.name" />
           <text [attr.x]="width() - margin.right + 6" [attr.y]="one.y + 4" class="name">{{ one.name }}</text>
         }
-        <text [attr.x]="margin.left + 4" [attr.y]="margin.top + 10">{{ c.unit }}</text>
+        <text [attr.x]="width() - margin.right" [attr.y]="margin.top + 10" text-anchor="end" class="unit">{{ c.unit }}</text>
       </svg>
       <svg class="over" [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" aria-hidden="true"><path class="now" [attr.d]="'M' + nowX() + ' ' + margin.top + 'V' + (height - margin.bottom)" /></svg>
     }

@@ -6,7 +6,8 @@ export function coatShades(colour: string, coats: number): string[] {
 // The warm light tone that every chocolate lightens toward.
 const TOWARD = [214, 166, 130] as const;
 
-function lightened(colour: string, share: number): string {
+/** A colour brought part of the way, 0 to 1, to the light tone. */
+export function lightened(colour: string, share: number): string {
   const channel = (at: number): number => parseInt(colour.slice(at, at + 2), 16);
   const mixed = [1, 3, 5].map((at, i) => Math.round(channel(at) + (TOWARD[i] - channel(at)) * share));
   return `#${mixed.map((c) => c.toString(16).padStart(2, '0')).join('')}`;

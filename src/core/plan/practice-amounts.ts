@@ -1,0 +1,66 @@
+import { cavityOf } from '../cavity/cavity';
+import { coatStation } from '../coat/coat';
+import { CHOCOLATE_MATTER, type Fluidity } from '../matter/chocolate';
+import type { CoatChoice } from '../shell/coat-choice';
+import { AS_PLANNED, simulateShell } from '../shell/shell';
+import { filmVolume, readings } from '../shell/laid-film';
+import { PRACTICE_KITCHEN } from './practice';
+
+const TSP_M3 = 4.92892e-6;
+
+/** An amount people give, and how the engine comes to its own. Common practice, no source. */
+export interface AmountRow {
+  readonly what: string;
+  readonly low: number;
+  readonly high: number;
+  readonly unit: 'tsp' | 'mm' | 'coats' | 'tbsp';
+  /** The engine's answer in the same unit. */
+  readonly engine: () => number;
+  readonly note: string;
+}
+
+/** An amount with the engine's beside it; inside when within a fifth of the span. */
+export interface AmountAnswer {
+  readonly engine: number;
+  readonly unit: string;
+  readonly low: number;
+  readonly high: number;
+  readonly inside: boolean;
+}
+
+const half = (mm: number) => cavityOf({ kind: 'hemisphere', diameterM: mm / 1000 });
+const choice = (change: Partial<CoatChoice>, fluidity: Fluidity = 'medium'): CoatChoice => ({
+  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity, fatShare: CHOCOLATE_MATTER.dark.fatShare }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, wayUp: 'upsideDown', where: 'all', ...change,
+});
+const shellOf = (mm: number, coat: CoatChoice) => {
+  const cavity = half(mm);
+  const { thicknessM } = simulateShell({ cavity, material: 'silicone', moldWallM: 0.0025, roomC: PRACTICE_KITCHEN.roomC, kitchen: PRACTICE_KITCHEN, coats: [{ choice: coat, handlingSeconds: 60, sets: [{ place: 'fridge', seconds: 480 }] }] }, AS_PLANNED).coats[0];
+  return { cavity, thicknessM };
+};
+/** Teaspoons that make a coat of the thickness one needs at the rim, spread evenly, in so many coats. */
+const spoonful = (mm: number, coats: number) => (): number => {
+  const cavity = half(mm);
+  const { neededRim } = coatStation({ cavity, material: 'silicone', moldWallM: 0.0025, roomC: 20, coats: [choice({})] });
+  return filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(neededRim.value / coats)) / TSP_M3;
+};
+const coatsNeeded = (fluidity: Fluidity) => (): number => {
+  const { neededRim, total } = coatStation({ cavity: half(64), material: 'silicone', moldWallM: 0.0025, roomC: 20, coats: [choice({}, fluidity)] });
+  return Math.ceil(neededRim.value / total.rim.value);
+};
+
+export const METHOD_AMOUNTS: readonly AmountRow[] = [
+  { what: 'half of 64 mm, one spooned coat', low: 1.5, high: 1.5, unit: 'tsp', engine: spoonful(64, 1), note: 'evenly at the thickness its rim needs; people who use less for one coat crack shells' },
+  { what: 'half of 76 mm, one spooned coat', low: 3, high: 3, unit: 'tsp', engine: spoonful(76, 1), note: 'evenly at the thickness its rim needs' },
+  { what: 'half of 38 mm, each of two coats', low: 0.25, high: 0.5, unit: 'tsp', engine: spoonful(38, 2), note: 'half of what its rim needs' },
+  { what: 'coats of a chocolate that runs thick', low: 1, high: 1, unit: 'coats', engine: coatsNeeded('veryThick'), note: 'until the rim of a 64 mm half is thick enough, fill and dump' },
+  { what: 'coats of a chocolate that runs thin', low: 2, high: 2, unit: 'coats', engine: coatsNeeded('fluid'), note: 'until the rim of a 64 mm half is thick enough, fill and dump' },
+  { what: 'fill and dump a 64 mm half, what stays', low: 1, high: 2, unit: 'tsp', engine: () => { const { cavity, thicknessM } = shellOf(64, choice({})); return filmVolume(cavity, thicknessM) / TSP_M3; }, note: 'simulated; about a spooned coat' },
+  { what: 'rim of a spooned coat, upright under upside down', low: -1, high: -0.01, unit: 'mm', engine: () => { const rim = (wayUp: CoatChoice['wayUp']): number => { const { cavity, thicknessM } = shellOf(76, choice({ method: 'spoon', doseM3: 3 * TSP_M3, wayUp })); return readings(cavity.profile, thicknessM).rimM; }; return (rim('upright') - rim('upsideDown')) * 1e3; }, note: 'simulated; upright thins the rim' },
+];
+
+/** The engine's answer to one amount. */
+export function amountAnswer({ low, high, unit, engine }: AmountRow): AmountAnswer {
+  const value = engine();
+  const slack = 0.2 * Math.max(Math.abs(low), Math.abs(high));
+  return { engine: value, unit, low, high, inside: value >= low - slack && value <= high + slack };
+}

@@ -1,0 +1,22 @@
+import { PRACTICE, practiceAnswer, practiceSummary } from './practice';
+import { METHOD_AMOUNTS, amountAnswer } from './practice-amounts';
+
+describe('the trade’s figures (common practice, no source)', () => {
+  const answers = PRACTICE.map(practiceAnswer);
+
+  it('lie inside the engine’s windows as often as one set of constants can be asked for', () => {
+    const { rows, inside, within16, within13 } = practiceSummary(answers);
+    expect(rows).toBeGreaterThanOrEqual(20);
+    expect(inside).toBeGreaterThanOrEqual(0.85);
+    expect(within16).toBeGreaterThanOrEqual(0.6);
+    expect(within13).toBeGreaterThanOrEqual(0.4);
+  });
+
+  it('never ask for longer than is of use', () => {
+    for (const { row, latestMinutes } of answers) expect(row.minutes).toBeLessThan(latestMinutes * 1.2);
+  });
+
+  it('agree on amounts and on how many coats, but that one coat of 1.5 tsp is less than a 64 mm half needs: most who crack shells did one thin coat', () => {
+    expect(METHOD_AMOUNTS.filter((row) => !amountAnswer(row).inside).map((row) => row.what)).toEqual(['half of 64 mm, one spooned coat']);
+  });
+});
