@@ -5,6 +5,7 @@ import { chillCasting, chillNominal } from '../src/core/chill/chill';
 import type { ChillInput } from '../src/core/chill/chill-input';
 import { chocolateLayer, moldLayer } from '../src/core/heat/chocolate-layer';
 import { HeatSlab } from '../src/core/heat/heat-slab';
+import { trayHeat } from '../src/core/matter/mold-material';
 import { keepWorkable, meltStation } from '../src/core/melt/melt';
 import { thinnedReadings } from '../src/core/melt/thermometer';
 import { meltInput } from '../src/core/plan/melts';
@@ -86,7 +87,7 @@ function yardstick(name: string, insideH: number): Result {
   const air = { outsideC: 5, insideC: 5, outsideH: WORKING_RULES.airOutside.fridge, insideH };
   const implicit = (change: number): number => {
     const slab = new HeatSlab(layers, { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 });
-    slab.addOutsideCapacity(WORKING_RULES.trayHeatCapacity);
+    slab.addOutsideCapacity(trayHeat('silicone'));
     for (let time = 0, dt = 1, before = 0; ; ) {
       const moved = slab.step(dt, air);
       const now = slab.meanSetFraction(3, 6);
@@ -96,7 +97,7 @@ function yardstick(name: string, insideH: number): Result {
       dt = Math.min(90, dt * Math.min(1.7, Math.max(0.5, change / moved)));
     }
   };
-  const explicit = (): number => explicitSecondsToSet(layers, air, 1 / 0.032, WORKING_RULES.trayHeatCapacity, 0.7);
+  const explicit = (): number => explicitSecondsToSet(layers, air, 1 / 0.032, trayHeat('silicone'), 0.7);
   const difference = Math.abs(implicit(0.7) / explicit() - 1) * 100;
   // Both warm: unwarmed, the explicit loop is several times slower, and the ratio would be the compiler's.
   const ratio = medianMs(explicit, 200, 600) / medianMs(() => implicit(0.7), 400, 1000);

@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { browserResults, lighthouseResults } from './browser';
 import { coreResults } from './core';
 import type { Result } from './measure';
+import { shellResults } from './shell';
 
 const port = 4297;
 const address = `http://127.0.0.1:${port}`;
@@ -13,7 +14,7 @@ try {
   for (let k = 0; k < 50 && !(await fetch(address).then(() => true, () => false)); k++) await new Promise((wait) => setTimeout(wait, 100));
   // First, while the machine is still cool from other work.
   const lighthouse = lighthouseResults(address);
-  results.push(...coreResults(), ...(await browserResults(address)), ...lighthouse);
+  results.push(...coreResults(), ...shellResults(), ...(await browserResults(address)), ...lighthouse);
 } finally {
   server.kill();
 }

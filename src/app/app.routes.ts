@@ -42,6 +42,7 @@ export const routes: Routes = [
   { path: 'pantry/:id', loadComponent: () => import('./pantry/entry-page').then((m) => m.EntryPage) },
   { path: 'kitchen', title: 'Kitchen · Kilnstone', loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage) },
   { path: 'casting/:id/thermometer', loadComponent: () => import('./thermometer/thermometer-page').then((m) => m.ThermometerPage), resolve: { planned } },
+  { path: 'casting/:id/compare', loadComponent: () => import('./compare/compare-page').then((m) => m.ComparePage), resolve: { planned } },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
   { path: 'casting/:id/:station', component: Workspace, resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
   { path: 'casting/:id', redirectTo: 'casting/:id/coat' },

@@ -2,6 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { BehaviorSubject, Observable, Subject } from 'rxjs';
 import type { Making } from '../core/plan/making';
 import type { RemedyEffects } from '../core/plan/remedy-effect';
+import type { Comparison, Way } from '../core/plan/ways';
 import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
 import type { ShellFrame } from '../core/shell/recording';
@@ -85,6 +86,15 @@ export class PlanClient {
       return (await this.remote?.record(making, simulated)) ?? [];
     } catch {
       return [];
+    }
+  }
+
+  /** The casting made two ways; undefined where no worker is at hand or it fails meanwhile. */
+  async compare(casting: Casting, ways: readonly [Way, Way]): Promise<Comparison | undefined> {
+    try {
+      return await this.remote?.compare(casting, ways);
+    } catch {
+      return undefined;
     }
   }
 

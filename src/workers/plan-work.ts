@@ -1,6 +1,7 @@
 import { make, type Making } from '../core/plan/making';
 import { remedyEffects, type RemedyEffects } from '../core/plan/remedy-effect';
 import { shellInputOf } from '../core/plan/simulate';
+import { compareWays, type Comparison, type Way } from '../core/plan/ways';
 import { workOut, workOutRange, type Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
 import { recordShell, type ShellFrame } from '../core/shell/recording';
@@ -16,6 +17,8 @@ export interface PlanWork {
   stop(): void;
   /** What each note's remedy would change. */
   effects(casting: Casting): RemedyEffects;
+  /** The casting made two ways. */
+  compare(casting: Casting, ways: readonly [Way, Way]): Comparison;
   /** Pictures of the shell in the making. */
   record(making: Making, simulated: Simulated | undefined): ShellFrame[];
 }
@@ -38,6 +41,7 @@ export function planWork(): PlanWork {
     },
     stop: () => void run++,
     effects: (casting) => remedyEffects(casting),
+    compare: (casting, ways) => compareWays(casting, ways),
     record: (making, simulated) => recordShell(shellInputOf(making, make(making, simulated))),
   };
 }

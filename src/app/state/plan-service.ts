@@ -6,6 +6,7 @@ import { draftPlan, type PlanDraft } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
+import type { Comparison, Way } from '../../core/plan/ways';
 import type { Casting } from '../../core/record/casting';
 import type { ShellFrame } from '../../core/shell/recording';
 import type { Simulated } from '../../core/shell/simulated';
@@ -131,6 +132,12 @@ export class PlanService {
   async record(): Promise<readonly ShellFrame[]> {
     const making = this.making();
     return making ? this.client.record(making, this.simulated()) : [];
+  }
+
+  /** The open casting made two ways; undefined where the worker does not answer. */
+  async compare(ways: readonly [Way, Way]): Promise<Comparison | undefined> {
+    const casting = this.store.current();
+    return casting && this.client.compare(casting, ways);
   }
 
   retryWorker(): void {

@@ -51,7 +51,7 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
   'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.drain': { title: 'Time to tip out', how: 'The time that leaves the wanted thickness at the rim.', source: 'Closed form of the draining film, solved for time.', sure: 'Follows how the chocolate runs; weigh one shell to know.' },
   'coat.pressed': { title: 'Thickness of a pressed shell', how: 'What the insert leaves: its gap all over, or the volume the gap holds spread evenly over the wall.', source: 'As given; volume under a curved layer (Steiner).', sure: 'As good as the insert sits. Under the line leaves holes; a little over is harmless.' },
-  'coat.dwell': { title: 'Time to stand', how: 'Less than you let it stand: where even the longest time tipped out leaves too much, a thinner skin against the wall lands on the wanted thickness.', source: 'Skin by heat conduction with setting, solved for time.', sure: 'Follows how cool the mold is; weigh one shell to know.' },
+  'coat.dwell': { title: 'Time to stand', how: 'The time that leaves the wanted thickness at the rim: the longer it stands, the thicker the skin that sets against the wall, until the mold has warmed through.', source: 'Skin by heat conduction with setting, solved for time.', sure: 'Follows how cool the mold is; weigh one shell to know.' },
   'coat.hold': {
     title: 'Hold thickness',
     how: 'A film thinner than this stays where it is put on an upright wall: its yield stress carries its weight. Cooler chocolate is stiffer, so it holds a thicker film.',

@@ -64,8 +64,8 @@ interface SkinCurve {
 const kept = new Map<string, SkinCurve>();
 
 /** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
-function curveOf({ dwellSeconds: _, setThicknessM, ...rest }: DwellInput): SkinCurve {
-  const input = { ...rest, setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M };
+function curveOf({ kind, fatShare, workingC, material, wallM, setThicknessM, wallC, airC }: DwellInput): SkinCurve {
+  const input = { kind, fatShare, workingC, material, wallM, setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M, wallC, airC };
   const key = JSON.stringify(input);
   let curve = kept.get(key);
   if (!curve) {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import type { Kitchen } from '../../../core/record/kitchen';
 import { PLACES, type Place } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
@@ -16,7 +17,7 @@ type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
 @Component({
   selector: 'ks-chill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Figure, Pick],
+  imports: [AmountField, Figure, Pick, RouterLink],
   templateUrl: './chill-station.html',
   styleUrl: '../station.less',
 })

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting } from '../../../core/record/casting';
 import { COAT_AREAS, METHODS, WAYS_UP, type CoatArea, type Method, type WayUp } from '../../../core/record/choices';
@@ -26,7 +27,7 @@ const SHORT_METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon, sw
 @Component({
   selector: 'ks-coat-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, Pick],
+  imports: [AmountField, ChoiceList, Figure, Pick, RouterLink],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
 })
@@ -62,11 +63,11 @@ export class CoatStation {
   protected readonly fluidity = computed(() => nearestClass(this.chocolate()?.fluidity ?? 'medium'));
   protected readonly count = computed(() => (this.plan()?.part.coatsBy.by === 'thickness' ? 'aim' : (String(this.plan()?.coatsMade.length ?? 1) as Count)));
 
-  /** Only where the wanted thickness asks for less standing than was chosen. */
-  protected readonly shorterDwell = computed(() => {
+  /** Only where the wanted thickness asks for another time to stand than was chosen. */
+  protected readonly otherDwell = computed(() => {
     const plan = this.plan();
     const dwell = plan?.coat.coats[0].dwell;
-    return plan && dwell && dwell.value < plan.part.coats[0].dwellSeconds ? dwell : undefined;
+    return plan && dwell && Math.abs(dwell.value - plan.part.coats[0].dwellSeconds) > 0.5 ? dwell : undefined;
   });
 
   protected setChocolate(id: string): void {

@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Title } from '@angular/platform-browser';
+import { RouterLink } from '@angular/router';
+import { LucideChevronLeft } from '@lucide/angular';
+import { madeThisWay, WAYS, type Comparison, type Way } from '../../core/plan/ways';
+import { CastingStore } from '../state/casting-store';
+import { PlanService } from '../state/plan-service';
+import { Units } from '../state/units';
+import { ChoiceList } from '../ui/choice-list';
+import { UndoRedo } from '../ui/undo-redo';
+import { verdictText, wayName } from '../wording/compare';
+import { CompareSide } from './compare-side';
+
+/** Pairs that people argue about, to begin from. */
+const PAIRS: readonly (readonly [Way, Way])[] = [['upright', 'upsideDown'], ['oneThick', 'twoThin'], ['fridge', 'freezer'], ['cooler', 'warmer']];
+
+/** One casting made two ways, side by side, with a verdict and its reason. */
+@Component({
+  selector: 'ks-compare-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceList, CompareSide, LucideChevronLeft, RouterLink, UndoRedo],
+  templateUrl: './compare-page.html',
+  styleUrl: './compare-page.less',
+})
+export class ComparePage {
+  private readonly store = inject(CastingStore);
+  private readonly plans = inject(PlanService);
+  private readonly units = inject(Units);
+
+  /** Route parameter. */
+  readonly id = input.required<string>();
+
+  protected readonly casting = this.store.current;
+  protected readonly ways = signal<readonly [Way, Way]>(PAIRS[0]);
+  protected readonly exaggerated = signal(false);
+  protected readonly compared = signal<Comparison | undefined>(undefined);
+  protected readonly state = signal<'working' | 'done' | 'failed'>('working');
+  protected readonly options = computed(() => WAYS.map((value) => ({ value, name: wayName(value, this.units.system()) })));
+  protected readonly names = computed(() => this.ways().map((way) => wayName(way, this.units.system())) as [string, string]);
+  protected readonly pairs = computed(() => PAIRS.map((pair) => ({ pair, name: pair.map((way) => wayName(way, this.units.system())).join(' or ') })));
+  protected readonly verdict = computed(() => {
+    const compared = this.compared();
+    return compared ? verdictText(compared.verdict, compared.sides, this.names(), this.units.system()) : '';
+  });
+  private newest = 0;
+
+  constructor() {
+    const titles = inject(Title);
+    effect(() => {
+      this.store.open(this.id());
+      titles.setTitle(`Compare · ${this.casting()?.name ?? ''} · Kilnstone`);
+    });
+    effect(() => {
+      this.casting();
+      const ways = this.ways();
+      // The worker is there when the plan it gave is.
+      if (this.plans.chillSource() !== 'worker' && this.plans.workerState() !== 'failed') return;
+      untracked(() => void this.compare(ways));
+    });
+  }
+
+  protected choose(side: 0 | 1, way: Way): void {
+    this.ways.update(([a, b]) => (side === 0 ? [way, b] : [a, way]));
+  }
+
+  protected take(pair: readonly [Way, Way]): void {
+    this.ways.set(pair);
+  }
+
+  /** Makes the casting this way from now on. */
+  protected use(side: 0 | 1): void {
+    const plan = this.plans.plan();
+    const way = this.ways()[side];
+    if (!plan) return;
+    this.store.edit(`make it ${this.names()[side]}`, (casting) => {
+      const { parts, melts } = madeThisWay(plan.casting, way, plan);
+      casting.parts = parts;
+      casting.melts = melts;
+    });
+  }
+
+  protected again(): void {
+    this.plans.retryWorker();
+    void this.compare(this.ways());
+  }
+
+  private async compare(ways: readonly [Way, Way]): Promise<void> {
+    const mine = ++this.newest;
+    this.state.set('working');
+    const compared = await this.plans.compare(ways);
+    if (mine !== this.newest) return;
+    // Names and figures change together.
+    this.compared.set(compared);
+    this.state.set(compared ? 'done' : 'failed');
+  }
+}

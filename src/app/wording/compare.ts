@@ -1,0 +1,47 @@
+import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/plan/ways';
+import type { UnitSystem } from '../../core/quantity/units';
+import { text } from './format';
+
+/** What a way is called where it is chosen. */
+export function wayName(way: Way, system: UnitSystem): string {
+  const kelvin = system === 'us' ? `${Math.round(WORKED_APART_K * 1.8)} °F` : `${WORKED_APART_K} °C`;
+  const names: Readonly<Record<Way, string>> = {
+    asPlanned: 'as planned', upright: 'set upright', upsideDown: 'set upside down', oneThick: 'as one thick coat', twoThin: 'as two thin coats',
+    fridge: 'in the fridge', freezer: 'in the freezer', room: 'in the room', cooler: `worked ${kelvin} cooler`, warmer: `worked ${kelvin} warmer`,
+    spooned: 'spooned instead of tipped out', dumped: 'filled and tipped out', noDwell: 'tipped out at once', longDwell: 'left to stand 25 s',
+  };
+  return names[way];
+}
+
+const BECAUSE: Readonly<Record<NonNullable<Verdict['because']>, string>> = {
+  pooled: ', as the other way the chocolate runs to the base before it holds',
+  dripped: ', as the other way some of it drips off the rim before it holds',
+  less: '',
+};
+
+/** The verdict on two ways in one plain sentence with its reason. */
+export function verdictText(verdict: Verdict, sides: readonly [ComparedSide, ComparedSide], names: readonly [string, string], system: UnitSystem): string {
+  const { better, by, because } = verdict;
+  if (better === undefined) return `No difference that you would notice: both come out at about ${text(sides[0].coat.total.rim.value, 'length', system)} at the rim and take about as long.`;
+  const [won, lost] = better === 0 ? sides : [sides[1], sides[0]];
+  const name = capital(names[better]);
+  const than = (of: (side: ComparedSide) => string): string => `${of(won)} against ${of(lost)}`;
+  const rim = than((side) => text(side.coat.total.rim.value, 'length', system));
+  const breaks = than((side) => text(side.coat.breakChance.value, 'share', system));
+  const minutes = than((side) => text(side.roundSeconds, 'duration', system));
+  const grams = than((side) => text(side.coat.mass.value, 'mass', system));
+  const why = because ? BECAUSE[because] : '';
+  const damp = won.coatsMade.some((coat) => coat.sets[0].place === 'freezer') ? ' Mind the damp: out in time, and under a cover until it has warmed.' : '';
+  switch (by) {
+    case 'unset': return `${name} it lets go of the mold; the other way it does not set far enough to.`;
+    case 'breaking': return `${name} it breaks less often (${breaks}): its rim comes out at ${rim}${why}.`;
+    case 'time': return `${name} it is through sooner (${minutes} a round), and breaks about as often (${breaks}).${damp}`;
+    case 'mass': return `${name} it takes less chocolate (${grams} a part), in about the same time and as safe to unmold.`;
+    case 'evenness': return `${name} it comes out more even: its base is ${unevenness(won).toFixed(1)} times its rim, the other’s ${unevenness(lost).toFixed(1)} times; time and safety are alike.`;
+    case 'nothing': return '';
+  }
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
