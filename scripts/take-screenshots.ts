@@ -34,22 +34,33 @@ async function readThermometer(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'matt, firm, snaps' }).click();
 }
 
+/** The first coat in mid-drain. */
+async function watchItRun(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Watch it run and set' }).click();
+  await page.getByLabel('Time', { exact: true }).fill('14');
+}
+
+async function findWays(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Find ways' }).click();
+  await page.locator('ks-compare-side').nth(1).waitFor();
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
+  { name: 'film', path: '/casting/demo-bombs/coat', first: watchItRun },
+  { name: 'compare', path: '/casting/demo-bombs/compare', first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click() },
+  { name: 'find', path: '/casting/demo-bombs/find', first: findWays },
   { name: 'mold', path: '/casting/demo-bombs/mold' },
   { name: 'molds', path: '/molds' },
-  { name: 'profile', path: '/molds/bottle' },
   { name: 'water', path: '/molds/bombs/measure', first: weighTwice },
   { name: 'melt', path: '/casting/demo-bombs/melt' },
   { name: 'thermometer', path: '/casting/demo-bombs/thermometer', first: readThermometer },
   { name: 'pantry', path: '/pantry' },
-  { name: 'chocolate', path: '/pantry/quarry' },
   { name: 'kitchen', path: '/kitchen' },
   { name: 'coat', path: '/casting/demo-bombs/coat' },
   { name: 'chill', path: '/casting/demo-bombs/chill' },
   { name: 'fill', path: '/casting/demo-bombs/fill' },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: (page) => page.getByText('whole job').click() },
-  { name: 'bites', path: '/casting/demo-bites/coat' },
   { name: 'note', path: '/casting/demo-bombs/coat', first: (page) => page.getByText('1', { exact: true }).first().click() },
   { name: 'working', path: '/casting/demo-bombs/coat', first: (page) => page.getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ }).first().click() },
   { name: 'weigh-out', path: '/casting/demo-bombs/weigh-out' },

@@ -43,6 +43,7 @@ export const routes: Routes = [
   { path: 'kitchen', title: 'Kitchen · Kilnstone', loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage) },
   { path: 'casting/:id/thermometer', loadComponent: () => import('./thermometer/thermometer-page').then((m) => m.ThermometerPage), resolve: { planned } },
   { path: 'casting/:id/compare', loadComponent: () => import('./compare/compare-page').then((m) => m.ComparePage), resolve: { planned } },
+  { path: 'casting/:id/find', loadComponent: () => import('./compare/find-page').then((m) => m.FindPage), resolve: { planned } },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
   { path: 'casting/:id/:station', component: Workspace, resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
   { path: 'casting/:id', redirectTo: 'casting/:id/coat' },

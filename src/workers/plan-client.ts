@@ -1,8 +1,11 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { BehaviorSubject, Observable, Subject } from 'rxjs';
+import type { AimGoal, FoundWay } from '../core/plan/aim-search';
+import type { PlanDraft } from '../core/plan/draft';
 import type { Making } from '../core/plan/making';
 import type { RemedyEffects } from '../core/plan/remedy-effect';
 import type { Comparison, Way } from '../core/plan/ways';
+import type { WeighedOutcome } from '../core/plan/weighed-shell';
 import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
 import type { ShellFrame } from '../core/shell/recording';
@@ -96,6 +99,28 @@ export class PlanClient {
     } catch {
       return undefined;
     }
+  }
+
+  /** What the weight of a finished shell says; undefined where no worker is at hand or it fails meanwhile. */
+  async weigh(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): Promise<WeighedOutcome | undefined> {
+    try {
+      return await this.remote?.weigh(casting, plan, shellKg);
+    } catch {
+      return undefined;
+    }
+  }
+
+  /** Ways that reach a goal; undefined where it was stopped, no worker is at hand or it fails meanwhile. */
+  async search(casting: Casting, goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
+    try {
+      return await this.remote?.search(casting, goal, proxy(progress));
+    } catch {
+      return undefined;
+    }
+  }
+
+  stopSearch(): void {
+    void this.remote?.stopSearch().catch(() => undefined);
   }
 
   /** Starts again after the worker was given up. */

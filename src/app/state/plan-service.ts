@@ -2,11 +2,13 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
+import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
 import { draftPlan, type PlanDraft } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
 import type { Comparison, Way } from '../../core/plan/ways';
+import type { WeighedOutcome } from '../../core/plan/weighed-shell';
 import type { Casting } from '../../core/record/casting';
 import type { ShellFrame } from '../../core/shell/recording';
 import type { Simulated } from '../../core/shell/simulated';
@@ -138,6 +140,22 @@ export class PlanService {
   async compare(ways: readonly [Way, Way]): Promise<Comparison | undefined> {
     const casting = this.store.current();
     return casting && this.client.compare(casting, ways);
+  }
+
+  /** What the weight of one finished shell of the open casting says; undefined where the worker does not answer. */
+  async weigh(shellKg: number): Promise<WeighedOutcome | undefined> {
+    const draft = this.draft();
+    return draft && this.client.weigh(draft.casting, { coatsMade: draft.coatsMade }, shellKg);
+  }
+
+  /** Ways of making the open casting that reach a goal; undefined where it was stopped or the worker does not answer. */
+  async search(goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
+    const casting = this.store.current();
+    return casting && this.client.search(casting, goal, progress);
+  }
+
+  stopSearch(): void {
+    this.client.stopSearch();
   }
 
   retryWorker(): void {

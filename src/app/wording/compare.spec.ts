@@ -1,6 +1,7 @@
 import { compareWays, WAYS, type Way } from '../../core/plan/ways';
 import { demoCastings } from '../../data/demo';
 import { verdictText, wayName } from './compare';
+import { weighedText } from './weighed';
 
 const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
 const said = (ways: readonly [Way, Way], system: 'metric' | 'us' = 'metric', casting = bombs): string => {
@@ -27,5 +28,17 @@ describe('verdict on two ways', () => {
   it('names every way in either system', () => {
     for (const system of ['metric', 'us'] as const) expect(new Set(WAYS.map((way) => wayName(way, system))).size).toBe(WAYS.length);
     expect(wayName('cooler', 'us')).toBe('worked 5 °F cooler');
+  });
+});
+
+describe('a weighed shell', () => {
+  const state = { massKg: 0.01, rimM: 0.0014 };
+  it('is told before and after, in either direction', () => {
+    const found = (factor: number, by: 'stiffness' | 'dose' = 'stiffness') => weighedText({ ok: true, found: { by, factor, before: state, after: { massKg: 0.0118, rimM: 0.0016 } } }, 0.012, 'metric');
+    expect(found(1.3)).toBe('It runs 1.30 times stiffer than told. Rim 1.4 mm before, 1.6 mm after; a part 10 g before, 12 g after.');
+    expect(found(0.8)).toContain('1.25 times thinner');
+    expect(found(1.1, 'dose')).toContain('Your spoon gives 1.10 times more');
+    expect(found(1.01)).toContain('nothing to take over');
+    expect(weighedText({ ok: false, problem: { lowKg: 0.008, highKg: 0.015 } }, 0.2, 'us')).toContain('0.28 oz to 0.53 oz can be');
   });
 });

@@ -1,6 +1,8 @@
+import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
 import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/plan/ways';
 import type { UnitSystem } from '../../core/quantity/units';
-import { text } from './format';
+import { spoons, text } from './format';
+import { METHOD_NAMES, WAY_UP_NAMES } from './names';
 
 /** What a way is called where it is chosen. */
 export function wayName(way: Way, system: UnitSystem): string {
@@ -44,4 +46,17 @@ export function verdictText(verdict: Verdict, sides: readonly [ComparedSide, Com
 
 function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** What a shell may be wanted for. */
+export function goalText(by: AimGoal['by']): string {
+  const names: Readonly<Record<AimGoal['by'], string>> = { survive: 'survive unmolding', smash: 'smash with a spoon', rim: 'have a rim of …' };
+  return names[by];
+}
+
+/** A found way in a line: coats, how, how warm, which way up, and how long the whole job takes. */
+export function foundText({ method, wayUp, workingC, coats, side, totalSeconds }: FoundWay, system: UnitSystem): string {
+  const { choice } = side.coat.coats[0];
+  const how = method === 'dump' ? `stands ${Math.round(choice.dwellSeconds)} s, tipped out ${Math.round(choice.drainSeconds)} s` : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
+  return `${coats} × ${METHOD_NAMES[method]}, ${how}, ${WAY_UP_NAMES[wayUp]}, at ${text(workingC, 'temperature', system)}: ${text(totalSeconds, 'duration', system)} in all`;
 }

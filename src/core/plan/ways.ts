@@ -103,7 +103,8 @@ export function compareWays(casting: Casting, ways: readonly [Way, Way]): Compar
   return { sides: [a, b], verdict: verdictOn(a, b) };
 }
 
-function comparedSide({ cavity, moldRecord, coatsMade, chocolates, coat, fill, chill, batch }: CastingPlan): ComparedSide {
+/** What is shown of a planned way. */
+export function comparedSide({ cavity, moldRecord, coatsMade, chocolates, coat, fill, chill, batch }: CastingPlan): ComparedSide {
   const roundSeconds = batch.timeline.oneRound.filter(({ kind }) => kind === 'coat' || kind === 'chill').reduce((sum, { seconds }) => sum + seconds, 0);
   return { cavity, moldRecord, coatsMade, chocolates, coat, fill, chill, roundSeconds };
 }

@@ -69,6 +69,7 @@ export const LIMITS = {
   dripSecondS: limit('duration', 3, 300),
   dripKg: limit('mass', 0.0001, 0.2),
   amountKg: limit('mass', 0.005, 50),
+  shellKg: limit('mass', 0.0005, 3),
   atHandKg: limit('mass', 0.005, 100),
   fatShare: limit('share', 0.1, 0.7),
   ceilingC: limit('temperature', 28, 60),

@@ -16,6 +16,7 @@ import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { text, written } from '../../wording/format';
+import { WeighedShellPanel } from './weighed-shell-panel';
 import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
 
 /** Coats by number, or as many as a wanted thickness asks for. */
@@ -27,7 +28,7 @@ const SHORT_METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon, sw
 @Component({
   selector: 'ks-coat-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, Pick, RouterLink],
+  imports: [AmountField, ChoiceList, Figure, Pick, RouterLink, WeighedShellPanel],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
 })

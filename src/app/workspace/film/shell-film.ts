@@ -19,8 +19,15 @@ export class ShellFilm {
   readonly waiting = signal(false);
   readonly failed = signal(false);
   readonly index = computed(() => Math.min(this.place(), this.frames().length - 1));
-  readonly frame = computed<ShellFrame | undefined>(() => this.frames()[this.index()]);
+  /** The picture shown; none while it is of another casting or of a cavity with other points. */
+  readonly frame = computed<ShellFrame | undefined>(() => {
+    const frame: ShellFrame | undefined = this.frames()[this.index()];
+    const draft = this.plans.draft();
+    return frame && draft?.casting.id === this.of && draft.cavity.profile.arcM.length === frame.belowM.length ? frame : undefined;
+  });
   private newest = 0;
+  /** Whose film it is. */
+  private of = '';
 
   constructor() {
     const still = typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
@@ -63,10 +70,12 @@ export class ShellFilm {
     const mine = ++this.newest;
     this.waiting.set(true);
     this.failed.set(false);
+    const of = this.plans.draft()?.casting.id ?? '';
     const frames = await this.plans.record();
     if (mine !== this.newest) return;
     this.waiting.set(false);
     this.failed.set(frames.length === 0);
+    this.of = of;
     this.frames.set(frames);
   }
 

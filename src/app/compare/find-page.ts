@@ -1,0 +1,112 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
+import { Title } from '@angular/platform-browser';
+import { RouterLink } from '@angular/router';
+import { LucideChevronLeft } from '@lucide/angular';
+import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/plan/aim-search';
+import { LIMITS } from '../../core/record/limits';
+import { CastingStore } from '../state/casting-store';
+import { PlanService } from '../state/plan-service';
+import { Units } from '../state/units';
+import { AmountField } from '../ui/amount-field';
+import { Pick } from '../ui/pick';
+import { UndoRedo } from '../ui/undo-redo';
+import { foundText, goalText } from '../wording/compare';
+import { text } from '../wording/format';
+import { CompareSide } from './compare-side';
+
+const GOALS = ['survive', 'smash', 'rim'] as const;
+type GoalKey = (typeof GOALS)[number];
+
+/** Finds ways of making a casting that reach what is wanted of its shell, the quickest and the next best two. */
+@Component({
+  selector: 'ks-find-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, CompareSide, LucideChevronLeft, Pick, RouterLink, UndoRedo],
+  templateUrl: './find-page.html',
+  styleUrls: ['./compare-page.less', './find-page.less'],
+})
+export class FindPage {
+  private readonly store = inject(CastingStore);
+  private readonly plans = inject(PlanService);
+  private readonly units = inject(Units);
+
+  /** Route parameter. */
+  readonly id = input.required<string>();
+
+  protected readonly casting = this.store.current;
+  protected readonly limits = LIMITS;
+  protected readonly goals = GOALS.map((value) => ({ value, name: goalText(value) }));
+  protected readonly key = signal<GoalKey>('survive');
+  protected readonly rimM = signal(0.0024);
+  protected readonly found = signal<readonly FoundWay[]>([]);
+  protected readonly state = signal<'asking' | 'working' | 'done' | 'stopped' | 'failed'>('asking');
+  protected readonly share = signal(0);
+  protected readonly goal = computed<AimGoal>(() => {
+    const by = this.key();
+    return by === 'rim' ? { by, rimM: this.rimM() } : { by };
+  });
+  protected readonly pressed = computed(() => this.plans.draft()?.moldRecord.composition.kind === 'press');
+  protected readonly said = computed(() => {
+    const plan = this.plans.draft();
+    const rim = plan ? text(rimOfGoal(this.goal(), plan), 'length', this.units.system()) : '';
+    switch (this.state()) {
+      case 'asking': return `Wanted: about ${rim} at the rim.`;
+      case 'working': return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
+      case 'stopped': return 'Stopped; nothing has changed.';
+      case 'failed': return 'The computation gave no answer; nothing has changed. Try again in a moment.';
+      case 'done': return this.found().length > 0 ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to about ${rim} at the rim, the quickest first.` : `Nothing leads to ${rim} at the rim here: another chocolate, another place to set, or another thickness may.`;
+    }
+  });
+  private newest = 0;
+
+  constructor() {
+    const titles = inject(Title);
+    effect(() => {
+      this.store.open(this.id());
+      titles.setTitle(`Find a way · ${this.casting()?.name ?? ''} · Kilnstone`);
+    });
+    inject(DestroyRef).onDestroy(() => this.plans.stopSearch());
+  }
+
+  protected choose(key: GoalKey): void {
+    this.stop();
+    this.key.set(key);
+    this.state.set('asking');
+    this.found.set([]);
+  }
+
+  protected setRim(rimM: number): void {
+    this.choose('rim');
+    this.rimM.set(rimM);
+  }
+
+  protected async find(): Promise<void> {
+    const mine = ++this.newest;
+    this.state.set('working');
+    this.share.set(0);
+    this.found.set([]);
+    const found = await this.plans.search(this.goal(), (share) => mine === this.newest && this.share.set(share));
+    if (mine !== this.newest) return;
+    this.found.set(found ?? []);
+    this.state.set(found ? 'done' : 'failed');
+  }
+
+  protected stop(): void {
+    if (this.state() !== 'working') return;
+    this.newest++;
+    this.plans.stopSearch();
+    this.state.set('stopped');
+  }
+
+  protected wayText(way: FoundWay): string {
+    return foundText(way, this.units.system());
+  }
+
+  /** Makes the casting this way from now on. */
+  protected use(way: FoundWay): void {
+    this.store.edit('way of making it', (casting) => {
+      casting.parts = way.casting.parts;
+      casting.melts = way.casting.melts;
+    });
+  }
+}

@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { takeWeighed, type WeighedOutcome } from '../../../core/plan/weighed-shell';
+import { LIMITS } from '../../../core/record/limits';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
+import { AmountField } from '../../ui/amount-field';
+import { weighedText } from '../../wording/weighed';
+
+/** A finished shell on the scale: what its weight says of the chocolate, before and after. */
+@Component({
+  selector: 'ks-weighed-shell',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField],
+  template: `
+    <h3>Weighed a shell?</h3>
+    @if (plan(); as p) {
+      <ks-amount-field label="One part, all its coats" [field]="p.casting.id + ' weighed'" [value]="weighedKg() ?? p.coat.mass.value" dimension="mass" [limits]="[limits.shellKg]" (amount)="weigh($event.value)" />
+    }
+    <p class="plain" role="status">{{ said() }}</p>
+    @if (outcome(); as o) { @if (o.ok) { <button type="button" class="ant-btn" (click)="take()">Take it over</button> } }
+  `,
+  styleUrls: ['../station.less', './weighed-shell-panel.less'],
+})
+export class WeighedShellPanel {
+  private readonly plans = inject(PlanService);
+  private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
+  protected readonly plan = this.plans.draft;
+  protected readonly limits = LIMITS;
+  protected readonly weighedKg = signal<number | undefined>(undefined);
+  protected readonly outcome = signal<WeighedOutcome | undefined>(undefined);
+  private readonly state = signal<'idle' | 'working' | 'failed'>('idle');
+  protected readonly said = computed(() => {
+    const outcome = this.outcome();
+    const kg = this.weighedKg();
+    if (this.state() === 'working') return 'Asking which chocolate makes a shell of this weight…';
+    if (this.state() === 'failed') return 'The computation gave no answer; nothing has changed. Type the weight again in a moment.';
+    return outcome && kg !== undefined ? weighedText(outcome, kg, this.units.system()) : 'Its weight tells how this chocolate runs in your hands.';
+  });
+  private newest = 0;
+
+  constructor() {
+    // A weight belongs to the coats it was found on.
+    let before: unknown;
+    effect(() => {
+      const now = this.plan()?.part;
+      if (before !== undefined && before !== now) untracked(() => this.forget());
+      before = now;
+    });
+  }
+
+  protected async weigh(kg: number): Promise<void> {
+    const mine = ++this.newest;
+    this.weighedKg.set(kg);
+    this.outcome.set(undefined);
+    this.state.set('working');
+    const outcome = await this.plans.weigh(kg);
+    if (mine !== this.newest) return;
+    this.outcome.set(outcome);
+    this.state.set(outcome ? 'idle' : 'failed');
+  }
+
+  protected take(): void {
+    const outcome = this.outcome();
+    if (outcome?.ok) this.store.edit('weighed shell', (casting) => takeWeighed(casting, outcome.found));
+    this.forget();
+  }
+
+  private forget(): void {
+    this.newest++;
+    this.weighedKg.set(undefined);
+    this.outcome.set(undefined);
+    this.state.set('idle');
+  }
+}

@@ -1,0 +1,53 @@
+import { demoCastings } from '../../data/demo';
+import { readCasting } from '../record/read-casting';
+import { searchWays, type AimGoal, type FoundWay } from './aim-search';
+import { simulatedPlan } from './remedy-effect';
+
+const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+const found = (goal: AimGoal, casting = bombs): readonly FoundWay[] => {
+  const steps = searchWays(casting, goal);
+  const told: number[] = [];
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) {
+      expect(told[told.length - 1]).toBe(1);
+      return value;
+    }
+    told.push(value);
+  }
+};
+
+describe('ways that reach a goal', () => {
+  it('come to the wanted rim when planned and simulated as found, the quickest first, none like another', () => {
+    const ways = found({ by: 'rim', rimM: 0.0024 });
+    expect(ways.length).toBeGreaterThan(1);
+    for (const way of ways) {
+      expect(readCasting(way.casting).ok).toBe(true);
+      expect(Math.abs(simulatedPlan(way.casting).coat.total.rim.value / 0.0024 - 1)).toBeLessThan(0.04);
+    }
+    for (let i = 1; i < ways.length; i++) expect(ways[i].totalSeconds).toBeGreaterThanOrEqual(ways[i - 1].totalSeconds);
+    expect(new Set(ways.map(({ method, wayUp, coats }) => `${method} ${wayUp} ${coats}`)).size).toBe(ways.length);
+  });
+
+  it('survive unmolding, or are thin enough to be smashed and yet come out whole', () => {
+    const survive = found({ by: 'survive' });
+    expect(survive.length).toBeGreaterThan(0);
+    for (const { side } of survive) expect(side.coat.breakChance.value).toBeLessThan(0.035);
+    const smash = found({ by: 'smash' });
+    expect(smash.length).toBeGreaterThan(0);
+    for (const { side } of smash) {
+      expect(side.coat.breakChance.value).toBeLessThan(0.08);
+      expect(side.coat.total.rim.value).toBeLessThan(survive[0].side.coat.total.rim.value);
+    }
+  });
+
+  it('are none where nothing can do it, and none where nothing sets', () => {
+    const fluid = structuredClone(bombs);
+    fluid.chocolates[0].fluidity = { yieldPa: 0.2, viscosityPas: 0.2 };
+    expect(found({ by: 'rim', rimM: 0.01 }, fluid)).toEqual([]);
+    const hot = structuredClone(bombs);
+    hot.kitchen.roomC = 33;
+    for (const coat of hot.parts[0].coats) coat.sets = [{ place: 'room' }];
+    expect(found({ by: 'survive' }, hot)).toEqual([]);
+  });
+});

@@ -1,0 +1,107 @@
+import { neededRimM } from '../coat/survival';
+import type { Casting } from '../record/casting';
+import type { Chocolate } from '../record/chocolate';
+import { METHODS, WAYS_UP, type Method, type WayUp } from '../record/choices';
+import { LIMITS } from '../record/limits';
+import { chocolateOf, meltOf } from '../record/references';
+import { chillNominal } from '../chill/chill';
+import type { Simulated } from '../shell/simulated';
+import { draftPlan } from './draft';
+import { makingOf } from './making';
+import { finishPlan, type CastingPlan } from './plan';
+import { keepCoatsAsMade } from './remedy';
+import { simulateMaking } from './simulate';
+import { comparedSide, type ComparedSide } from './ways';
+
+/** What a shell is wanted for: a thickness at the rim, to survive unmolding, or to be smashed with a spoon and yet come out whole. */
+export type AimGoal = { readonly by: 'rim'; readonly rimM: number } | { readonly by: 'survive' } | { readonly by: 'smash' };
+
+/** One way that reaches the goal. */
+export interface FoundWay {
+  readonly method: Method;
+  readonly wayUp: WayUp;
+  readonly workingC: number;
+  readonly coats: number;
+  readonly side: ComparedSide;
+  /** The whole job, s. */
+  readonly totalSeconds: number;
+  /** The casting made this way. */
+  readonly casting: Casting;
+}
+
+/** Rim over the rim it needs: about 3 % break, and about 6 %. Working rules, from the chance of breaking. */
+const SURVIVES = 1.35;
+const SMASHES = 1.08;
+/** As near as a goal has to be met, as a share of it. */
+const CLOSE_SHARE = 0.03;
+const BEST = 3;
+/** Working temperatures tried across a chocolate's band. */
+const BAND_STEPS = 3;
+
+/** Temperatures to try: the band from end to end, and the one chosen where it lies outside. */
+function workableAt({ workFromC, workToC }: Pick<Chocolate, 'workFromC' | 'workToC'>, chosenC: number): number[] {
+  const band = Array.from({ length: BAND_STEPS }, (_, i) => workFromC + ((workToC - workFromC) * i) / (BAND_STEPS - 1));
+  return chosenC < workFromC || chosenC > workToC ? [chosenC, ...band] : band;
+}
+
+/** The rim a goal comes to, m. */
+export function rimOfGoal(goal: AimGoal, plan: Pick<CastingPlan, 'cavity' | 'chocolates'>): number {
+  const needed = neededRimM(plan.cavity.spanM, plan.chocolates[plan.chocolates.length - 1].kind);
+  const rimM = goal.by === 'rim' ? goal.rimM : needed * (goal.by === 'survive' ? SURVIVES : SMASHES);
+  return Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, rimM));
+}
+
+/**
+ * Ways that reach a goal, the quickest first, at most three that differ in more than a setting: every method, either way up, and the
+ * chocolate's band from end to end, each with the fewest coats, dwell, drain or dose that land on it, all simulated.
+ * A generator, so that a worker can tell how far it is and be stopped.
+ */
+export function* searchWays(casting: Casting, goal: AimGoal): Generator<number, readonly FoundWay[]> {
+  const plan = draftPlan(casting);
+  const rimM = rimOfGoal(goal, plan);
+  const melt = meltOf(casting, plan.coatsMade[0].shares[0].meltId);
+  const temperatures = workableAt(chocolateOf(casting, melt), melt.workingC);
+  const candidates = METHODS.filter((method) => method !== 'brush' || casting.parts[0].coats[0].method === 'brush')
+    .flatMap((method) => WAYS_UP.flatMap((wayUp) => temperatures.map((workingC) => ({ method, wayUp, workingC }))));
+  const found: FoundWay[] = [];
+  // What was found at one temperature is a good beginning for the next.
+  const before = new Map<string, Simulated>();
+  for (const [k, candidate] of candidates.entries()) {
+    const alike = `${candidate.method} ${candidate.wayUp}`;
+    const { way, simulated } = tried(casting, melt.id, { rimM, thicker: goal.by === 'survive' }, candidate, before.get(alike));
+    before.set(alike, simulated);
+    if (way) found.push(way);
+    yield (k + 1) / candidates.length;
+  }
+  found.sort((a, b) => a.totalSeconds - b.totalSeconds || a.side.coat.mass.value - b.side.coat.mass.value);
+  const seen = new Set<string>();
+  return found.filter(({ method, wayUp, coats }) => {
+    const key = `${method} ${wayUp} ${coats}`;
+    return seen.has(key) ? false : seen.add(key);
+  }).slice(0, BEST);
+}
+
+/** A rim to come to; `thicker` is as good. */
+interface WantedRim {
+  readonly rimM: number;
+  readonly thicker: boolean;
+}
+
+function tried(
+  casting: Casting, meltId: string, { rimM, thicker }: WantedRim, { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number }, from: Simulated | undefined,
+): { readonly way: FoundWay | undefined; readonly simulated: Simulated } {
+  const changed = JSON.parse(JSON.stringify(casting)) as Casting;
+  const part = changed.parts[0];
+  part.coatsBy = { by: 'thickness', rimM };
+  for (const coat of part.coats) Object.assign(coat, { method, wayUp, where: 'all' });
+  for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;
+  const { simulated } = simulateMaking(makingOf(changed), from);
+  const draft = draftPlan(changed, simulated);
+  const { rim } = draft.coat.total;
+  const meets = rim.value > rimM * (1 - CLOSE_SHARE) && (thicker || rim.value < rimM * (1 + CLOSE_SHARE));
+  if (!meets || draft.coat.coats.some((coat) => coat.overHold)) return { way: undefined, simulated };
+  const plan = finishPlan(draft, chillNominal(draft.chillInput));
+  if (!Number.isFinite(plan.batch.total.value)) return { way: undefined, simulated };
+  keepCoatsAsMade(changed, draft.coatsMade);
+  return { way: { method, wayUp, workingC, coats: draft.coatsMade.length, side: comparedSide(plan), totalSeconds: plan.batch.total.value, casting: changed }, simulated };
+}

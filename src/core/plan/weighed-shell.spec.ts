@@ -1,0 +1,53 @@
+import { demoCastings } from '../../data/demo';
+import type { Casting } from '../record/casting';
+import { readCasting } from '../record/read-casting';
+import { draftPlan } from './draft';
+import { makingOf } from './making';
+import { simulateMaking } from './simulate';
+import { takeWeighed, weighedShell, type WeighedShell } from './weighed-shell';
+
+const bombs = (): Casting => demoCastings(new Date('2026-10-12T08:00:00Z'))[0];
+const massOf = (casting: Casting): number => simulateMaking(makingOf(casting)).made.coat.mass.value;
+const weigh = (casting: Casting, kg: number): WeighedShell => {
+  const outcome = weighedShell(casting, draftPlan(casting), kg);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.problem));
+  return outcome.found;
+};
+
+describe('a weighed shell', () => {
+  it('that weighs what was computed changes next to nothing', () => {
+    const { factor, by } = weigh(bombs(), massOf(bombs()));
+    expect(by).toBe('stiffness');
+    expect(factor).toBeCloseTo(1, 1);
+  });
+
+  it('finds most of the way to a chocolate that is stiffer than told, and then computes about its weight', () => {
+    const casting = bombs();
+    const truth = bombs();
+    truth.chocolates[0].fluidity = { yieldPa: 4.5 * 1.5, viscosityPas: 1.5 * 1.5 };
+    const weighedKg = massOf(truth);
+    const found = weigh(casting, weighedKg);
+    expect(found.factor).toBeGreaterThan(1.2);
+    expect(found.factor).toBeLessThan(1.5);
+    expect(Math.abs(found.after.massKg - weighedKg)).toBeLessThan(Math.abs(found.before.massKg - weighedKg) / 2);
+    takeWeighed(casting, found);
+    expect(readCasting(casting).ok).toBe(true);
+    expect(massOf(casting)).toBeCloseTo(found.after.massKg, 6);
+  });
+
+  it('says of spooned coats that more or less goes in', () => {
+    const casting = bombs();
+    for (const coat of casting.parts[0].coats) Object.assign(coat, { method: 'spoon', wayUp: 'upright' });
+    const found = weigh(casting, massOf(casting) * 1.1);
+    expect(found.by).toBe('dose');
+    expect(found.factor).toBeGreaterThan(1.05);
+    takeWeighed(casting, found);
+    expect(massOf(casting)).toBeGreaterThan(found.before.massKg * 1.05);
+  });
+
+  it('refuses a weight that no chocolate makes, and says which can be', () => {
+    const outcome = weighedShell(bombs(), draftPlan(bombs()), 0.2);
+    expect(outcome.ok).toBe(false);
+    if (!outcome.ok) expect(outcome.problem.highKg).toBeLessThan(0.1);
+  });
+});

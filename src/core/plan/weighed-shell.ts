@@ -1,0 +1,96 @@
+import { cassonAt40, stiffened } from '../matter/chocolate';
+import { WORKING_RULES } from '../matter/working-rules';
+import { LIMITS } from '../record/limits';
+import type { Casting } from '../record/casting';
+import { meltOf, sharesOf } from '../record/references';
+import { makingOf, type Made, type Making } from './making';
+import type { PlanDraft } from './draft';
+import { keepCoatsAsMade } from './remedy';
+import { simulateMaking } from './simulate';
+
+/** What a weighed shell says of the chocolate or of the hand. */
+export interface WeighedShell {
+  /** Factor on both Casson values where the coats are tipped out, on the dose where they are spooned in. */
+  readonly by: 'stiffness' | 'dose';
+  readonly factor: number;
+  readonly before: { readonly massKg: number; readonly rimM: number };
+  readonly after: { readonly massKg: number; readonly rimM: number };
+}
+
+/** Nothing that a chocolate can be makes a shell of this weight; `lowKg` to `highKg` is what can. */
+export interface NotWeighed {
+  readonly lowKg: number;
+  readonly highKg: number;
+}
+
+export type WeighedOutcome = { readonly ok: true; readonly found: WeighedShell } | { readonly ok: false; readonly problem: NotWeighed };
+
+/** Widest factor either way that is believed. Working rule. */
+const MOST = 3;
+/** How well one shell is weighed, and is like the others: a share of its weight. Working rule. */
+const WEIGHED_SHARE = 0.05;
+const ROUNDS = 9;
+
+/**
+ * What the weight of one finished shell says: by which factor the chocolate runs stiffer than told, or by which more or less is spooned in.
+ *
+ * The factor that would give just this weight is found by bisection on the simulation; between it and what was told before stands the
+ * likeliest one, on a logarithmic scale: a prior of the class's spread (a factor 1.4), a likelihood of five hundredths of the weight.
+ * @param shellKg weight of one part with all its coats, kg
+ */
+export function weighedShell(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): WeighedOutcome {
+  const counted = JSON.parse(JSON.stringify(casting)) as Casting;
+  keepCoatsAsMade(counted, plan.coatsMade);
+  const making = makingOf(counted);
+  const by = making.coats.every(({ choice }) => choice.method === 'dump') ? 'stiffness' : 'dose';
+  const made = (factor: number): Made => simulateMaking(scaled(making, by, factor)).made;
+  const mass = (factor: number): number => made(factor).coat.mass.value;
+  const [lowKg, highKg] = [mass(1 / MOST), mass(MOST)];
+  if (shellKg < lowKg || shellKg > highKg) return { ok: false, problem: { lowKg, highKg } };
+  let low = -Math.log(MOST);
+  let high = Math.log(MOST);
+  for (let k = 0; k < ROUNDS; k++) {
+    const middle = (low + high) / 2;
+    if (mass(Math.exp(middle)) < shellKg) low = middle;
+    else high = middle;
+  }
+  const exact = (low + high) / 2;
+  const factor = Math.exp(exact * believed(mass, exact, by));
+  const state = ({ coat }: Made): WeighedShell['before'] => ({ massKg: coat.mass.value, rimM: coat.total.rim.value });
+  return { ok: true, found: { by, factor, before: state(made(1)), after: state(made(factor)) } };
+}
+
+/** How far to go toward the factor that fits exactly, 0 to 1: all the way where the weight tells it well. */
+function believed(mass: (factor: number) => number, exact: number, by: WeighedShell['by']): number {
+  const prior = Math.log(by === 'stiffness' ? WORKING_RULES.fluiditySpread : WORKING_RULES.doseSpread);
+  const step = 0.1;
+  const slope = Math.log(mass(Math.exp(exact + step)) / mass(Math.exp(exact - step))) / (2 * step);
+  const told = WEIGHED_SHARE / Math.max(1e-3, slope);
+  return prior ** 2 / (prior ** 2 + told ** 2);
+}
+
+function scaled(making: Making, by: WeighedShell['by'], factor: number): Making {
+  const coats = making.coats.map((coat) => {
+    const { choice } = coat;
+    const { chocolate } = choice;
+    if (by === 'dose') return { ...coat, choice: { ...choice, doseM3: choice.method === 'dump' ? choice.doseM3 : choice.doseM3 * factor } };
+    return { ...coat, choice: { ...choice, chocolate: { ...chocolate, fluidity: stiffened(cassonAt40(chocolate.fluidity), factor) } } };
+  });
+  return { ...making, coats, wantedRimM: undefined };
+}
+
+/** Takes over what a weighed shell said, on a draft of the casting that may be written to. */
+export function takeWeighed(casting: Casting, { by, factor }: WeighedShell): void {
+  const { coats } = casting.parts[0];
+  const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number => Math.min(high, Math.max(low, value));
+  if (by === 'dose') {
+    for (const coat of coats) if (coat.method !== 'dump') coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
+    return;
+  }
+  const used = new Set(coats.flatMap((coat) => sharesOf(casting, meltOf(casting, coat.shares[0].meltId)).map(({ chocolateId }) => chocolateId)));
+  for (const chocolate of casting.chocolates) {
+    if (!used.has(chocolate.id)) continue;
+    const { yieldPa, viscosityPas } = stiffened(cassonAt40(chocolate.fluidity), factor);
+    chocolate.fluidity = { yieldPa: within(yieldPa, LIMITS.yieldPa), viscosityPas: within(viscosityPas, LIMITS.viscosityPas) };
+  }
+}
