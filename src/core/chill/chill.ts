@@ -1,5 +1,6 @@
 import { equilibriumSetFraction } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
+import { likelyDeviation } from '../quantity/deviations';
 import { PLACES, type Place } from '../record/choices';
 import { placeC } from '../shell/place-air';
 import type { ChillCoat, ChillInput } from './chill-input';
@@ -103,14 +104,6 @@ function placeChill(input: ChillInput, index: number, place: Place, times: reado
 function likely(values: readonly number[]): LikelySeconds {
   const [value, ...others] = values;
   if (!Number.isFinite(value)) return { value, low: Math.min(...values), high: Infinity };
-  let down = 0;
-  let up = 0;
-  for (let i = 0; i < others.length; i += 2) {
-    const a = others[i] - value;
-    const b = others[i + 1] - value;
-    down += Math.min(0, a, b) ** 2;
-    up += Math.max(0, a, b) ** 2;
-  }
-  return { value, low: Math.max(0, value - Math.sqrt(down)), high: value + Math.sqrt(up) };
+  const [down, up] = likelyDeviation(value, others);
+  return { value, low: Math.max(0, value - down), high: value + up };
 }
-

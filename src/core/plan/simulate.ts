@@ -2,6 +2,7 @@ import { chillNominal } from '../chill/chill';
 import type { ChillInput } from '../chill/chill-input';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type Variation } from '../coat/lay-coats';
 import { WORKING_RULES } from '../matter/working-rules';
+import { likelyDeviation } from '../quantity/deviations';
 import type { CoatChoice } from '../shell/coat-choice';
 import { AS_PLANNED, simulateShell, type ShellInput, type ShellResult, type ShellVariation } from '../shell/shell';
 import type { Simulated, SimulatedCoat, SimulatedCoats } from '../shell/simulated';
@@ -118,19 +119,6 @@ export function* simulateRange(making: Making, simulated: Simulated): Generator<
 
 /** Lowest and highest likely value at each point: the first run's, with the others' deviations from it added as independent. */
 function spread([nominal, ...others]: readonly Float64Array[]): readonly [Float64Array, Float64Array] {
-  const low = nominal.slice();
-  const high = nominal.slice();
-  for (let k = 0; k < nominal.length; k++) {
-    let down = 0;
-    let up = 0;
-    for (let v = 0; v < others.length; v += 2) {
-      const a = others[v][k] - nominal[k];
-      const b = others[v + 1][k] - nominal[k];
-      down += Math.min(0, a, b) ** 2;
-      up += Math.max(0, a, b) ** 2;
-    }
-    low[k] = Math.max(0, nominal[k] - Math.sqrt(down));
-    high[k] = nominal[k] + Math.sqrt(up);
-  }
-  return [low, high];
+  const deviations = Array.from(nominal, (value, k) => likelyDeviation(value, others.map((other) => other[k])));
+  return [nominal.map((value, k) => Math.max(0, value - deviations[k][0])), nominal.map((value, k) => value + deviations[k][1])];
 }
