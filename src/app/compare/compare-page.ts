@@ -9,6 +9,7 @@ import { Units } from '../state/units';
 import { ChoiceList } from '../ui/choice-list';
 import { UndoRedo } from '../ui/undo-redo';
 import { verdictText, wayName } from '../wording/compare';
+import { unbroken } from '../wording/format';
 import { CompareSide } from './compare-side';
 
 /** Pairs that people argue about, to begin from. */
@@ -40,7 +41,7 @@ export class ComparePage {
   protected readonly pairs = computed(() => PAIRS.map((pair) => ({ pair, name: pair.map((way) => wayName(way, this.units.system())).join(' or ') })));
   protected readonly verdict = computed(() => {
     const compared = this.compared();
-    return compared ? verdictText(compared.verdict, compared.sides, this.names(), this.units.system()) : '';
+    return compared ? unbroken(verdictText(compared.verdict, compared.sides, this.names(), this.units.system())) : '';
   });
   private newest = 0;
 

@@ -11,7 +11,7 @@ import { AmountField } from '../ui/amount-field';
 import { Pick } from '../ui/pick';
 import { UndoRedo } from '../ui/undo-redo';
 import { foundText, goalText } from '../wording/compare';
-import { text } from '../wording/format';
+import { text, unbroken } from '../wording/format';
 import { CompareSide } from './compare-side';
 
 const GOALS = ['survive', 'smash', 'rim'] as const;
@@ -99,7 +99,7 @@ export class FindPage {
   }
 
   protected wayText(way: FoundWay): string {
-    return foundText(way, this.units.system());
+    return unbroken(foundText(way, this.units.system()));
   }
 
   /** Makes the casting this way from now on. */

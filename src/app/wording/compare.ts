@@ -57,6 +57,6 @@ export function goalText(by: AimGoal['by']): string {
 /** A found way in a line: coats, how, how warm, which way up, and how long the whole job takes. */
 export function foundText({ method, wayUp, workingC, coats, side, totalSeconds }: FoundWay, system: UnitSystem): string {
   const { choice } = side.coat.coats[0];
-  const how = method === 'dump' ? `stands ${Math.round(choice.dwellSeconds)} s, tipped out ${Math.round(choice.drainSeconds)} s` : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
+  const how = method === 'dump' ? `${choice.dwellSeconds < 0.5 ? 'no standing' : `stands ${Math.round(choice.dwellSeconds)} s`}, tipped out ${Math.round(choice.drainSeconds)} s` : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
   return `${coats} × ${METHOD_NAMES[method]}, ${how}, ${WAY_UP_NAMES[wayUp]}, at ${text(workingC, 'temperature', system)}: ${text(totalSeconds, 'duration', system)} in all`;
 }

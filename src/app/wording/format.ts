@@ -86,3 +86,8 @@ export function rangeText(answer: Answer, system: UnitSystem): string {
 function trimmed(value: number, digits: number): string {
   return String(Number(value.toFixed(digits)));
 }
+
+/** Keeps each number on the line of its unit. */
+export function unbroken(sentence: string): string {
+  return sentence.replace(/(\d) (?=[a-z°%])/g, '$1\u00a0');
+}
