@@ -11,6 +11,7 @@ import { PantryStorage } from '../app/state/pantry-storage';
 import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
+import { START_STUDY_WORKER } from '../app/state/study-worker';
 import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
 import type { Simulated } from '../core/shell/simulated';
@@ -19,6 +20,7 @@ import { usualKitchen } from '../data/kitchen-usual';
 import { shippedMolds } from '../data/mold-library';
 import { shippedPantry } from '../data/pantry-shipped';
 import { planWork } from '../workers/plan-work';
+import { studyWork } from '../workers/study-work';
 
 /** The demo's Monday. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -44,6 +46,15 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
   return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
 }
 
+/** The study worker's own work over a message channel. */
+function studyWorker(): Worker {
+  const { port1, port2 } = new MessageChannel();
+  ports.push(port1, port2);
+  expose(studyWork(), port2 as never);
+  port1.start();
+  return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
+}
+
 /** The app's state as it runs, with the demo's castings in memory and one of them open. */
 export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
   localStorage.clear();
@@ -54,7 +65,7 @@ export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', d
       provideZonelessChangeDetection(), provideRouter([]),
       { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
       { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) }, { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
-      { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
+      { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) }, { provide: START_STUDY_WORKER, useValue: studyWorker },
     ],
   });
   const store = TestBed.inject(CastingStore);

@@ -1,14 +1,9 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { wrap, type Remote } from 'comlink';
 import { BehaviorSubject, Observable, Subject } from 'rxjs';
-import type { AimGoal, FoundWay } from '../core/plan/aim-search';
-import type { PlanDraft } from '../core/plan/draft';
 import type { Making } from '../core/plan/making';
 import type { RemedyEffects } from '../core/plan/remedy-effect';
-import type { Comparison, Way } from '../core/plan/ways';
-import type { WeighedOutcome } from '../core/plan/weighed-shell';
 import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
-import type { ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';
 import type { PlanWork } from './plan-work';
 
@@ -81,46 +76,6 @@ export class PlanClient {
     } catch {
       return new Map();
     }
-  }
-
-  /** Pictures of the shell in the making; none where no worker is at hand or it fails meanwhile. */
-  async record(making: Making, simulated: Simulated | undefined): Promise<readonly ShellFrame[]> {
-    try {
-      return (await this.remote?.record(making, simulated)) ?? [];
-    } catch {
-      return [];
-    }
-  }
-
-  /** The casting made two ways; undefined where no worker is at hand or it fails meanwhile. */
-  async compare(casting: Casting, ways: readonly [Way, Way]): Promise<Comparison | undefined> {
-    try {
-      return await this.remote?.compare(casting, ways);
-    } catch {
-      return undefined;
-    }
-  }
-
-  /** What the weight of a finished shell says; undefined where no worker is at hand or it fails meanwhile. */
-  async weigh(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): Promise<WeighedOutcome | undefined> {
-    try {
-      return await this.remote?.weigh(casting, plan, shellKg);
-    } catch {
-      return undefined;
-    }
-  }
-
-  /** Ways that reach a goal; undefined where it was stopped, no worker is at hand or it fails meanwhile. */
-  async search(casting: Casting, goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
-    try {
-      return await this.remote?.search(casting, goal, proxy(progress));
-    } catch {
-      return undefined;
-    }
-  }
-
-  stopSearch(): void {
-    void this.remote?.stopSearch().catch(() => undefined);
   }
 
   /** Starts again after the worker was given up. */

@@ -54,8 +54,6 @@ export class ComparePage {
     effect(() => {
       this.casting();
       const ways = this.ways();
-      // The worker is there when the plan it gave is.
-      if (this.plans.chillSource() !== 'worker' && this.plans.workerState() !== 'failed') return;
       untracked(() => void this.compare(ways));
     });
   }
@@ -81,7 +79,6 @@ export class ComparePage {
   }
 
   protected again(): void {
-    this.plans.retryWorker();
     void this.compare(this.ways());
   }
 

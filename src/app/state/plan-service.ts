@@ -13,8 +13,10 @@ import type { Casting } from '../../core/record/casting';
 import type { ShellFrame } from '../../core/shell/recording';
 import type { Simulated } from '../../core/shell/simulated';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
+import { StudyClient } from '../../workers/study-client';
 import { CastingStore } from './casting-store';
 import { START_PLAN_WORKER } from './plan-worker';
+import { START_STUDY_WORKER } from './study-worker';
 import { Turns } from './turns';
 
 /** Where the figures on screen come from. */
@@ -48,6 +50,7 @@ export class PlanService {
   private readonly store = inject(CastingStore);
   private readonly turns = inject(Turns);
   private readonly client = new PlanClient(inject(START_PLAN_WORKER));
+  private readonly study = new StudyClient(inject(START_STUDY_WORKER));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
@@ -109,7 +112,10 @@ export class PlanService {
   );
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.client.close());
+    inject(DestroyRef).onDestroy(() => {
+      this.client.close();
+      this.study.close();
+    });
     effect(() => {
       const making = this.making();
       if (!making || !this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
@@ -133,29 +139,29 @@ export class PlanService {
   /** Pictures of the open casting's shell in the making; none where the worker does not answer. */
   async record(): Promise<readonly ShellFrame[]> {
     const making = this.making();
-    return making ? this.client.record(making, this.simulated()) : [];
+    return (making && (await this.study.record(making, this.simulated()))) ?? [];
   }
 
   /** The open casting made two ways; undefined where the worker does not answer. */
   async compare(ways: readonly [Way, Way]): Promise<Comparison | undefined> {
     const casting = this.store.current();
-    return casting && this.client.compare(casting, ways);
+    return casting && this.study.compare(casting, ways);
   }
 
   /** What the weight of one finished shell of the open casting says; undefined where the worker does not answer. */
   async weigh(shellKg: number): Promise<WeighedOutcome | undefined> {
     const draft = this.draft();
-    return draft && this.client.weigh(draft.casting, { coatsMade: draft.coatsMade }, shellKg);
+    return draft && this.study.weigh(draft.casting, { coatsMade: draft.coatsMade }, shellKg);
   }
 
   /** Ways of making the open casting that reach a goal; undefined where it was stopped or the worker does not answer. */
   async search(goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
     const casting = this.store.current();
-    return casting && this.client.search(casting, goal, progress);
+    return casting && this.study.search(casting, goal, progress);
   }
 
   stopSearch(): void {
-    this.client.stopSearch();
+    this.study.stopSearch();
   }
 
   retryWorker(): void {

@@ -1,0 +1,51 @@
+import { expose } from 'comlink';
+import { demoCastings } from '../data/demo';
+import { StudyClient } from './study-client';
+import { studyWork, type StudyWork } from './study-work';
+
+const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+const open: MessagePort[] = [];
+const clients: StudyClient[] = [];
+
+/** A client of the worker's own work, or of other work, over message channels. */
+function clientOf(work: () => Partial<StudyWork> = studyWork): StudyClient {
+  const client = new StudyClient(() => {
+    const { port1, port2 } = new MessageChannel();
+    open.push(port1, port2);
+    expose(work(), port2 as never);
+    port1.start();
+    return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
+  });
+  clients.push(client);
+  return client;
+}
+
+describe('StudyClient', () => {
+  afterEach(() => {
+    clients.splice(0).forEach((client) => client.close());
+    open.splice(0).forEach((port) => port.close());
+  });
+
+  it('compares, searches with progress, and reads a weight', async () => {
+    const client = clientOf();
+    const compared = await client.compare(bombs, ['oneThick', 'twoThin']);
+    expect(compared?.verdict.better).toBe(1);
+    const told: number[] = [];
+    const found = await client.search(bombs, { by: 'smash' }, (share) => void told.push(share));
+    expect(found?.length).toBeGreaterThan(0);
+    expect(told.length).toBeGreaterThan(3);
+  });
+
+  it('stops a search between two ways', async () => {
+    const client = clientOf();
+    const found = client.search(bombs, { by: 'survive' }, () => client.stopSearch());
+    expect(await found).toBeUndefined();
+  });
+
+  it('gives nothing where the work fails, and asks a fresh worker the next time', async () => {
+    let started = 0;
+    const client = clientOf(() => (++started === 1 ? { compare: () => { throw new Error('broken'); } } : studyWork()));
+    expect(await client.compare(bombs, ['fridge', 'freezer'])).toBeUndefined();
+    expect((await client.compare(bombs, ['fridge', 'freezer']))?.verdict.better).toBe(1);
+  });
+});

@@ -1,0 +1,76 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type { AimGoal, FoundWay } from '../core/plan/aim-search';
+import type { PlanDraft } from '../core/plan/draft';
+import type { Making } from '../core/plan/making';
+import type { Comparison, Way } from '../core/plan/ways';
+import type { WeighedOutcome } from '../core/plan/weighed-shell';
+import type { Casting } from '../core/record/casting';
+import type { ShellFrame } from '../core/shell/recording';
+import type { Simulated } from '../core/shell/simulated';
+import type { StudyWork } from './study-work';
+
+/**
+ * Asks a worker of its own, started with the first question, so that a long one does not hold up the plan. What it does not
+ * answer, because it cannot start or fails, comes back as undefined, and the next question starts it anew.
+ */
+export class StudyClient {
+  private worker: Worker | undefined;
+  private remote: Remote<StudyWork> | undefined;
+  private lost: (() => void) | undefined;
+
+  /** @param start makes a new worker; called again after a failure */
+  constructor(private readonly start: () => Worker) {}
+
+  /** The casting made two ways. */
+  compare(casting: Casting, ways: readonly [Way, Way]): Promise<Comparison | undefined> {
+    return this.ask((remote) => remote.compare(casting, ways));
+  }
+
+  /** Ways that reach a goal, telling the share that is done; undefined where it was stopped too. */
+  search(casting: Casting, goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
+    return this.ask((remote) => remote.search(casting, goal, proxy(progress)));
+  }
+
+  stopSearch(): void {
+    void this.remote?.stopSearch().catch(() => undefined);
+  }
+
+  /** What the weight of a finished shell says. */
+  weigh(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): Promise<WeighedOutcome | undefined> {
+    return this.ask<WeighedOutcome>(async (remote) => remote.weigh(casting, plan, shellKg));
+  }
+
+  /** Pictures of the shell in the making. */
+  record(making: Making, simulated: Simulated | undefined): Promise<readonly ShellFrame[] | undefined> {
+    return this.ask((remote) => remote.record(making, simulated));
+  }
+
+  /** Ends the worker for good. */
+  close(): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    this.remote = undefined;
+    this.lost?.();
+  }
+
+  private async ask<T>(question: (remote: Remote<StudyWork>) => Promise<T>): Promise<T | undefined> {
+    const lost = new Promise<undefined>((resolve) => (this.lost = () => resolve(undefined)));
+    try {
+      return await Promise.race([question(this.connected()), lost]);
+    } catch {
+      this.close();
+      return undefined;
+    }
+  }
+
+  private connected(): Remote<StudyWork> {
+    if (this.remote) return this.remote;
+    this.worker = this.start();
+    this.worker.addEventListener('error', (event) => {
+      event.preventDefault();
+      this.close();
+    });
+    this.remote = wrap<StudyWork>(this.worker);
+    return this.remote;
+  }
+}

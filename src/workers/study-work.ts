@@ -1,0 +1,51 @@
+import { releaseProxy, type ProxyMethods } from 'comlink';
+import { searchWays, type AimGoal, type FoundWay } from '../core/plan/aim-search';
+import type { PlanDraft } from '../core/plan/draft';
+import { make, type Making } from '../core/plan/making';
+import { shellInputOf } from '../core/plan/simulate';
+import { compareWays, type Comparison, type Way } from '../core/plan/ways';
+import { weighedShell, type WeighedOutcome } from '../core/plan/weighed-shell';
+import type { Casting } from '../core/record/casting';
+import { recordShell, type ShellFrame } from '../core/shell/recording';
+import type { Simulated } from '../core/shell/simulated';
+
+/** What is asked about a casting beside its plan: now and then, and each for itself. */
+export interface StudyWork {
+  /** The casting made two ways. */
+  compare(casting: Casting, ways: readonly [Way, Way]): Comparison;
+  /** Ways that reach a goal, telling the share that is done; undefined where it was stopped. */
+  search(casting: Casting, goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined>;
+  stopSearch(): void;
+  /** What the weight of a finished shell says. */
+  weigh(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): WeighedOutcome;
+  /** Pictures of the shell in the making. */
+  record(making: Making, simulated: Simulated | undefined): ShellFrame[];
+}
+
+/** The worker's work, apart from the worker, so that it can be tried without one. */
+export function studyWork(): StudyWork {
+  let search = 0;
+  return {
+    compare: (casting, ways) => compareWays(casting, ways),
+    async search(casting, goal, progress) {
+      const mine = ++search;
+      const steps = searchWays(casting, goal);
+      try {
+        for (;;) {
+          const { done, value } = steps.next();
+          if (done) return value;
+          progress(value);
+          // A turn for messages between two ways.
+          await new Promise((resolve) => setTimeout(resolve));
+          if (mine !== search) return undefined;
+        }
+      } finally {
+        // Told through a channel of its own, which is closed with the search.
+        (progress as Partial<ProxyMethods>)[releaseProxy]?.();
+      }
+    },
+    stopSearch: () => void search++,
+    weigh: (casting, plan, shellKg) => weighedShell(casting, plan, shellKg),
+    record: (making, simulated) => recordShell(shellInputOf(making, make(making, simulated))),
+  };
+}

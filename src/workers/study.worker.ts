@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { studyWork } from './study-work';
+
+expose(studyWork());
