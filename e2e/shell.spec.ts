@@ -82,6 +82,9 @@ test('ways are found for what the shell is wanted for; the first is taken over, 
 test('a weighed shell tells how the chocolate runs, before and after, and is taken over or refused', async ({ page }) => {
   await openBombs(page);
   await worked(page);
+  await page.locator('ks-coat-station').getByText('Breaks when unmolded').scrollIntoViewIfNeeded();
+  await page.locator('ks-coat-station').hover();
+  await page.mouse.wheel(0, 600);
   const weight = page.getByLabel('One part, all its coats');
   const computed = parseFloat(await weight.inputValue());
   await weight.fill(`${(computed * 1.15).toFixed(1)} g`);
