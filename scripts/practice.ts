@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
-import { PRACTICE, PRACTICE_KITCHEN, practiceAnswer, practiceSummary, type PracticeAnswer } from '../src/core/plan/practice';
-import { METHOD_AMOUNTS, amountAnswer } from '../src/core/plan/practice-amounts';
+import { PRACTICE, PRACTICE_KITCHEN, practiceAnswer, practiceSummary, type PracticeAnswer } from '../src/testing/practice';
+import { METHOD_AMOUNTS, amountAnswer } from '../src/testing/practice-amounts';
 
 // The trade's intervals and amounts beside the engine's answers; printed, and kept in docs/practice.md.
 const minutes = (value: number): string => (Number.isFinite(value) ? value.toFixed(1) : 'never');

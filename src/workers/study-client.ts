@@ -16,7 +16,9 @@ import type { StudyWork } from './study-work';
 export class StudyClient {
   private worker: Worker | undefined;
   private remote: Remote<StudyWork> | undefined;
-  private lost: (() => void) | undefined;
+  /** Resolved when the worker at hand is lost: whatever was asked of it then has no answer. */
+  private lost: Promise<undefined> | undefined;
+  private lose: () => void = () => undefined;
 
   /** @param start makes a new worker; called again after a failure */
   constructor(private readonly start: () => Worker) {}
@@ -50,13 +52,12 @@ export class StudyClient {
     this.worker?.terminate();
     this.worker = undefined;
     this.remote = undefined;
-    this.lost?.();
+    this.lose();
   }
 
   private async ask<T>(question: (remote: Remote<StudyWork>) => Promise<T>): Promise<T | undefined> {
-    const lost = new Promise<undefined>((resolve) => (this.lost = () => resolve(undefined)));
     try {
-      return await Promise.race([question(this.connected()), lost]);
+      return await Promise.race([question(this.connected()), this.lost]);
     } catch {
       this.close();
       return undefined;
@@ -70,6 +71,7 @@ export class StudyClient {
       event.preventDefault();
       this.close();
     });
+    this.lost = new Promise((resolve) => (this.lose = () => resolve(undefined)));
     this.remote = wrap<StudyWork>(this.worker);
     return this.remote;
   }

@@ -24,9 +24,9 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
   'mold.perRound': { title: 'Parts in one round', how: 'Cavities in a mold times the molds at hand.', source: 'Counting.', sure: 'Exact.' },
   'coat.dumped': {
     title: 'Thickness of a tipped-out coat',
-    how: 'Melted chocolate runs down the wall until its own stiffness (Casson yield) slows it. What is left after the time tipped out follows from stiffness, drain time and the curve of the wall; tapping loosens it while it lasts. The skin that set against the cool wall while the cavity stood full lies beneath.',
+    how: 'Melted chocolate runs down the wall until its own stiffness (Casson yield) slows it. What is left after the time tipped out follows from stiffness, drain time and the curve of the wall; tapping loosens it while it lasts; once set down it runs on for a while. The skin that set against the cool wall while the cavity stood full lies beneath.',
     source: 'Casson flow (ICA method 46); draining on a dome after Takagi & Huppert 2010 and Lee et al. 2016; skin by heat conduction with setting. Stiffness by class, from memory.',
-    sure: 'Closed form, within 4 % of the full flow equation. The range is what a class of chocolate may differ by: a factor 1.4 either way.',
+    sure: 'The first answer, a closed form; the simulation follows in a moment and lies within this range. The range is what a class of chocolate may differ by: a factor 1.4 either way.',
   },
   'coat.spread': {
     title: 'Thickness of a spooned or brushed coat',
@@ -46,6 +46,8 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
     source: 'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
     sure: 'The likely range comes from fifteen runs: fluidity, dose, temperatures and air, each to either end. Weigh one shell to know.',
   },
+  'coat.rest': { title: 'Time until it holds', how: 'After the mold is set down the film runs on, until it has cooled and set so far that its own stiffness holds it.', source: 'Simulation of the film with heat and setting.', sure: 'Follows how the chocolate runs and how cool the mold is. Until then, keep it level and leave it alone.' },
+  'coat.feet': { title: 'What drips off the rim', how: 'What runs over the rim after the mold is set down, before the film holds: it sets as feet, and is scraped off.', source: 'Simulation of the film with heat and setting.', sure: 'Follows how the chocolate runs. Where it is much, let the coat thicken before it is turned over.' },
   'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added, and rounded only then.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },
   'coat.mass': { title: 'Chocolate that stays in one cavity', how: 'Thickness summed over the curved wall, times the density of melted chocolate.', source: 'Volume under a curved layer (Steiner); density from memory.', sure: 'Follows the thickness; weigh one shell to know.' },
   'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },

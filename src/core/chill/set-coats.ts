@@ -2,9 +2,8 @@ import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
 import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
 import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import { equilibriumSetFraction } from '../matter/chocolate';
-import { WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
-import { airOutsideH, placeC } from '../shell/place-air';
+import { airInsideH, airOutsideH, placeC } from '../shell/place-air';
 import type { ChillInput } from './chill-input';
 
 /** How far from nominal one run is. */
@@ -95,8 +94,7 @@ class StayRun {
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
     this.slab.addOutsideCapacity(trayHeat(input.material));
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
-    const open = coat.wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
-    const inside = input.insertM === undefined ? open : 1 / (1 / open + input.insertM / MOLD_MATTER.silicone.conductivity);
+    const inside = airInsideH(coat.wayUp === 'upright', input.insertM);
     const airIn = (where: Place): SlabAir => {
       const c = placeC(input.kitchen, where) + variation.placeK;
       return { outsideC: c, insideC: c, outsideH: airOutsideH(input.kitchen, where) * variation.cooling, insideH: inside * variation.cooling };

@@ -3,7 +3,7 @@ import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
-import type { Simulated } from '../shell/simulated';
+import type { Simulated, SimulatedCoat } from '../shell/simulated';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
 import { breakChance, neededRimM } from './survival';
 
@@ -34,6 +34,9 @@ export interface CoatAnswer {
   /** How long it stands before it is tipped out: as chosen, or less where a wanted thickness asks for it. */
   readonly dwell: Answer | undefined;
   readonly hold: Answer;
+  /** How long it runs on after it is set down, until it holds, and what drips off the rim meanwhile; known from the simulation alone. */
+  readonly rest: Answer | undefined;
+  readonly feet: Answer | undefined;
   /** The coat is heavier than the chocolate will hold on an upright wall. */
   readonly overHold: boolean;
   /** Mean wall temperature of the mold when this coat is on it, °C. */
@@ -72,7 +75,7 @@ export function coatStation(input: CoatInput): CoatResult {
   const laid = layer.lay(choices, NOMINAL);
   const thin = layer.lay(choices, THINNEST);
   const thick = layer.lay(choices, THICKEST);
-  const coats = choices.map((choice, i) => coatAnswer(input, choice, ruleOf(input, choice, choices.length), laid[i], thin[i], thick[i]));
+  const coats = choices.map((choice, i) => coatAnswer(input, choice, input.simulated?.[choices.length]?.coats[i], laid[i], thin[i], thick[i]));
   const total = totals(coats);
   const last = choices[choices.length - 1];
   const needed = neededRimM(input.cavity.spanM, last.chocolate.kind);
@@ -96,10 +99,11 @@ export function coatStation(input: CoatInput): CoatResult {
   };
 }
 
-function coatAnswer(input: CoatInput, choice: CoatChoice, rule: string, laid: LaidCoat, thin: LaidCoat, thick: LaidCoat): CoatAnswer {
+function coatAnswer(input: CoatInput, choice: CoatChoice, simulated: SimulatedCoat | undefined, laid: LaidCoat, thin: LaidCoat, thick: LaidCoat): CoatAnswer {
   const { profile } = input.cavity;
   const density = CHOCOLATE_MATTER[choice.chocolate.kind].meltedDensity;
   const terms = input.press ? pressTerms(input.press) : coatTerms(choice, laid);
+  const rule = ruleOf(input, choice, simulated !== undefined);
   const nominal = readings(profile, laid.thicknessM);
   const low = readings(profile, thin.thicknessM);
   const high = readings(profile, thick.thicknessM);
@@ -116,16 +120,18 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, rule: string, laid: La
     dwell: choice.method === 'dump' ? answer(choice.dwellSeconds, 'duration', 'coat.dwell', terms) : undefined,
     hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', nearestClass(choice.chocolate.fluidity))],
       ordered(thin.holdM, thick.holdM)),
+    rest: simulated && answer(simulated.stillAfterSeconds, 'duration', 'coat.rest', [term('workingTemperature', choice.workingC, 'temperature'), term('wayUp', choice.wayUp)]),
+    feet: simulated && answer(simulated.feetM3 * density, 'mass', 'coat.feet', [term('wayUp', choice.wayUp)]),
     overHold: !input.press && choice.method !== 'dump' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: mean(thin), high: mean(thick) },
   };
 }
 
-function ruleOf({ press, simulated }: CoatInput, { method }: CoatChoice, coats: number): string {
+function ruleOf({ press }: CoatInput, { method }: CoatChoice, simulated: boolean): string {
   if (press) return 'coat.pressed';
   const way = method === 'dump' ? 'coat.dumped' : 'coat.spread';
-  return simulated?.[coats] ? `${way}Simulated` : way;
+  return simulated ? `${way}Simulated` : way;
 }
 
 function massInAll(coats: readonly CoatAnswer[]): Answer {

@@ -5,7 +5,7 @@ import { rootBetween } from '../quantity/root';
 import type { WayUp } from '../record/choices';
 import { drainedThicknessM, type DrainStage } from '../flow/drained-film';
 import { ROCKING_SINE } from '../flow/pull';
-import { filmVolume } from '../shell/laid-film';
+import { filmVolume, startThicknessM } from '../shell/laid-film';
 
 /** What a film runs on: the cavity with its drain lengths both ways. */
 export interface Wall {
@@ -24,10 +24,9 @@ export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSec
   const tapping = Math.min(tappingSeconds, drainSeconds);
   const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
   const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }, { seconds: down ? WORKING_RULES.afterDrainSeconds : 0, flow: afterDrain(flow) }];
-  const { profile, rimDiameterM, depthM } = wall.cavity;
+  const { profile } = wall.cavity;
   const { slope, meanCurvature, gaussCurvature } = profile;
-  // A shallow cavity cannot hold a thicker film than half of it.
-  const start = Math.min(WORKING_RULES.dumpStartThicknessM, (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, depthM / 2);
+  const start = startThicknessM(wall.cavity);
   const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(Math.sin(slope[i]), ROCKING_SINE), { mean: meanCurvature[i], gauss: gaussCurvature[i] }));
   return points ? Float64Array.from(points, at) : wall.towardRim.map((_, i) => at(i));
 }

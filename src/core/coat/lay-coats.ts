@@ -1,10 +1,9 @@
-import type { Cavity } from '../cavity/cavity';
 import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { drainLengths } from './drain-length';
-import type { CoatChoice, CoatPlaceInput, Press } from '../shell/coat-choice';
+import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
-import { filmVolume, readings, rimReading, spreadFilm } from '../shell/laid-film';
+import { filmVolume, pressedFilm, readings, rimReading, spreadFilm } from '../shell/laid-film';
 import type { SimulatedCoat, Simulated } from '../shell/simulated';
 import { afterDrain, dumpedFilm, settledFilm, type Wall } from './film';
 
@@ -127,11 +126,6 @@ export class CoatLayer {
     const { material, moldWallM: wallM, roomC: airC } = this.place;
     return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, airC });
   }
-}
-
-/** The shell between a cavity and its insert: as wide as the gap all over, or evenly what the gap holds. */
-function pressedFilm(cavity: Cavity, press: Press): Float64Array {
-  return press.by === 'water' ? spreadFilm(cavity, press.m3, 'all') : new Float64Array(cavity.profile.arcM.length).fill(Math.min(press.gapM, cavity.depthM));
 }
 
 /** The chocolate of a coat as it is poured. */

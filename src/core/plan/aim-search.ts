@@ -1,5 +1,6 @@
 import { neededRimM } from '../coat/survival';
 import type { Casting } from '../record/casting';
+import { copyOf } from '../record/copy';
 import type { Chocolate } from '../record/chocolate';
 import { METHODS, WAYS_UP, type Method, type WayUp } from '../record/choices';
 import { LIMITS } from '../record/limits';
@@ -90,7 +91,7 @@ interface WantedRim {
 function tried(
   casting: Casting, meltId: string, { rimM, thicker }: WantedRim, { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number }, from: Simulated | undefined,
 ): { readonly way: FoundWay | undefined; readonly simulated: Simulated } {
-  const changed = JSON.parse(JSON.stringify(casting)) as Casting;
+  const changed = copyOf(casting);
   const part = changed.parts[0];
   part.coatsBy = { by: 'thickness', rimM };
   for (const coat of part.coats) Object.assign(coat, { method, wayUp, where: 'all' });

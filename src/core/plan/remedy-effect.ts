@@ -1,5 +1,6 @@
 import { chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
+import { copyOf } from '../record/copy';
 import { draftPlan } from './draft';
 import { makingOf } from './making';
 import { finishPlan, type CastingPlan } from './plan';
@@ -25,7 +26,7 @@ export function remedyEffects(casting: Casting): RemedyEffects {
 
 /** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. */
 export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
-  const changed = structuredCopy(plan.casting);
+  const changed = copyOf(plan.casting);
   applyRemedy(changed, remedy, plan);
   const after = simulatedPlan(changed);
   const melted = (p: CastingPlan): number => p.batch.melts.reduce((sum, melt) => sum + melt.melted.value, 0);
@@ -36,9 +37,4 @@ export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
 export function simulatedPlan(casting: Casting): CastingPlan {
   const draft = draftPlan(casting, simulateMaking(makingOf(casting)).simulated);
   return finishPlan(draft, chillNominal(draft.chillInput));
-}
-
-/** A deep copy of a plain record. */
-function structuredCopy(casting: Casting): Casting {
-  return JSON.parse(JSON.stringify(casting)) as Casting;
 }

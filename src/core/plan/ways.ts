@@ -1,5 +1,6 @@
 import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
+import { copyOf } from '../record/copy';
 import type { Place } from '../record/choices';
 import { keepCoatsAsMade } from './remedy';
 import type { CastingPlan } from './plan';
@@ -18,7 +19,7 @@ const LONG_DWELL_S = 25;
  * the coats made for it stay.
  */
 export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Casting {
-  const changed = JSON.parse(JSON.stringify(casting)) as Casting;
+  const changed = copyOf(casting);
   if (way === 'asPlanned') return changed;
   keepCoatsAsMade(changed, plan.coatsMade);
   const part = changed.parts[0];
@@ -62,7 +63,7 @@ function spreadOver(casting: Casting, count: number, plan: CastingPlan): void {
   const each = plan.coat.coats.reduce((sum, coat) => sum + coat.spooned.value, 0) / count;
   const [first] = part.coats;
   part.coats = Array.from({ length: count }, (_, i) => ({
-    ...JSON.parse(JSON.stringify(first)) as typeof first, id: part.coats[i]?.id ?? `${first.id}-${i + 1}`, method: 'spoon' as const, where: 'all' as const, doseM3: dose(each),
+    ...copyOf(first), id: part.coats[i]?.id ?? `${first.id}-${i + 1}`, method: 'spoon' as const, where: 'all' as const, doseM3: dose(each),
   }));
 }
 

@@ -2,6 +2,7 @@ import { cassonAt40, stiffened } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
+import { copyOf } from '../record/copy';
 import { meltOf, sharesOf } from '../record/references';
 import { makingOf, type Made, type Making } from './making';
 import type { PlanDraft } from './draft';
@@ -39,7 +40,7 @@ const ROUNDS = 9;
  * @param shellKg weight of one part with all its coats, kg
  */
 export function weighedShell(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): WeighedOutcome {
-  const counted = JSON.parse(JSON.stringify(casting)) as Casting;
+  const counted = copyOf(casting);
   keepCoatsAsMade(counted, plan.coatsMade);
   const making = makingOf(counted);
   const by = making.coats.every(({ choice }) => choice.method === 'dump') ? 'stiffness' : 'dose';

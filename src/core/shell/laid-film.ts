@@ -1,12 +1,19 @@
 import type { Cavity } from '../cavity/cavity';
 import { layerVolumePerArea } from '../cavity/layer';
 import type { Profile } from '../cavity/profile';
+import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
 import type { CoatArea } from '../record/choices';
+import type { Press } from './coat-choice';
 
 /** Arc from the edge that a rim coat covers, m; slope above which a sides coat lies. Working rules. */
 const RIM_BAND_M = 0.008;
 const SIDES_FROM_RADIANS = Math.PI / 6;
+
+/** Thickest film a dumped coat starts from, m; a shallow cavity cannot hold a thicker one than half of it. Working rule. */
+export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiameterM' | 'depthM'>): number {
+  return Math.min(WORKING_RULES.dumpStartThicknessM, (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, depthM / 2);
+}
 
 /** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
 export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea): Float64Array {
@@ -17,6 +24,11 @@ export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea): Flo
   const atMost = over(most);
   // A dose that would more than fill the cavity lies as thick as it is deep.
   return laid(atMost <= 0 ? most : rootBetween(over, 0, most, -doseM3, atMost, 1e-9 * doseM3));
+}
+
+/** The shell between a cavity and its insert: as wide as the gap all over, or evenly what the gap holds. */
+export function pressedFilm(cavity: Cavity, press: Press): Float64Array {
+  return press.by === 'water' ? spreadFilm(cavity, press.m3, 'all') : new Float64Array(cavity.profile.arcM.length).fill(Math.min(press.gapM, cavity.depthM));
 }
 
 /** Volume of a layer on the wall, m³, with the wall's curvature at each place. */

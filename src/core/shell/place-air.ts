@@ -1,3 +1,4 @@
+import { MOLD_MATTER } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
 import type { Kitchen } from '../record/kitchen';
@@ -9,6 +10,15 @@ export type PlaceKitchen = Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fri
 export function airOutsideH(kitchen: PlaceKitchen, place: Place): number {
   const fan = (place === 'fridge' && kitchen.fridgeFan) || (place === 'freezer' && kitchen.freezerFan);
   return WORKING_RULES.airOutside[place] * (fan ? WORKING_RULES.fanFactor : 1);
+}
+
+/**
+ * Heat transfer to the air inside, W/(m² K): of a bowl that stands open or one that is upturned; under an insert it goes through its wall.
+ * @param insertM wall of the insert, m; undefined where there is none
+ */
+export function airInsideH(open: boolean, insertM: number | undefined): number {
+  const toAir = open ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
+  return insertM === undefined ? toAir : 1 / (1 / toAir + insertM / MOLD_MATTER.silicone.conductivity);
 }
 
 /** Temperature of a place, °C. */

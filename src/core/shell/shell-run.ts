@@ -1,14 +1,14 @@
 import { NO_FLOW_FROM, viscosityGain, yieldGain } from '../flow/setting-rheology';
-import { cassonAt40, CHOCOLATE_MATTER, viscosityPerKelvin, yieldPerKelvin, type Rheology } from '../matter/chocolate';
-import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
+import { cassonAt40, CHOCOLATE_MATTER, stiffened, viscosityPerKelvin, yieldPerKelvin, type Rheology } from '../matter/chocolate';
+import { trayHeat } from '../matter/mold-material';
 import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
 import type { CoatChoice } from './coat-choice';
 import { dwellSkin } from './dwell-skin';
-import { spreadFilm } from './laid-film';
-import { airOutsideH } from './place-air';
+import { placeC } from './place-air';
 import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell';
-import { fromCells, toCells, wallCells, type WallCells } from './wall-cells';
+import { airAround, startingFilm } from './shell-surroundings';
+import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
 import { WallHeat, type WallAir } from './wall-heat';
 
@@ -49,7 +49,7 @@ export class ShellRun {
   constructor(private readonly input: ShellInput, private readonly variation: ShellVariation, private readonly watch: ((moment: ShellMoment) => void) | undefined, cellCount: number) {
     const { cavity, material, moldWallM } = input;
     this.cells = wallCells(cavity.profile, cellCount);
-    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), this.placeC('room'));
+    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), placeC(this.input.kitchen, 'room') + this.variation.placeK);
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER.dark.meltedDensity);
     const array = (): Float64Array => new Float64Array(cellCount);
     this.belowM = array();
@@ -69,10 +69,9 @@ export class ShellRun {
     const beforeM = fromCells(this.cells, this.belowM, arcM);
     const startedAt = this.seconds;
     this.now = { coat: index, phase: 'dwell', place: 'room' };
-    const at40 = cassonAt40(fluidity);
-    this.flow = { yieldPa: at40.yieldPa * stiffness, viscosityPas: at40.viscosityPas * stiffness };
+    this.flow = stiffened(cassonAt40(fluidity), stiffness);
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
-    const skinM = this.dwell(choice, workingC);
+    this.dwell(choice, workingC);
     this.place(choice, workingC);
     if (choice.method === 'dump' && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
     else this.spread(choice);
@@ -82,11 +81,10 @@ export class ShellRun {
     const stillAfterSeconds = this.flowing ? Infinity : Math.max(0, this.lastFlowed);
     const feetM3 = this.film.drippedM3 - drainedM3;
     this.drippedM3 += this.film.drippedM3;
-    const setFraction = this.meanSet();
     this.keepFilm(this.film.thicknessM, this.filmPerArea);
     // Where a narrow waist fills up, a layer on the wall is no thicker than the cavity is deep.
     const thicknessM = fromCells(this.cells, this.belowM, arcM).map((t, i) => Math.max(0, Math.min(t, this.input.cavity.depthM) - beforeM[i]));
-    return { thicknessM, skinM, drainedM3, feetM3, wallC, stillAfterSeconds, setFraction };
+    return { thicknessM, feetM3, wallC, stillAfterSeconds };
   }
 
   balances(): { readonly massError: number; readonly heatError: number } {
@@ -96,15 +94,15 @@ export class ShellRun {
     return { massError: Math.abs(this.pouredM3 - lying - this.drippedM3) / Math.max(this.pouredM3, 1e-12), heatError: Math.abs(this.broughtJ - this.held() - this.heat.heatOut) / moved };
   }
 
-  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives the skin, m. */
-  private dwell(choice: CoatChoice, workingC: number): number {
-    if (choice.method !== 'dump' || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return 0;
+  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. */
+  private dwell(choice: CoatChoice, workingC: number): void {
+    if (choice.method !== 'dump' || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return;
     const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
     const { material, moldWallM: wallM } = this.input;
     const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
-    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, airC: this.placeC('room') });
+    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, airC: placeC(this.input.kitchen, 'room') + this.variation.placeK });
     this.moment();
     for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;
     this.seconds += dwellSeconds;
@@ -118,20 +116,12 @@ export class ShellRun {
       this.pour(new Float64Array(this.cells.count).fill(Math.min(skin.thicknessM, this.input.cavity.depthM)));
       this.keepFilm(this.film.thicknessM, this.filmPerArea);
     }
-    return skin.thicknessM;
   }
 
   /** Lays the film a coat starts from. */
   private place(choice: CoatChoice, workingC: number): void {
-    const { cavity, press } = this.input;
     this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, workingC);
-    if (press || choice.method !== 'dump') {
-      const laid = press?.by === 'width' ? cavity.profile.arcM.map(() => Math.min(press.gapM, cavity.depthM)) : spreadFilm(cavity, press ? press.m3 : choice.doseM3 * this.variation.dose, choice.where);
-      this.pour(toCells(this.cells, laid, cavity.profile.arcM));
-      return;
-    }
-    const start = Math.min(WORKING_RULES.dumpStartThicknessM, (cavity.rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, cavity.depthM / 2);
-    this.pour(this.belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b))));
+    this.pour(startingFilm(this.input, choice, this.variation.dose, this.cells, this.belowM));
   }
 
   private pour(thicknessM: Float64Array): void {
@@ -178,7 +168,7 @@ export class ShellRun {
   }
 
   private run(seconds: number, held: Held, place: Place, flowing = true, downAt = this.seconds): void {
-    const air = this.air(held, place);
+    const air = airAround(this.input, this.variation, held, place);
     let left = seconds;
     this.steps = 0;
     this.shape(air);
@@ -271,37 +261,12 @@ export class ShellRun {
     this.broughtJ += this.held() - before;
   }
 
-  /** Mean set fraction of the film by volume. */
-  private meanSet(): number {
-    const { volumeM3 } = this.film;
-    let set = 0;
-    let all = 0;
-    for (let i = 0; i < volumeM3.length; i++) {
-      set += volumeM3[i] * this.heat.filmSet[i];
-      all += volumeM3[i];
-    }
-    return all > 0 ? set / all : 0;
-  }
-
   private countVolumes(): void {
     for (let i = 0; i < this.cells.count; i++) this.filmPerArea[i] = this.film.volumeM3[i] / this.cells.areaM2[i];
   }
 
   private held(): number {
     return this.heat.heatHeld(this.filmPerArea, this.belowPerArea);
-  }
-
-  private placeC(place: Place): number {
-    const { roomC, fridgeC, freezerC } = this.input.kitchen;
-    return (place === 'fridge' ? fridgeC : place === 'freezer' ? freezerC : roomC) + this.variation.placeK;
-  }
-
-  private air(held: Held, place: Place): WallAir {
-    const { kitchen, press, moldWallM } = this.input;
-    const c = this.placeC(place);
-    const open = held === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
-    const inside = press ? 1 / (1 / open + moldWallM / MOLD_MATTER.silicone.conductivity) : open;
-    return { outsideC: c, insideC: c, outsideH: airOutsideH(kitchen, place) * this.variation.cooling, insideH: inside * this.variation.cooling };
   }
 
   private moment(): void {

@@ -58,16 +58,12 @@ export interface ShellMoment {
 export interface ShellCoatResult {
   /** At each point of the profile, m. */
   readonly thicknessM: Float64Array;
-  readonly skinM: number;
-  /** What dripped off the rim while it drained and after it was set down, m³. */
-  readonly drainedM3: number;
+  /** What dripped off the rim after it was set down, m³. */
   readonly feetM3: number;
   /** Mean temperature of the mold's wall when the coat was set down, °C. */
   readonly wallC: number;
   /** Seconds after it was set down until nothing ran any more; Infinity: it still runs at the end. */
   readonly stillAfterSeconds: number;
-  /** Mean set fraction at the end. */
-  readonly setFraction: number;
 }
 
 export interface ShellResult {

@@ -54,6 +54,39 @@ export function wallCells(profile: Profile, count = WALL_CELLS): WallCells {
   };
 }
 
+/**
+ * Volume per wall area under a layer of thickness t at a cell, m: Steiner's formula up to the room there, straight on beyond it, so that
+ * it always grows with the layer.
+ */
+export function layerOn({ mean, gauss, roomM }: WallCells, i: number, t: number): number {
+  const room = roomM[i];
+  const at = t < room ? t : room;
+  return at * (1 - at * (mean[i] - (gauss[i] * at) / 3)) + (t - at) * (1 - at * (2 * mean[i] - gauss[i] * at));
+}
+
+/** How that volume grows with the layer: the area of the layer's surface over that of the wall. */
+export function layerSlopeOn({ mean, gauss, roomM }: WallCells, i: number, t: number): number {
+  const at = t < roomM[i] ? t : roomM[i];
+  return 1 - at * (2 * mean[i] - gauss[i] * at);
+}
+
+const NEWTON_MOST = 40;
+/** A Newton step this short leaves an error far below a nanometre. */
+const NEAR_M = 2e-8;
+
+/** Thickness of a layer of so many m³ per m² of wall on one of thickness `belowM`, m, from a first guess. */
+export function layerThicknessOn(cells: WallCells, i: number, perArea: number, belowM: number, guessM: number): number {
+  if (perArea <= 0) return 0;
+  const wanted = perArea + layerOn(cells, i, belowM);
+  let h = guessM;
+  for (let k = 0; k < NEWTON_MOST; k++) {
+    const step = (layerOn(cells, i, belowM + h) - wanted) / layerSlopeOn(cells, i, belowM + h);
+    h = Math.max(0, h - step);
+    if (Math.abs(step) < NEAR_M) break;
+  }
+  return h;
+}
+
 /** Values given at the cells, read at any arc lengths in rising order, beyond the outermost middles straight on. */
 export function fromCells({ count, widthM }: WallCells, values: ArrayLike<number>, arcsM: Float64Array): Float64Array {
   return arcsM.map((s) => {

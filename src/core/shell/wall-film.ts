@@ -1,6 +1,7 @@
 import { ROCKING_SINE } from '../flow/pull';
 import { WORKING_RULES } from '../matter/working-rules';
-import type { WallCells } from './wall-cells';
+import { Tridiagonal } from './tridiagonal';
+import { layerOn, layerSlopeOn, layerThicknessOn, type WallCells } from './wall-cells';
 
 /** How a mold is held while its film runs: tipped out and rocked, standing upside down, or upright. */
 export type Held = 'rocked' | 'upsideDown' | 'upright';
@@ -43,10 +44,7 @@ export class WallFilm {
   private readonly before: Float64Array;
   /** How the thickness changed in the last step, m/s. */
   private readonly rate: Float64Array;
-  private readonly lower: Float64Array;
-  private readonly diagonal: Float64Array;
-  private readonly upper: Float64Array;
-  private readonly right: Float64Array;
+  private readonly equations: Tridiagonal;
   private readonly weight: number;
   private readonly rockedDrive: Float64Array;
 
@@ -66,10 +64,7 @@ export class WallFilm {
     this.belowVolume = array();
     this.before = array();
     this.rate = array();
-    this.lower = array();
-    this.diagonal = array();
-    this.upper = array();
-    this.right = array();
+    this.equations = new Tridiagonal(cells.count);
     this.weight = densityKgM3 * WORKING_RULES.gravity;
     this.rockedDrive = cells.rocked.map((sine) => this.weight * Math.sqrt(sine * sine + ROCKING_SINE * ROCKING_SINE));
   }
@@ -78,33 +73,18 @@ export class WallFilm {
   lay(thicknessM: ArrayLike<number>, belowM: ArrayLike<number>): void {
     for (let i = 0; i < this.cells.count; i++) {
       this.belowM[i] = belowM[i];
-      this.belowVolume[i] = this.layer(i, belowM[i]);
+      this.belowVolume[i] = layerOn(this.cells, i, belowM[i]);
       this.thicknessM[i] = thicknessM[i];
-      this.volumeM3[i] = this.cells.areaM2[i] * (this.layer(i, belowM[i] + thicknessM[i]) - this.belowVolume[i]);
+      this.volumeM3[i] = this.cells.areaM2[i] * (layerOn(this.cells, i, belowM[i] + thicknessM[i]) - this.belowVolume[i]);
     }
-  }
-
-  /** Volume per wall area under a layer, m. */
-  layer(i: number, t: number): number {
-    const { mean, gauss, roomM } = this.cells;
-    const room = roomM[i];
-    if (t <= room) return t * (1 - t * (mean[i] - (gauss[i] * t) / 3));
-    return room * (1 - room * (mean[i] - (gauss[i] * room) / 3)) + (t - room) * (1 - room * (2 * mean[i] - gauss[i] * room));
-  }
-
-  private layerSlope(i: number, t: number): number {
-    const at = Math.min(t, this.cells.roomM[i]);
-    return 1 - at * (2 * this.cells.mean[i] - this.cells.gauss[i] * at);
   }
 
   /** Whether anything flows at all. */
   flows(held: Held): boolean {
-    for (let i = 0; i < this.cells.count; i++) if (held === 'upright' ? this.levels(i) : this.runs(i, held)) return true;
+    for (let i = 0; i < this.cells.count; i++) {
+      if (held === 'upright' ? this.levels(i) : this.yieldPa[i] < this.drive(i + 1, held) * this.thicknessM[i]) return true;
+    }
     return false;
-  }
-
-  private runs(i: number, held: Held): boolean {
-    return this.yieldPa[i] < this.drive(i + 1, held) * this.thicknessM[i];
   }
 
   /** Whether the film runs across the lower face of cell `i`. */
@@ -158,25 +138,12 @@ export class WallFilm {
         continue;
       }
       volumeM3[i] = Math.max(0, volumeM3[i] + dt * (flux[i] - flux[i + 1]));
-      thicknessM[i] = this.thicknessOf(i, volumeM3[i] / areaM2[i], this.guess[i]);
+      thicknessM[i] = layerThicknessOn(this.cells, i, volumeM3[i] / areaM2[i], this.belowM[i], this.guess[i]);
       this.rate[i] = (thicknessM[i] - before[i]) / dt;
       largest = Math.max(largest, Math.abs(thicknessM[i] - before[i]) / Math.max(before[i], least));
     }
     this.drippedM3 += dt * flux[count];
     return largest;
-  }
-
-  /** Thickness that holds `perArea` m³ per m² over what is below, m. */
-  private thicknessOf(i: number, perArea: number, guess: number): number {
-    if (perArea <= 0) return 0;
-    const wanted = perArea + this.belowVolume[i];
-    let h = guess;
-    for (let k = 0; k < NEWTON_MOST; k++) {
-      const step = (this.layer(i, this.belowM[i] + h) - wanted) / this.layerSlope(i, this.belowM[i] + h);
-      h = Math.max(0, h - step);
-      if (Math.abs(step) < NEAR_M) break;
-    }
-    return h;
   }
 
   /** One implicit stage downhill: each cell gets what the one above it lets go, so one pass of scalar Newton steps does it. */
@@ -235,13 +202,14 @@ export class WallFilm {
   /** One implicit stage upright, where the film runs down and levels: Newton on all thicknesses at once. */
   private level(g: number, out: Float64Array): boolean {
     const { count, areaM2 } = this.cells;
-    const { known, guess, belowM, belowVolume, lower, diagonal, upper, right } = this;
+    const { known, guess, belowM, belowVolume } = this;
+    const { lower, diagonal, upper, right } = this.equations;
     out[0] = 0;
     out[count] = 0;
     for (let k = 0; k < NEWTON_MOST; k++) {
       for (let i = 0; i < count; i++) {
-        right[i] = known[i] - areaM2[i] * (this.layer(i, belowM[i] + guess[i]) - belowVolume[i]);
-        diagonal[i] = areaM2[i] * this.layerSlope(i, belowM[i] + guess[i]);
+        right[i] = known[i] - areaM2[i] * (layerOn(this.cells, i, belowM[i] + guess[i]) - belowVolume[i]);
+        diagonal[i] = areaM2[i] * layerSlopeOn(this.cells, i, belowM[i] + guess[i]);
         lower[i] = 0;
         upper[i] = 0;
       }
@@ -256,7 +224,8 @@ export class WallFilm {
   /** Adds what runs across one face, and how it depends on the thickness at either side, to the equations of both cells. */
   private levelFace(f: number, g: number, out: Float64Array): void {
     const { faceM, cosine, widthM } = this.cells;
-    const { guess, yieldPa, viscosityPas, diagonal, lower, upper, right } = this;
+    const { guess, yieldPa, viscosityPas } = this;
+    const { diagonal, lower, upper, right } = this.equations;
     const drive = this.levelDrive(f, guess);
     const size = Math.abs(drive);
     const from = drive > 0 ? f - 1 : f;
@@ -286,18 +255,12 @@ export class WallFilm {
 
   /** Solves for the correction of the guess and makes it; gives its size, m. */
   private correct(): number {
-    const { lower, diagonal, upper, right, guess } = this;
-    const last = this.cells.count - 1;
-    for (let i = 1; i <= last; i++) {
-      const share = lower[i] / diagonal[i - 1];
-      diagonal[i] -= share * upper[i - 1];
-      right[i] -= share * right[i - 1];
-    }
+    const { guess, equations } = this;
+    equations.solve();
+    const { right: change } = equations;
     let largest = 0;
-    let change = 0;
-    for (let i = last; i >= 0; i--) {
-      change = (right[i] - (i < last ? upper[i] * change : 0)) / diagonal[i];
-      const h = Math.max(guess[i] / 4, guess[i] + change);
+    for (let i = 0; i < guess.length; i++) {
+      const h = Math.max(guess[i] / 4, guess[i] + change[i]);
       largest = Math.max(largest, Math.abs(h - guess[i]));
       guess[i] = h;
     }
@@ -312,25 +275,17 @@ export class WallFilm {
    */
   carry(values: Float64Array, before: Float64Array, dt: number): number {
     const { count } = this.cells;
-    const { flux, lower, diagonal, upper, right } = this;
+    const { flux, equations } = this;
+    const { lower, diagonal, upper, right } = equations;
     for (let i = 0; i < count; i++) {
-      const inBelow = Math.max(0, flux[i]);
-      const inAbove = i < count - 1 ? Math.max(0, -flux[i + 1]) : 0;
-      const out = Math.max(0, -flux[i]) + Math.max(0, flux[i + 1]);
-      lower[i] = -dt * inBelow;
-      upper[i] = -dt * inAbove;
-      diagonal[i] = this.volumeM3[i] + dt * out;
+      lower[i] = -dt * Math.max(0, flux[i]);
+      upper[i] = i < count - 1 ? -dt * Math.max(0, -flux[i + 1]) : 0;
+      diagonal[i] = this.volumeM3[i] + dt * (Math.max(0, -flux[i]) + Math.max(0, flux[i + 1]));
       right[i] = before[i] * values[i];
     }
-    for (let i = 1; i < count; i++) {
-      const share = diagonal[i - 1] > 0 ? lower[i] / diagonal[i - 1] : 0;
-      diagonal[i] -= share * upper[i - 1];
-      right[i] -= share * right[i - 1];
-    }
-    for (let i = count - 1; i >= 0; i--) {
-      const above = i < count - 1 ? upper[i] * values[i + 1] : 0;
-      if (diagonal[i] > 0) values[i] = (right[i] - above) / diagonal[i];
-    }
+    equations.solve();
+    // Where nothing is and nothing comes, a value stays as it was.
+    for (let i = 0; i < count; i++) if (diagonal[i] > 0) values[i] = right[i];
     return dt * Math.max(0, flux[count]) * values[count - 1];
   }
 }

@@ -37,6 +37,8 @@ export class CoatStation {
   private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
+  /** Less than a kitchen scale tells is not worth a line. */
+  protected readonly leastFeetKg = 0.0001;
   protected readonly teaspoon = UNITS.teaspoon;
   protected readonly methods = METHODS.map((value) => ({ value, name: SHORT_METHOD_NAMES[value] }));
   protected readonly waysUp = WAYS_UP.map((value) => ({ value, name: WAY_UP_NAMES[value] }));

@@ -1,10 +1,10 @@
-import type { CavityShape } from '../cavity/shape';
-import { chillNominal } from '../chill/chill';
-import type { ChillCoat, ChillInput } from '../chill/chill-input';
-import { cavityOf } from '../cavity/cavity';
-import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
-import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
-import type { Place, WayUp } from '../record/choices';
+import type { CavityShape } from '../core/cavity/shape';
+import { chillNominal } from '../core/chill/chill';
+import type { ChillCoat, ChillInput } from '../core/chill/chill-input';
+import { cavityOf } from '../core/cavity/cavity';
+import { CHOCOLATE_MATTER, type ChocolateKind } from '../core/matter/chocolate';
+import { MOLD_MATTER, type MoldMaterial } from '../core/matter/mold-material';
+import type { Place, WayUp } from '../core/record/choices';
 
 /** One interval people use, and the piece it is used on. Common practice, no source. */
 export interface PracticeRow {

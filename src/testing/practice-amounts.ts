@@ -1,9 +1,9 @@
-import { cavityOf } from '../cavity/cavity';
-import { coatStation } from '../coat/coat';
-import { CHOCOLATE_MATTER, type Fluidity } from '../matter/chocolate';
-import type { CoatChoice } from '../shell/coat-choice';
-import { AS_PLANNED, simulateShell } from '../shell/shell';
-import { filmVolume, readings } from '../shell/laid-film';
+import { cavityOf } from '../core/cavity/cavity';
+import { coatStation } from '../core/coat/coat';
+import { CHOCOLATE_MATTER, type Fluidity } from '../core/matter/chocolate';
+import type { CoatChoice } from '../core/shell/coat-choice';
+import { AS_PLANNED, simulateShell } from '../core/shell/shell';
+import { filmVolume, readings } from '../core/shell/laid-film';
 import { PRACTICE_KITCHEN } from './practice';
 
 const TSP_M3 = 4.92892e-6;

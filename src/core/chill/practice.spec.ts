@@ -1,5 +1,5 @@
-import { PRACTICE, practiceAnswer, practiceSummary } from './practice';
-import { METHOD_AMOUNTS, amountAnswer } from './practice-amounts';
+import { PRACTICE, practiceAnswer, practiceSummary } from '../../testing/practice';
+import { METHOD_AMOUNTS, amountAnswer } from '../../testing/practice-amounts';
 
 describe('the trade’s figures (common practice, no source)', () => {
   const answers = PRACTICE.map(practiceAnswer);
