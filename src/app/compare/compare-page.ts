@@ -1,12 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
-import { Title } from '@angular/platform-browser';
-import { RouterLink } from '@angular/router';
-import { LucideChevronLeft } from '@lucide/angular';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { madeThisWay, WAYS, type Comparison, type Way } from '../../core/plan/ways';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
+import { Study } from '../state/study';
 import { Units } from '../state/units';
 import { ChoiceList } from '../ui/choice-list';
+import { Gone } from '../ui/gone';
+import { PageHeader } from '../ui/page-header';
 import { UndoRedo } from '../ui/undo-redo';
 import { verdictText, wayName } from '../wording/compare';
 import { unbroken } from '../wording/format';
@@ -19,17 +19,15 @@ const PAIRS: readonly (readonly [Way, Way])[] = [['upright', 'upsideDown'], ['on
 @Component({
   selector: 'ks-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, CompareSide, LucideChevronLeft, RouterLink, UndoRedo],
+  imports: [ChoiceList, CompareSide, Gone, PageHeader, UndoRedo],
   templateUrl: './compare-page.html',
   styleUrl: './compare-page.less',
 })
 export class ComparePage {
   private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
+  private readonly study = inject(Study);
   private readonly units = inject(Units);
-
-  /** Route parameter. */
-  readonly id = input.required<string>();
 
   protected readonly casting = this.store.current;
   protected readonly ways = signal<readonly [Way, Way]>(PAIRS[0]);
@@ -46,11 +44,6 @@ export class ComparePage {
   private newest = 0;
 
   constructor() {
-    const titles = inject(Title);
-    effect(() => {
-      this.store.open(this.id());
-      titles.setTitle(`Compare · ${this.casting()?.name ?? ''} · Kilnstone`);
-    });
     effect(() => {
       this.casting();
       const ways = this.ways();
@@ -85,7 +78,7 @@ export class ComparePage {
   private async compare(ways: readonly [Way, Way]): Promise<void> {
     const mine = ++this.newest;
     this.state.set('working');
-    const compared = await this.plans.compare(ways);
+    const compared = await this.study.compare(ways);
     if (mine !== this.newest) return;
     // Names and figures change together.
     this.compared.set(compared);

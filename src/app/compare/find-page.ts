@@ -1,13 +1,13 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
-import { Title } from '@angular/platform-browser';
-import { RouterLink } from '@angular/router';
-import { LucideChevronLeft } from '@lucide/angular';
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/plan/aim-search';
 import { LIMITS } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
+import { Study } from '../state/study';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
+import { Gone } from '../ui/gone';
+import { PageHeader } from '../ui/page-header';
 import { Pick } from '../ui/pick';
 import { UndoRedo } from '../ui/undo-redo';
 import { foundText, goalText } from '../wording/compare';
@@ -21,17 +21,15 @@ type GoalKey = (typeof GOALS)[number];
 @Component({
   selector: 'ks-find-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, CompareSide, LucideChevronLeft, Pick, RouterLink, UndoRedo],
+  imports: [AmountField, CompareSide, Gone, PageHeader, Pick, UndoRedo],
   templateUrl: './find-page.html',
   styleUrls: ['./compare-page.less', './find-page.less'],
 })
 export class FindPage {
   private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
+  private readonly study = inject(Study);
   private readonly units = inject(Units);
-
-  /** Route parameter. */
-  readonly id = input.required<string>();
 
   protected readonly casting = this.store.current;
   protected readonly limits = LIMITS;
@@ -49,23 +47,20 @@ export class FindPage {
   protected readonly said = computed(() => {
     const plan = this.plans.draft();
     const rim = plan ? text(rimOfGoal(this.goal(), plan), 'length', this.units.system()) : '';
+    // To survive, a thicker rim is as good.
+    const near = this.key() === 'survive' ? 'at least' : 'about';
     switch (this.state()) {
-      case 'asking': return `Wanted: about ${rim} at the rim.`;
+      case 'asking': return `Wanted: ${near} ${rim} at the rim.`;
       case 'working': return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
       case 'stopped': return 'Stopped; nothing has changed.';
       case 'failed': return 'The computation gave no answer; nothing has changed. Try again in a moment.';
-      case 'done': return this.found().length > 0 ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to about ${rim} at the rim, the quickest first.` : `Nothing leads to ${rim} at the rim here: another chocolate, another place to set, or another thickness may.`;
+      case 'done': return this.found().length > 0 ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to ${near} ${rim} at the rim, the quickest first.` : `Nothing leads to ${rim} at the rim here: another chocolate, another place to set, or another thickness may.`;
     }
   });
   private newest = 0;
 
   constructor() {
-    const titles = inject(Title);
-    effect(() => {
-      this.store.open(this.id());
-      titles.setTitle(`Find a way · ${this.casting()?.name ?? ''} · Kilnstone`);
-    });
-    inject(DestroyRef).onDestroy(() => this.plans.stopSearch());
+    inject(DestroyRef).onDestroy(() => this.study.stopSearch());
   }
 
   protected choose(key: GoalKey): void {
@@ -85,7 +80,7 @@ export class FindPage {
     this.state.set('working');
     this.share.set(0);
     this.found.set([]);
-    const found = await this.plans.search(this.goal(), (share) => mine === this.newest && this.share.set(share));
+    const found = await this.study.search(this.goal(), (share) => mine === this.newest && this.share.set(share));
     if (mine !== this.newest) return;
     this.found.set(found ?? []);
     this.state.set(found ? 'done' : 'failed');
@@ -94,7 +89,7 @@ export class FindPage {
   protected stop(): void {
     if (this.state() !== 'working') return;
     this.newest++;
-    this.plans.stopSearch();
+    this.study.stopSearch();
     this.state.set('stopped');
   }
 

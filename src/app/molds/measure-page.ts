@@ -1,8 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { Title } from '@angular/platform-browser';
-import { Router, RouterLink } from '@angular/router';
-import { LucideChevronLeft, LucideX } from '@lucide/angular';
+import { Router } from '@angular/router';
+import { LucideX } from '@lucide/angular';
 import { cavityOf } from '../../core/cavity/cavity';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { CavityShape } from '../../core/cavity/shape';
@@ -16,6 +15,8 @@ import { LIMITS } from '../../core/record/limits';
 import type { MoldCavity, WaterReadings } from '../../core/record/mold';
 import { MoldLibrary } from '../state/mold-library';
 import { Units } from '../state/units';
+import { Gone } from '../ui/gone';
+import { PageHeader } from '../ui/page-header';
 import { AmountField } from '../ui/amount-field';
 import { Pick } from '../ui/pick';
 import { amountProblemText } from '../wording/fields';
@@ -30,7 +31,7 @@ type Way = 'water' | 'ruler';
 @Component({
   selector: 'ks-measure-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, LucideChevronLeft, LucideX, Pick, ReactiveFormsModule, RouterLink],
+  imports: [AmountField, Gone, LucideX, PageHeader, Pick, ReactiveFormsModule],
   templateUrl: './measure-page.html',
   styleUrl: './measure-page.less',
 })
@@ -96,11 +97,6 @@ export class MeasurePage {
     const problem = this.weighed().problems.find((candidate) => candidate.key === 'disagree');
     return problem ? waterProblemText(problem) : '';
   });
-
-  constructor() {
-    const titles = inject(Title);
-    effect(() => titles.setTitle(`Measure ${this.mold()?.name ?? 'a mold'} · Kilnstone`));
-  }
 
   protected add(): void {
     const emptyKg = this.weight('empty', this.empty.value);

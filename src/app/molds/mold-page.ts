@@ -11,6 +11,7 @@ import { LIMITS } from '../../core/record/limits';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
 import { cavityCount } from '../../core/record/mold-cavities';
 import { MoldLibrary } from '../state/mold-library';
+import { Gone } from '../ui/gone';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
@@ -27,6 +28,7 @@ import { MoldSheet } from './mold-sheet';
   selector: 'ks-mold-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    Gone,
     AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
   ],
   templateUrl: './mold-page.html',

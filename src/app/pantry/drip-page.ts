@@ -1,7 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { Title } from '@angular/platform-browser';
-import { Router, RouterLink } from '@angular/router';
-import { LucideChevronLeft } from '@lucide/angular';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Router } from '@angular/router';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { dripTest } from '../../core/melt/drip-test';
 import { UNITS } from '../../core/quantity/units';
@@ -9,6 +7,8 @@ import type { DripReading } from '../../core/record/chocolate';
 import { LIMITS } from '../../core/record/limits';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
+import { Gone } from '../ui/gone';
+import { PageHeader } from '../ui/page-header';
 import { AmountField } from '../ui/amount-field';
 import { Stopwatch } from '../ui/stopwatch';
 import { text } from '../wording/format';
@@ -20,7 +20,7 @@ const START: DripReading = { cardWidthM: 0.04, dippedM: 0.05, celsius: 40, first
 @Component({
   selector: 'ks-drip-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, LucideChevronLeft, RouterLink, Stopwatch],
+  imports: [AmountField, Gone, PageHeader, Stopwatch],
   templateUrl: './drip-page.html',
   styleUrl: '../molds/measure-page.less',
 })
@@ -63,11 +63,6 @@ export class DripPage {
     const { first, second } = this.reading();
     return { first: text(first.seconds, 'duration', 'metric'), second: second ? text(second.seconds, 'duration', 'metric') : '' };
   });
-
-  constructor() {
-    const titles = inject(Title);
-    effect(() => titles.setTitle(`Drip test of ${this.chocolate()?.name ?? 'a chocolate'} · Kilnstone`));
-  }
 
   protected set(change: Partial<DripReading>): void {
     this.changed.set({ ...this.reading(), ...change });

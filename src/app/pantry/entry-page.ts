@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Router, RouterLink } from '@angular/router';
 import type { PantryEntry } from '../../core/record/chocolate';
 import { Pantry } from '../state/pantry';
+import { Gone } from '../ui/gone';
 import { RecordHeader } from '../ui/record-header';
 import { ChocolateEditor } from './chocolate-editor';
 import { TintEditor } from './tint-editor';
@@ -10,7 +11,7 @@ import { TintEditor } from './tint-editor';
 @Component({
   selector: 'ks-entry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChocolateEditor, RecordHeader, RouterLink, TintEditor],
+  imports: [ChocolateEditor, Gone, RecordHeader, RouterLink, TintEditor],
   template: `
     @if (entry(); as e) {
       <ks-record-header [name]="e.name" [noun]="e.entry" back="/pantry" backLabel="The whole pantry" [line]="line()" (named)="rename($event)" (copied)="copy(e)" (exported)="pantry.export([e])" (deleted)="remove(e)">
@@ -18,10 +19,10 @@ import { TintEditor } from './tint-editor';
       </ks-record-header>
       @if (e.entry === 'chocolate') { <ks-chocolate-editor [chocolate]="e" /> } @else { <ks-tint-editor [tint]="e" /> }
     } @else if (pantry.loaded()) {
-      <div class="gone"><h1>This is not in the pantry any more</h1><a class="ant-btn ant-btn-primary" routerLink="/pantry">See the pantry</a></div>
+      <ks-gone heading="This is not in the pantry any more" why="It was deleted, perhaps in another tab. Castings made with it keep their own copies." to="/pantry" toText="See the pantry" />
     }
   `,
-  styles: `:host { display: block; } .gone { padding: 60px 40px; display: grid; gap: 12px; justify-items: start; }`,
+  styles: `:host { display: block; }`,
 })
 export class EntryPage {
   protected readonly pantry = inject(Pantry);

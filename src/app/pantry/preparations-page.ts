@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { RouterLink } from '@angular/router';
-import { LucideChevronLeft } from '@lucide/angular';
 import { COCOA_BUTTER_COLOUR, GANACHE_USES, caramelised, cocoaButterColour, ganache, type GanacheUse } from '../../core/melt/preparations';
 import { kitchenCalibration } from '../../core/plan/melts';
 import { LIMITS } from '../../core/record/limits';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
+import { PageHeader } from '../ui/page-header';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
@@ -18,7 +17,7 @@ const USE_NAMES: Readonly<Record<GanacheUse, string>> = { molded: 'piped into a 
 @Component({
   selector: 'ks-preparations-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, LucideChevronLeft, RouterLink],
+  imports: [AmountField, ChoiceList, Figure, PageHeader],
   templateUrl: './preparations-page.html',
   styleUrl: './preparations-page.less',
 })

@@ -2,21 +2,15 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
-import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
 import { draftPlan, type PlanDraft } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
-import type { Comparison, Way } from '../../core/plan/ways';
-import type { WeighedOutcome } from '../../core/plan/weighed-shell';
 import type { Casting } from '../../core/record/casting';
-import type { ShellFrame } from '../../core/shell/recording';
 import type { Simulated } from '../../core/shell/simulated';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
-import { StudyClient } from '../../workers/study-client';
 import { CastingStore } from './casting-store';
 import { START_PLAN_WORKER } from './plan-worker';
-import { START_STUDY_WORKER } from './study-worker';
 import { Turns } from './turns';
 
 /** Where the figures on screen come from. */
@@ -50,14 +44,14 @@ export class PlanService {
   private readonly store = inject(CastingStore);
   private readonly turns = inject(Turns);
   private readonly client = new PlanClient(inject(START_PLAN_WORKER));
-  private readonly study = new StudyClient(inject(START_STUDY_WORKER));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
   private readonly asked = new WeakMap<Making, Casting>();
 
   /** The newest simulation; it holds for whatever is made alike. */
-  private readonly simulated = signal<Simulated | undefined>(undefined);
+  private readonly newest = signal<Simulated | undefined>(undefined);
+  readonly simulated = this.newest.asReadonly();
 
   /** Mold, coat and fill: what does not wait for the chill, and is not drawn again for it. */
   readonly draft = computed<PlanDraft | undefined>(() => {
@@ -112,10 +106,7 @@ export class PlanService {
   );
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => {
-      this.client.close();
-      this.study.close();
-    });
+    inject(DestroyRef).onDestroy(() => this.client.close());
     effect(() => {
       const making = this.making();
       if (!making || !this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
@@ -136,34 +127,6 @@ export class PlanService {
   /** The draft of the newest simulation, once for each. */
   readonly simulatedDraft = computed(() => this.answered()?.draft);
 
-  /** Pictures of the open casting's shell in the making; none where the worker does not answer. */
-  async record(): Promise<readonly ShellFrame[]> {
-    const making = this.making();
-    return (making && (await this.study.record(making, this.simulated()))) ?? [];
-  }
-
-  /** The open casting made two ways; undefined where the worker does not answer. */
-  async compare(ways: readonly [Way, Way]): Promise<Comparison | undefined> {
-    const casting = this.store.current();
-    return casting && this.study.compare(casting, ways);
-  }
-
-  /** What the weight of one finished shell of the open casting says; undefined where the worker does not answer. */
-  async weigh(shellKg: number): Promise<WeighedOutcome | undefined> {
-    const draft = this.draft();
-    return draft && this.study.weigh(draft.casting, { coatsMade: draft.coatsMade }, shellKg);
-  }
-
-  /** Ways of making the open casting that reach a goal; undefined where it was stopped or the worker does not answer. */
-  async search(goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
-    const casting = this.store.current();
-    return casting && this.study.search(casting, goal, progress);
-  }
-
-  stopSearch(): void {
-    this.study.stopSearch();
-  }
-
   retryWorker(): void {
     this.client.retry();
   }
@@ -176,7 +139,7 @@ export class PlanService {
     const now = this.store.current();
     const casting = now && key === this.key() ? now : asked;
     const draft = draftPlan(casting, worked.simulated);
-    this.simulated.set(worked.simulated);
+    this.newest.set(worked.simulated);
     this.answered.set({ draft, key, result: worked.chill });
     this.shown.set({ draft, result: worked.chill });
   }

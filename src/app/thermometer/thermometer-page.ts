@@ -1,8 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
-import { Title } from '@angular/platform-browser';
-import { RouterLink } from '@angular/router';
-import { LucideChevronLeft } from '@lucide/angular';
 import { Subject, from, map, of, switchMap, takeUntil, timer, type Observable } from 'rxjs';
 import { adviseBy } from '../../core/melt/thermometer-advice';
 import { THERMOMETER_C, readReadings, withReading, writeReadings, type Readings } from '../../core/melt/thermometer';
@@ -17,6 +14,8 @@ import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { saveFile } from '../state/save-file';
 import { Units } from '../state/units';
+import { Gone } from '../ui/gone';
+import { PageHeader } from '../ui/page-header';
 import { TemperatureChart } from '../ui/temperature-chart';
 import { UndoRedo } from '../ui/undo-redo';
 import { amountProblemText } from '../wording/fields';
@@ -35,7 +34,7 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 @Component({
   selector: 'ks-thermometer-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideChevronLeft, RouterLink, TemperTest, TemperatureChart, UndoRedo],
+  imports: [Gone, PageHeader, TemperTest, TemperatureChart, UndoRedo],
   templateUrl: './thermometer-page.html',
   styleUrl: './thermometer-page.less',
 })
@@ -123,8 +122,6 @@ export class ThermometerPage {
   });
 
   constructor() {
-    const titles = inject(Title);
-    effect(() => titles.setTitle(`Thermometer, ${this.casting()?.name ?? 'casting'} · Kilnstone`));
     this.files.pipe(switchMap((file) => this.outcomeOf(file)), takeUntilDestroyed()).subscribe((found) => {
       this.reading.set('');
       this.found.set(found);

@@ -1,6 +1,6 @@
+import type { FilmState } from '../../core/shell/film-state';
 import type { ShellFrame } from '../../core/shell/recording';
 import type { WayUp } from '../../core/record/choices';
-import type { FilmState } from '../workspace/film/film-geometry';
 import { PLACE_NAMES, WAY_UP_NAMES } from './names';
 
 /** What chocolate does at each stage of setting. */

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
-import { RouterLink } from '@angular/router';
 import { interval, map, take } from 'rxjs';
 import type { StationKey } from '../../core/plan/problems';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
+import { Gone } from '../ui/gone';
 import { STATIONS } from '../wording/names';
 import { BatchStation } from './batch/batch-station';
 import { PlaceComparison } from './chill/place-comparison';
@@ -32,7 +32,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, MeltPlanView, MeltStation, MoldStation, Notes, PlaceComparison, Ribbon, RouterLink, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
+  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, Gone, MeltPlanView, MeltStation, MoldStation, Notes, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

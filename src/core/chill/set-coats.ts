@@ -3,6 +3,7 @@ import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
 import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import { equilibriumSetFraction } from '../matter/chocolate';
 import type { Place } from '../record/choices';
+import { TOUCH_SET } from '../shell/film-state';
 import { airInsideH, airOutsideH, placeC } from '../shell/place-air';
 import type { ChillInput } from './chill-input';
 
@@ -53,7 +54,7 @@ export const WILL_NOT_SET_BELOW = 0.4;
 
 /** Shares of setting that are waited for; see the model document. */
 function touchShare(equilibrium: number): number {
-  return Math.min(0.7, 0.66 * equilibrium);
+  return Math.min(TOUCH_SET, 0.66 * equilibrium);
 }
 function unmoldShare(equilibrium: number): number {
   return Math.min(0.9, 0.92 * equilibrium);

@@ -3,6 +3,7 @@ import { takeWeighed, type WeighedOutcome } from '../../../core/plan/weighed-she
 import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
+import { Study } from '../../state/study';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { weighedText } from '../../wording/weighed';
@@ -23,10 +24,10 @@ import { weighedText } from '../../wording/weighed';
   styleUrls: ['../station.less', './weighed-shell-panel.less'],
 })
 export class WeighedShellPanel {
-  private readonly plans = inject(PlanService);
+  private readonly study = inject(Study);
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
-  protected readonly plan = this.plans.draft;
+  protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
   protected readonly weighedKg = signal<number | undefined>(undefined);
   protected readonly outcome = signal<WeighedOutcome | undefined>(undefined);
@@ -55,7 +56,7 @@ export class WeighedShellPanel {
     this.weighedKg.set(kg);
     this.outcome.set(undefined);
     this.state.set('working');
-    const outcome = await this.plans.weigh(kg);
+    const outcome = await this.study.weigh(kg);
     if (mine !== this.newest) return;
     this.outcome.set(outcome);
     this.state.set(outcome ? 'idle' : 'failed');

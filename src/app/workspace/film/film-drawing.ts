@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { PlanDraft } from '../../../core/plan/draft';
+import { FILM_STATES } from '../../../core/shell/film-state';
 import { Units } from '../../state/units';
 import { FILM_STATE_NAMES, phaseText } from '../../wording/film';
 import { text } from '../../wording/format';
 import { coatShades, lightened } from '../section/coat-shades';
 import type { SectionGeometry } from '../section/section-geometry';
-import { FILM_STATES, filmGeometry } from './film-geometry';
+import { filmGeometry } from './film-geometry';
 import { ShellFilm } from './shell-film';
 
 /** One picture of the shell in the making, cut through the middle and held as the mold is held. */

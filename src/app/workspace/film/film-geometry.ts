@@ -1,26 +1,17 @@
 import { line } from 'd3-shape';
 import type { Cavity } from '../../../core/cavity/cavity';
+import { filmState, type FilmState } from '../../../core/shell/film-state';
 import type { ShellFrame } from '../../../core/shell/recording';
 import type { SectionGeometry, Spot } from '../section/section-geometry';
 
-/** How far chocolate has come: it runs, it thickens, it runs no more, it is set to the touch. */
-export const FILM_STATES = ['runs', 'thickens', 'holds', 'set'] as const;
-export type FilmState = (typeof FILM_STATES)[number];
-/** Set fraction from which each but the first begins; nothing flows from 0.6, and 0.7 is touch-set. */
-const FROM: readonly number[] = [0.05, 0.6, 0.7];
-
+/** What is drawn of one picture, px. */
 export interface FilmGeometry {
   /** What had set when each coat began, outermost first. */
   readonly setPaths: readonly string[];
   readonly filmPaths: readonly { readonly state: FilmState; readonly path: string }[];
-  /** The thinnest place of the wall away from the edge of what is coated, on the right. */
+  /** The free surface at the thinnest place, on the right, and how thin it is. */
   readonly thin: Spot;
   readonly thinM: number;
-}
-
-/** The state of chocolate at a set fraction. */
-export function filmState(setFraction: number): FilmState {
-  return FILM_STATES[FROM.filter((from) => setFraction >= from).length];
 }
 
 /**

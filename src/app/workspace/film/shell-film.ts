@@ -3,6 +3,7 @@ import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { EMPTY, filter, interval, pairwise, switchMap } from 'rxjs';
 import type { ShellFrame } from '../../../core/shell/recording';
 import { PlanService } from '../../state/plan-service';
+import { Study } from '../../state/study';
 
 /** Pictures a second while it plays; with reduced motion one a second, so many further on. */
 export const PICTURES_A_SECOND = 15;
@@ -12,6 +13,7 @@ const STILL_STEP = 20;
 @Injectable({ providedIn: 'root' })
 export class ShellFilm {
   private readonly plans = inject(PlanService);
+  private readonly study = inject(Study);
   readonly frames = signal<readonly ShellFrame[]>([]);
   private readonly place = signal(0);
   readonly playing = signal(false);
@@ -71,7 +73,7 @@ export class ShellFilm {
     this.waiting.set(true);
     this.failed.set(false);
     const of = this.plans.draft()?.casting.id ?? '';
-    const frames = await this.plans.record();
+    const frames = (await this.study.record()) ?? [];
     if (mine !== this.newest) return;
     this.waiting.set(false);
     this.failed.set(frames.length === 0);
