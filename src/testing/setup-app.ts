@@ -1,9 +1,12 @@
 import { deserialize, serialize } from 'node:v8';
+import { MessageChannel as NodeMessageChannel } from 'node:worker_threads';
 import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
 
 setupZonelessTestEnv();
 // Browsers have had it for years; this page without a browser has not.
 globalThis.structuredClone ??= <T>(value: T): T => deserialize(serialize(value)) as T;
+
+globalThis.MessageChannel ??= NodeMessageChannel as unknown as typeof MessageChannel;
 
 // The page's own measuring of boxes, which the test's page has none of.
 globalThis.ResizeObserver ??= class {

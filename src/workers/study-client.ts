@@ -58,7 +58,9 @@ export class StudyClient {
   private async ask<T>(question: (remote: Remote<StudyWork>) => Promise<T>): Promise<T | undefined> {
     try {
       return await Promise.race([question(this.connected()), this.lost]);
-    } catch {
+    } catch (error) {
+      // Said where a developer looks; the page says what the user can do.
+      console.error(error);
       this.close();
       return undefined;
     }
