@@ -20,6 +20,7 @@ describe('the server', () => {
     writeFileSync(join(web, 'main-ABCD1234.js'), SCRIPT);
     writeFileSync(join(web, 'main-ABCD1234.js.br'), brotliCompressSync(SCRIPT));
     writeFileSync(join(web, 'chunk-D-x_4f9q.js'), SCRIPT);
+    writeFileSync(join(web, 'worker-ABCD1234.js'), SCRIPT);
     writeFileSync(join(web, 'favicon.svg'), '<svg/>');
     server = createServer(kilnstoneServer(web));
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
@@ -67,6 +68,16 @@ describe('the server', () => {
     expect(policy).not.toContain('upgrade-insecure-requests');
     expect(headers.get('strict-transport-security')).toBeNull();
     expect(headers.get('x-powered-by')).toBeNull();
+  });
+
+  it('says the policy with every page and with a worker’s script, which is its page, and spares it on the parts a page takes in', async () => {
+    for (const path of ['/', '/casting/demo-bombs/coat', '/worker-ABCD1234.js', '/favicon.svg', '/missing.js']) expect([path, (await get(path)).headers.get('content-security-policy')]).toEqual([path, expect.stringContaining("default-src 'none'")]);
+    for (const path of ['/main-ABCD1234.js', '/chunk-D-x_4f9q.js']) {
+      const { headers } = await get(path);
+      expect(headers.get('content-security-policy')).toBeNull();
+      expect(headers.get('x-content-type-options')).toBe('nosniff');
+      expect(headers.get('cross-origin-resource-policy')).toBe('same-origin');
+    }
   });
 
   it('does not reach outside its folder', async () => {
