@@ -62,7 +62,7 @@ export class ThicknessTimes {
     const ends = LINES.map(([key, name]) => ({ key, name, y: y(last[key] / perUnit) })).sort((a, b) => a.y - b.y);
     for (let i = 1; i < ends.length; i++) ends[i].y = Math.max(ends[i].y, ends[i - 1].y + 14);
     return {
-      unit: us ? 'in, over minutes' : 'mm, over minutes',
+      unit: us ? 'in, over minutes; a pour reaches above' : 'mm, over minutes; a pour reaches above',
       ticks: y.ticks(4).map((tick) => ({ y: y(tick), name: String(tick) })),
       minutes: minutes.map((minute) => ({ x: x(minute * 60), name: `${minute} min` })),
       lines: ends.map(({ key, name, y: at }) => ({
