@@ -72,7 +72,7 @@ function logResult(): Result {
 
 function chillResult(): Result {
   const coat: ChillInput['coats'][number] = {
-    kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', handlingSeconds: 60, place: 'fridge',
+    kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', inside: 'dome', handlingSeconds: 60, rests: [], place: 'fridge',
   };
   const input: ChillInput = {
     material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2, kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false }, coats: [coat, coat, coat, coat],

@@ -18,7 +18,7 @@ function coat(id: string, method: Coat['method'], doseM3: number, wayUp: Coat['w
   return {
     id, method, doseM3, wayUp,
     shares: [{ meltId: 'melt-1', share: 1 }],
-    dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10,
+    dwellSeconds: 10, standsIn: 'fridge', drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1,
     where: 'all',
     sets: [{ place: 'fridge' }],
   };

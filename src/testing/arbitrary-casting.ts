@@ -6,7 +6,7 @@ import { CASTING_SCHEMA_VERSION, type Casting } from '../core/record/casting';
 import { BOWL_MATERIALS } from '../core/matter/bowl-material';
 import type { Melt } from '../core/record/casting';
 import type { Chocolate, Tint } from '../core/record/chocolate';
-import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, THINNERS, WAYS_UP } from '../core/record/choices';
+import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, fillsLevel, PLACES, SCHOOLS, THINNERS, WAYS_UP } from '../core/record/choices';
 import type { Kitchen } from '../core/record/kitchen';
 import { LIMITS, type LimitName } from '../core/record/limits';
 import type { Mold } from '../core/record/mold';
@@ -18,13 +18,16 @@ const whole = (name: LimitName): fc.Arbitrary<number> => fc.integer({ min: LIMIT
 const name = fc.string({ minLength: 1, maxLength: 40 });
 const someAllergens = fc.subarray([...ALLERGENS]);
 
-const coats = fc.array(
+const rest = fc.record({ place: fc.constantFrom(...PLACES), seconds: within('setMinutesS') });
+
+/** Coats on the wall, or fills from below: they do not mix. */
+const coats = fc.boolean().chain((level) => fc.array(
   fc.record({
-    method: fc.constantFrom(...METHODS), doseM3: within('doseM3'), dwellSeconds: within('dwellSeconds'), drainSeconds: within('drainSeconds'), tappingSeconds: within('tappingSeconds'),
+    method: level ? fc.constant('solid' as const) : fc.constantFrom(...METHODS.filter((method) => !fillsLevel(method))), clamped: fc.boolean(), standsIn: fc.constantFrom(...PLACES), turnSeconds: within('turnSeconds'), volumeShare: within('volumeShare'), rests: fc.array(rest, { maxLength: 2 }), doseM3: within('doseM3'), dwellSeconds: within('dwellSeconds'), drainSeconds: within('drainSeconds'), tappingSeconds: within('tappingSeconds'),
     wayUp: fc.constantFrom(...WAYS_UP), where: fc.constantFrom(...COAT_AREAS), place: fc.constantFrom(...PLACES), seconds: fc.option(within('setMinutesS'), { nil: undefined }),
   }),
   { minLength: 1, maxLength: 4 },
-);
+));
 
 const amount = fc.oneof(
   within('fillVolumeM3').map((m3) => ({ by: 'volume' as const, m3 })),
@@ -93,7 +96,9 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     parts: [{
       id: 'p', role: 'shell', perPiece: a.perPiece, moldId: 'm', cavityId: 'c', prep: [], coveredRest: a.coveredRest,
       coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
-      coats: a.coats.map(({ place, seconds, ...coat }, i) => ({ ...coat, id: `k${i}`, shares: [{ meltId: 'w', share: 1 }], sets: [seconds === undefined ? { place } : { place, seconds }] })),
+      coats: a.coats.map(({ place, seconds, rests, clamped, method, ...coat }, i) => ({
+        ...coat, id: `k${i}`, method: method === 'solid' && clamped && i > 0 && i === a.coats.length - 1 ? 'clamp' : method, shares: [{ meltId: 'w', share: 1 }], sets: [...rests, seconds === undefined ? { place } : { place, seconds }],
+      })),
     }],
     fill: a.layers.map((layer, i) => ({ id: `l${i}`, partId: 'p', fillingId: `f${i}`, amount: layer.amount })),
     closure: null, finishes: [], atHandKg: a.atHandKg,

@@ -30,7 +30,7 @@ export interface AmountAnswer {
 
 const half = (mm: number) => cavityOf({ kind: 'hemisphere', diameterM: mm / 1000 });
 const choice = (change: Partial<CoatChoice>, fluidity: Fluidity = 'medium'): CoatChoice => ({
-  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity, fatShare: CHOCOLATE_MATTER.dark.fatShare }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, wayUp: 'upsideDown', where: 'all', ...change,
+  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity, fatShare: CHOCOLATE_MATTER.dark.fatShare }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all', ...change,
 });
 const shellOf = (mm: number, coat: CoatChoice) => {
   const cavity = half(mm);

@@ -92,7 +92,7 @@ export function practiceAnswer(row: PracticeRow): PracticeAnswer {
   const wallM = MOLD_MATTER[row.material].usualWallM;
   const chill = chillNominal({
     material: row.material, wallM, meanCurvature, gaussCurvature, kitchen: PRACTICE_KITCHEN, ...(row.pressed ? { insertM: wallM } : {}),
-    coats: row.coatsM.map((m): ChillCoat => ({ kind: row.kind, fatShare, workingC: (workFromC + workToC) / 2, thicknessM: { value: m, low: m, high: m }, wallC: PRACTICE_KITCHEN.roomC + 3, wayUp: row.wayUp, handlingSeconds: row.restSeconds, place: row.place })),
+    coats: row.coatsM.map((m): ChillCoat => ({ kind: row.kind, fatShare, workingC: (workFromC + workToC) / 2, thicknessM: { value: m, low: m, high: m }, wallC: PRACTICE_KITCHEN.roomC + 3, wayUp: row.wayUp, inside: row.wayUp === 'upright' ? 'open' : 'dome', handlingSeconds: Math.min(60, row.restSeconds), rests: row.restSeconds > 60 ? [{ place: 'room', seconds: row.restSeconds - 60 }] : [], place: row.place })),
   });
   const { touch, unmold, latest } = chill.coats[chill.coats.length - 1].chosen;
   const readyMinutes = (row.waitsFor === 'touch' ? touch : unmold).value / 60;

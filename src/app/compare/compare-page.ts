@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { madeThisWay, WAYS, type Comparison, type Way } from '../../core/plan/ways';
+import { madeThisWay, waysFor, type Comparison, type Way } from '../../core/plan/ways';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Study } from '../state/study';
@@ -30,13 +30,19 @@ export class ComparePage {
   private readonly units = inject(Units);
 
   protected readonly casting = this.store.current;
-  protected readonly ways = signal<readonly [Way, Way]>(PAIRS[0]);
+  private readonly chosen = signal<readonly [Way, Way]>(PAIRS[0]);
+  /** The two that were chosen, or the first pair that makes a difference here. */
+  protected readonly ways = computed(() => (this.chosen().every((way) => this.possible().includes(way)) ? this.chosen() : (PAIRS.find((pair) => pair.every((way) => this.possible().includes(way))) ?? PAIRS[0])));
   protected readonly exaggerated = signal(false);
   protected readonly compared = signal<Comparison | undefined>(undefined);
   protected readonly state = signal<'working' | 'done' | 'failed'>('working');
-  protected readonly options = computed(() => WAYS.map((value) => ({ value, name: wayName(value, this.units.system()) })));
+  private readonly possible = computed(() => {
+    const plan = this.plans.draft();
+    return plan ? waysFor(plan) : [];
+  });
+  protected readonly options = computed(() => this.possible().map((value) => ({ value, name: wayName(value, this.units.system()) })));
   protected readonly names = computed(() => this.ways().map((way) => wayName(way, this.units.system())) as [string, string]);
-  protected readonly pairs = computed(() => PAIRS.map((pair) => ({ pair, name: pair.map((way) => wayName(way, this.units.system())).join(' or ') })));
+  protected readonly pairs = computed(() => PAIRS.filter((pair) => pair.every((way) => this.possible().includes(way))).map((pair) => ({ pair, name: pair.map((way) => wayName(way, this.units.system())).join(' or ') })));
   protected readonly verdict = computed(() => {
     const compared = this.compared();
     return compared ? unbroken(verdictText(compared.verdict, compared.sides, this.names(), this.units.system())) : '';
@@ -52,11 +58,12 @@ export class ComparePage {
   }
 
   protected choose(side: 0 | 1, way: Way): void {
-    this.ways.update(([a, b]) => (side === 0 ? [way, b] : [a, way]));
+    const [a, b] = this.ways();
+    this.chosen.set(side === 0 ? [way, b] : [a, way]);
   }
 
   protected take(pair: readonly [Way, Way]): void {
-    this.ways.set(pair);
+    this.chosen.set(pair);
   }
 
   /** Makes the casting this way from now on. */

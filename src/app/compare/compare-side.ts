@@ -23,9 +23,11 @@ const MARGIN = { top: 14, bottom: 26, left: 14, right: 14 };
       <text x="${WIDTH / 2}" y="${HEIGHT - 6}" text-anchor="middle">{{ scaleText() }}</text>
     </svg>
     <dl>
-      <dt>Rim</dt><dd><ks-figure [answer]="plan().coat.total.rim" [strong]="true" /></dd>
-      <dt>Wall</dt><dd><ks-figure [answer]="plan().coat.total.wall" /></dd>
-      <dt>Base</dt><dd><ks-figure [answer]="plan().coat.total.base" /></dd>
+      @if (!plan().coat.body) {
+        <dt>Rim</dt><dd><ks-figure [answer]="plan().coat.total.rim" [strong]="true" /></dd>
+        <dt>Wall</dt><dd><ks-figure [answer]="plan().coat.total.wall" /></dd>
+      }
+      <dt>{{ plan().coat.body ? 'Deep' : 'Base' }}</dt><dd><ks-figure [answer]="plan().coat.total.base" /></dd>
       <dt>Breaks when unmolded</dt><dd><ks-figure [answer]="plan().coat.breakChance" [strong]="true" /></dd>
       <dt>Coating and setting, a round</dt><dd class="big">{{ minutes() }}</dd>
       @for (coat of plan().chill.coats; track $index) { <dt class="sub">{{ coat.last ? 'to unmold' : 'to coat ' + ($index + 2) }}</dt><dd><ks-figure [answer]="coat.stay" /></dd> }
@@ -46,6 +48,7 @@ export class CompareSide {
   protected readonly description = computed(() => {
     const { rim, wall, base } = this.plan().coat.total;
     const length = (m: number): string => text(m, 'length', this.units.system());
+    if (this.plan().coat.body) return `Cut through the cavity, filled ${length(base.value)} deep`;
     return `Cut through the cavity: rim ${length(rim.value)}, wall ${length(wall.value)}, base ${length(base.value)}`;
   });
 }

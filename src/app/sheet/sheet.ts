@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
+import { fillsLevel } from '../../core/record/choices';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { shopping } from '../../core/batch/shopping';
 import { CastingStore } from '../state/casting-store';
@@ -9,9 +10,10 @@ import { Pantry } from '../state/pantry';
 import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
-import { rangeText, spoons, text } from '../wording/format';
+import { handsText, placesText } from '../wording/coats';
+import { rangeText, text } from '../wording/format';
 import { stepWordings } from '../wording/melting';
-import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { ALLERGEN_NAMES, METHOD_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { dueInstant, momentText, startText } from '../wording/times';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 import { weighOutCsv } from './weigh-out-csv';
@@ -31,6 +33,7 @@ export class Sheet {
   private readonly pantry = inject(Pantry);
   private readonly kitchens = inject(Kitchens);
   protected readonly plan = inject(PlanService).plan;
+  protected readonly prepTexts = PREP_TEXTS;
   readonly id = input.required<string>();
 
   protected readonly tables = computed(() => {
@@ -71,13 +74,10 @@ export class Sheet {
     const system = this.units.system();
     return plan.coatsMade.map((made, i) => {
       const { stay, last } = plan.chill.coats[i];
-      const how = made.method === 'dump'
-        ? `stand ${text(made.dwellSeconds, 'duration', system)}, tip out ${text(made.drainSeconds, 'duration', system)}, tapping ${text(made.tappingSeconds, 'duration', system)} of it`
-        : `${spoons(made.doseM3).number} ${spoons(made.doseM3).unit} in each cavity`;
       return {
-        name: `Coat ${i + 1}`,
-        how: `${METHOD_NAMES[made.method]}: ${how}`,
-        chill: `Set ${WAY_UP_NAMES[made.wayUp]} in the ${PLACE_NAMES[made.sets[0].place]} for ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
+        name: fillsLevel(made.method) ? `Layer ${i + 1}` : `Coat ${i + 1}`,
+        how: `${METHOD_NAMES[made.method]}: ${handsText(made, system)}`,
+        chill: `Set ${WAY_UP_NAMES[made.wayUp]}, ${placesText(made, system)} for ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
       };
     });
   });

@@ -34,11 +34,11 @@ describe('verdict on two ways', () => {
 describe('a weighed shell', () => {
   const state = { massKg: 0.01, rimM: 0.0014 };
   it('is told before and after, in either direction', () => {
-    const found = (factor: number, by: 'stiffness' | 'dose' = 'stiffness') => weighedText({ ok: true, found: { by, factor, before: state, after: { massKg: 0.0118, rimM: 0.0016 } } }, 0.012, 'metric');
-    expect(found(1.3)).toBe('It runs 1.30 times stiffer than told. Rim 1.4 mm before, 1.6 mm after; a part 10 g before, 12 g after.');
+    const found = (factor: number, by: 'stiffness' | 'dose' = 'stiffness') => weighedText({ ok: true, found: { by, factor, within: 1.1, before: state, after: { massKg: 0.0118, rimM: 0.0016 } } }, 0.012, 'metric');
+    expect(found(1.3)).toBe('It runs 1.30 times stiffer than told, give or take a factor of 1.10: the likely ranges narrow with it. Rim 1.4 mm before, 1.6 mm after; a part 10 g before, 12 g after.');
     expect(found(0.8)).toContain('1.25 times thinner');
     expect(found(1.1, 'dose')).toContain('Your spoon gives 1.10 times more');
-    expect(found(1.01)).toContain('nothing to take over');
+    expect(found(1.01)).toContain('As computed');
     expect(weighedText({ ok: false, problem: { lowKg: 0.008, highKg: 0.015 } }, 0.2, 'us')).toContain('0.28 oz to 0.53 oz can be');
   });
 });

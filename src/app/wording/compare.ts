@@ -1,6 +1,8 @@
 import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
 import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/plan/ways';
 import type { UnitSystem } from '../../core/quantity/units';
+import { tippedOut } from '../../core/record/choices';
+import { placeOf } from '../../core/record/sets';
 import { spoons, text } from './format';
 import { METHOD_NAMES, WAY_UP_NAMES } from './names';
 
@@ -33,7 +35,7 @@ export function verdictText(verdict: Verdict, sides: readonly [ComparedSide, Com
   const minutes = than((side) => text(side.roundSeconds, 'duration', system));
   const grams = than((side) => text(side.coat.mass.value, 'mass', system));
   const why = because ? BECAUSE[because] : '';
-  const damp = won.coatsMade.some((coat) => coat.sets[0].place === 'freezer') ? ' Mind the damp: out in time, and under a cover until it has warmed.' : '';
+  const damp = won.coatsMade.some((coat) => placeOf(coat) === 'freezer') ? ' Mind the damp: out in time, and under a cover until it has warmed.' : '';
   switch (by) {
     case 'unset': return `${name} it lets go of the mold; the other way it does not set far enough to.`;
     case 'breaking': return `${name} it breaks less often (${breaks}): its rim comes out at ${rim}${why}.`;
@@ -57,6 +59,7 @@ export function goalText(by: AimGoal['by']): string {
 /** A found way in a line: coats, how, how warm, which way up, and how long the whole job takes. */
 export function foundText({ method, wayUp, workingC, coats, side, totalSeconds }: FoundWay, system: UnitSystem): string {
   const { choice } = side.coat.coats[0];
-  const how = method === 'dump' ? `${choice.dwellSeconds < 0.5 ? 'no standing' : `stands ${Math.round(choice.dwellSeconds)} s`}, tipped out ${Math.round(choice.drainSeconds)} s` : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
+  const stands = method === 'chillDump' ? `stands ${text(choice.dwellSeconds, 'duration', system)} in the cold` : choice.dwellSeconds < 0.5 ? 'no standing' : `stands ${Math.round(choice.dwellSeconds)} s`;
+  const how = tippedOut(method) ? `${stands}, tipped out ${Math.round(choice.drainSeconds)} s` : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
   return `${coats} × ${METHOD_NAMES[method]}, ${how}, ${WAY_UP_NAMES[wayUp]}, at ${text(workingC, 'temperature', system)}: ${text(totalSeconds, 'duration', system)} in all`;
 }

@@ -7,7 +7,16 @@ import type { BowlMaterial } from '../../core/matter/bowl-material';
 import type { Allergen, Jacket, MeltingWay, Method, Place, School, TestResult, TestWay, Thinner, WayUp } from '../../core/record/choices';
 
 /** What every choice is called on screen. */
-export const METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon and swirl', brush: 'brush', dump: 'fill and dump' };
+export const METHOD_NAMES: Readonly<Record<Method, string>> = {
+  spoon: 'spoon and swirl', brush: 'brush', dump: 'fill and dump', chillDump: 'chill, then dump', turn: 'tilt and turn', spreadUp: 'spread up the liner', paint: 'paint', solid: 'solid fill', clamp: 'two halves, clamped',
+};
+/** What is put into the dry mold first, and what to mind with it. */
+export const PREP_NAMES = { nothing: 'nothing', paint: 'painted details', dust: 'dust' } as const;
+export const PREP_TEXTS = {
+  nothing: '',
+  paint: 'Details first; let each colour set before the next. Chill it in the fridge: in the freezer it cracks.',
+  dust: 'Brush it into the dry mold, and pour gently, or it washes off. Only dust that is sold as food.',
+} as const;
 export const WAY_UP_NAMES: Readonly<Record<WayUp, string>> = { upright: 'upright', upsideDown: 'upside down' };
 export const PLACE_NAMES: Readonly<Record<Place, string>> = { fridge: 'fridge', freezer: 'freezer', room: 'room' };
 export const KIND_NAMES: Readonly<Record<ChocolateKind, string>> = { dark: 'dark', milk: 'milk', white: 'white', compound: 'compound coating' };

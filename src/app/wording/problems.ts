@@ -5,6 +5,7 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 import { PLACE_NAMES } from './names';
 import type { Place } from '../../core/record/choices';
+import { LIMITS } from '../../core/record/limits';
 
 /** A note as a colleague would say it: what will happen, why, and what the button does. */
 export interface NoteWording {
@@ -58,6 +59,14 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
       return { mark: 'sweats', head: `It comes out at ${warmth('surfaceC')}, below the dew point of ${warmth('dewPointC')}.`, body: `Damp settles on it and dulls it. Keep it loosely covered for ${time('cover')} before filling, dusting or packing.`, action: 'Plan the covered rest' };
     case 'neverWarms':
       return { mark: 'sweats', head: 'The room’s air is so damp that it sweats until it is as warm as the room.', body: `The dew point is ${warmth('dewPointC')}. Dry the room, or leave the parts covered until they feel as warm as it is.`, action: '' };
+    case 'restFirst':
+      return { mark: 'no rest', head: 'Tempered chocolate in a rigid mold likes to rest before the cold.', body: `Straight into the ${place} it sets in a hurry, and may dull or stick. About ${time('rest')} in the room let it set quietly; then the cold shrinks it free.`, action: `Rest it ${time('rest')} first` };
+    case 'paintCracks':
+      return { mark: 'cracks', head: 'Painted details crack in the freezer.', body: 'Thin paint cannot follow so sharp a chill. The fridge is cold enough for it.', action: 'Move it to the fridge' };
+    case 'poolsBetweenTurns':
+      return { mark: 'pools', head: `Turned every ${time('every')}, it pools: ${length('base')} at the base, ${length('rim')} at the rim.`, body: 'It sets where it has run to since the last turn. Turn it more often until it runs no more.', action: number('every') > LIMITS.turnSeconds.low ? 'Turn it twice as often' : '' };
+    case 'noRoomInside':
+      return { mark: 'no room', head: 'A solid piece has no room inside.', body: 'Press toppings into its open face before it sets, or coat the wall instead of filling it.', action: 'Take the filling out' };
     case 'longJob':
       return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
   }

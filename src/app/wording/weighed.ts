@@ -9,10 +9,10 @@ export function weighedText(outcome: WeighedOutcome, kg: number, system: UnitSys
     const { lowKg, highKg } = outcome.problem;
     return `No chocolate makes a shell of ${mass(kg)} this way: ${mass(lowKg)} to ${mass(highKg)} can be. Look whether one part alone was on the scale, and whether coats, dwell and drain are as they were.`;
   }
-  const { by, factor, before, after } = outcome.found;
+  const { by, factor, within, before, after } = outcome.found;
   const rims = `Rim ${text(before.rimM, 'length', system)} before, ${text(after.rimM, 'length', system)} after; a part ${mass(before.massKg)} before, ${mass(after.massKg)} after.`;
   const size = factor > 1 ? factor : 1 / factor;
-  if (size < 1.03) return `As computed: nothing to take over. ${rims}`;
+  if (size < 1.03) return `As computed; taken over, the likely ranges narrow. ${rims}`;
   if (by === 'dose') return `Your spoon gives ${size.toFixed(2)} times ${factor > 1 ? 'more' : 'less'} than told. ${rims}`;
-  return `It runs ${size.toFixed(2)} times ${factor > 1 ? 'stiffer' : 'thinner'} than told. ${rims}`;
+  return `It runs ${size.toFixed(2)} times ${factor > 1 ? 'stiffer' : 'thinner'} than told, give or take a factor of ${within.toFixed(2)}: the likely ranges narrow with it. ${rims}`;
 }

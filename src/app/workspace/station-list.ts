@@ -4,6 +4,7 @@ import type { CastingPlan } from '../../core/plan/plan';
 import type { StationKey } from '../../core/plan/problems';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
+import { placeOf } from '../../core/record/sets';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { text, written } from '../wording/format';
@@ -62,7 +63,9 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
   }),
   coat: (plan, system) => {
     const count = plan.coatsMade.length;
+    const last = plan.coatsMade[count - 1];
     const each = plan.coat.total.rim.value / count;
+    if (last.method === 'clamp') return { answer: text(plan.coat.total.rim.value, 'length', system), detail: METHOD_NAMES.clamp };
     return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: howCoated(plan) };
   },
   fill: (plan, system) => ({
@@ -86,7 +89,7 @@ const PLAN_ANSWERS: Answers<CastingPlan> = {
   chill: (plan) => {
     const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));
     const minutes = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? String(Math.round(coat.stay.value / 60)) : 'never'));
-    const places = [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[coat.sets[0].place]))].join(', ');
+    const places = [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[placeOf(coat)]))].join(', ');
     return { answer: `${minutes.join(' + ')}${stays.some((s) => s.unit) ? ' min' : ''}`, detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
   },
   batch: (plan) => {

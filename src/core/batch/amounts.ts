@@ -1,5 +1,5 @@
 import { WORKING_RULES } from '../matter/working-rules';
-import type { Method } from '../record/choices';
+import { tippedOut, type Method } from '../record/choices';
 
 /** One coat as the batch weighs it. */
 export interface CoatAmount {
@@ -36,7 +36,8 @@ export interface MeltAmount {
 /**
  * What to melt, per melt: what stays in the parts, the pool that tipping out needs and gives back, and what sticks to bowl and tools.
  *
- * A tipped-out coat is poured to half the cavity, one mold at a time, so the last mold still needs its pool in the bowl.
+ * A tipped-out coat is poured to half the cavity, one chilled before it is tipped out to the brim, one mold at a time, so the last mold
+ * still needs its pool in the bowl.
  */
 export function meltAmounts(input: AmountsInput): MeltAmount[] {
   const meltIds = [...new Set(input.coats.map((coat) => coat.meltId))];
@@ -45,8 +46,8 @@ export function meltAmounts(input: AmountsInput): MeltAmount[] {
     const perPart = coats.reduce((sum, coat) => sum + coat.perPartKg, 0);
     const together = Math.min(input.pouredTogether ?? input.perMold, input.parts);
     const pool = coats
-      .filter((coat) => coat.method === 'dump')
-      .reduce((most, coat) => Math.max(most, together * (WORKING_RULES.dumpPourShare * input.solidKg - coat.perPartKg)), 0);
+      .filter((coat) => tippedOut(coat.method))
+      .reduce((most, coat) => Math.max(most, together * ((coat.method === 'dump' ? WORKING_RULES.dumpPourShare : 1) * input.solidKg - coat.perPartKg)), 0);
     const inPartsKg = perPart * input.parts;
     const stuckKg = WORKING_RULES.stuckKg + WORKING_RULES.stuckShare * inPartsKg;
     const round = perPart * Math.min(input.perRound, input.parts);

@@ -57,6 +57,11 @@ describe('amounts', () => {
     expect(melt.meltedKg).toBe(melt.inPartsKg + melt.comesBackKg + melt.stuckKg);
   });
 
+  it('takes a mold to the brim that is chilled before it is tipped out', () => {
+    const [melt] = meltAmounts({ coats: [{ ...coats[0], method: 'chillDump' }], parts: 12, perRound: 6, perMold: 6, solidKg: 0.086 });
+    expect(melt.comesBackKg).toBeCloseTo(6 * (0.086 - 0.01), 12);
+  });
+
   it('needs no pool for spooned coats, and keeps melts apart', () => {
     const melts = meltAmounts({ coats: [{ ...coats[0], method: 'spoon' }, { ...coats[1], meltId: 'n' }], parts: 12, perRound: 6, perMold: 6, solidKg: 0.086 });
     expect(melts.map((melt) => melt.meltId)).toEqual(['m', 'n']);
@@ -67,7 +72,7 @@ describe('amounts', () => {
 
 const input: BatchInput = {
   pieces: 18, perPiece: 2, spareRule: { by: 'confidence', confidence: 0.95 }, breakChance: { value: 0.05, low: 0.02, high: 0.1 }, perMold: 6, moldsAtHand: 1, solidKg: 0.086,
-  coats: [{ coatId: 'a', meltId: 'm', method: 'dump', perPartKg: 0.02, drainSeconds: 20, dwellSeconds: 10, place: 'fridge', chillSeconds: 600 }], filled: true, closed: true, coverSeconds: 0, atHandKg: 0.4,
+  coats: [{ coatId: 'a', meltId: 'm', method: 'dump', perPartKg: 0.02, drainSeconds: 20, dwellSeconds: 10, standsIn: 'fridge', rests: [], place: 'fridge', chillSeconds: 600, turnedSeconds: 0 }], filled: true, closed: true, coverSeconds: 0, atHandKg: 0.4,
 };
 
 describe('timeline', () => {

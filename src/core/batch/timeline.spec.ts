@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { METHODS, PLACES } from '../record/choices';
 import { coatOneMoldSeconds, secondsOf, timeline, type TimelineInput } from './timeline';
 
-const coat = { method: 'dump', drainSeconds: 20, dwellSeconds: 10, place: 'fridge', chillSeconds: 420 } as const;
+const coat = { method: 'dump', drainSeconds: 20, dwellSeconds: 10, standsIn: 'fridge', rests: [], place: 'fridge', chillSeconds: 420, turnedSeconds: 0 } as const;
 const input: TimelineInput = { coats: [coat, { ...coat, chillSeconds: 600 }], meltSeconds: 600, parts: 38, perMold: 6, moldsAtHand: 1, pieces: 18, filled: true, closed: true, coverSeconds: 0 };
 
 describe('timeline', () => {
@@ -33,6 +33,16 @@ describe('timeline', () => {
     expect(coatOneMoldSeconds(coat, 24) - coatOneMoldSeconds(coat, 6)).toBe(18 * 8);
   });
 
+  it('rests where it is to rest, stands in the cold before it is tipped out, and keeps the hands busy while a vessel is turned', () => {
+    const kinds = (change: object) => timeline({ ...input, coats: [{ ...coat, ...change }] }).oneRound.slice(1, -1).map(({ kind, seconds, place, handsOn }) => [kind, seconds, place, handsOn]);
+    expect(kinds({ rests: [{ place: 'room', seconds: 1200 }] })).toEqual([['coat', 118, undefined, true], ['chill', 1200, 'room', false], ['chill', 420, 'fridge', false]]);
+    expect(kinds({ method: 'chillDump', dwellSeconds: 90, standsIn: 'freezer' })).toEqual([['coat', 48, undefined, true], ['chill', 90, 'freezer', false], ['coat', 60, undefined, true], ['chill', 420, 'fridge', false]]);
+    expect(kinds({ method: 'turn', turnedSeconds: 100 })).toEqual([['coat', 180, undefined, true], ['turn', 100, 'fridge', true], ['chill', 320, 'fridge', false]]);
+    // Filled and tapped; topped up and clamped.
+    expect(kinds({ method: 'solid' })[0]).toEqual(['coat', 58, undefined, true]);
+    expect(kinds({ method: 'clamp' })[0]).toEqual(['coat', 160, undefined, true]);
+  });
+
   it('is endless where a chill is, without losing count of the hands', () => {
     const { waitingSeconds, handsOnSeconds } = timeline({ ...input, coats: [{ ...coat, chillSeconds: Infinity }] });
     expect(waitingSeconds).toBe(Infinity);
@@ -41,6 +51,7 @@ describe('timeline', () => {
 
   it('joins up without gap or overlap, and its sums are its stretches, for any job', () => {
     const anyCoat = fc.record({
+      standsIn: fc.constantFrom(...PLACES), rests: fc.array(fc.record({ place: fc.constantFrom(...PLACES), seconds: fc.integer({ min: 30, max: 7200 }) }), { maxLength: 2 }), turnedSeconds: fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 9000 }), fc.constant(Infinity)),
       method: fc.constantFrom(...METHODS), drainSeconds: fc.integer({ min: 2, max: 120 }), dwellSeconds: fc.integer({ min: 0, max: 300 }), place: fc.constantFrom(...PLACES), chillSeconds: fc.integer({ min: 60, max: 7200 }),
     });
     const any = fc.record({
@@ -55,8 +66,8 @@ describe('timeline', () => {
           expect(stretch.startSeconds).toBeCloseTo(end, 4);
           end += stretch.seconds;
         }
-        expect(secondsOf(wholeJob, true) / handsOnSeconds).toBeCloseTo(1, 9);
-        expect(secondsOf(wholeJob, false) / waitingSeconds).toBeCloseTo(1, 9);
+        expect(Math.abs(secondsOf(wholeJob, true) - handsOnSeconds)).toBeLessThanOrEqual(1e-9 * handsOnSeconds);
+        expect(Math.abs(secondsOf(wholeJob, false) - waitingSeconds)).toBeLessThanOrEqual(1e-9 * waitingSeconds);
         expect(rounds).toBe(Math.ceil(job.parts / (job.perMold * job.moldsAtHand)));
         // However long the job, the ribbon stays short enough to be drawn.
         expect(wholeJob.length).toBeLessThan(400);

@@ -1,13 +1,14 @@
 import { HANDS_ON } from '../matter/working-rules';
-import type { Method, Place } from '../record/choices';
+import { fillsLevel, tippedOut, type Method, type Place } from '../record/choices';
+import type { Rest } from '../record/sets';
 
 /** One stretch of the ribbon. */
 export interface Stretch {
-  readonly kind: 'melt' | 'coat' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close';
+  readonly kind: 'melt' | 'coat' | 'turn' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;
-  /** Which coat, from 0, for coat and chill. */
+  /** Which coat, from 0, for coat, turn and chill. */
   readonly coat?: number;
   readonly place?: Place;
   /** Which round, from 0; undefined before and after the rounds. */
@@ -18,9 +19,15 @@ export interface TimelineCoat {
   readonly method: Method;
   readonly drainSeconds: number;
   readonly dwellSeconds: number;
+  /** Where a mold that is chilled before it is tipped out stands full meanwhile. */
+  readonly standsIn: Place;
+  /** Where it rests before its place. */
+  readonly rests: readonly Rest[];
   readonly place: Place;
   /** Time in the place, s. */
   readonly chillSeconds: number;
+  /** A closed vessel is turned by hand for so long of that, s; 0 for everything else. */
+  readonly turnedSeconds: number;
 }
 
 export interface TimelineInput {
@@ -49,14 +56,18 @@ export interface Timeline {
 /** Scraping and wiping that comes with tipping out a mold, s. Common practice, no source. */
 const SCRAPE_SECONDS = 40;
 
-/** From here on the rounds between the first and the last are drawn together. */
+/** From so many rounds on those between the first and the last are drawn together. */
 const MOST_ROUNDS_SHOWN = 40;
+/** Likewise from so many stretches on, where a round has many. */
+const MOST_STRETCHES_SHOWN = 360;
 
-/** Hands-on time to coat one mold, s. Common practice, no source. */
+/** Hands-on time to coat one mold, s, without what it stands in the cold. Common practice, no source. */
 export function coatOneMoldSeconds(coat: Pick<TimelineCoat, 'method' | 'drainSeconds' | 'dwellSeconds'>, cavities: number): number {
-  if (coat.method === 'spoon') return HANDS_ON.spoonPerCavity * cavities;
-  if (coat.method === 'brush') return HANDS_ON.brushPerCavity * cavities;
-  return HANDS_ON.pourPerCavity * cavities + coat.dwellSeconds + coat.drainSeconds + SCRAPE_SECONDS;
+  const { method, drainSeconds, dwellSeconds } = coat;
+  const laid = HANDS_ON.perCavity[method] * cavities;
+  if (fillsLevel(method)) return laid + HANDS_ON.tapPerMold;
+  if (!tippedOut(method)) return laid;
+  return laid + (method === 'dump' ? dwellSeconds : 0) + drainSeconds + SCRAPE_SECONDS;
 }
 
 /** The order of the work in seconds: melt once, then the rounds, then filling and closing all pieces. */
@@ -87,10 +98,10 @@ function melting({ meltSeconds }: TimelineInput): StretchList {
   return new StretchList().add({ kind: 'melt', handsOn: true, seconds: meltSeconds });
 }
 
-/** Melting and every round; past forty rounds those between the first and the last are two stretches. */
+/** Melting and every round; where they are many those between the first and the last are two stretches. */
 function inFull(input: TimelineInput, rounds: number, full: readonly Stretch[], last: readonly Stretch[]): StretchList {
   const list = melting(input);
-  if (rounds > MOST_ROUNDS_SHOWN) {
+  if (rounds > MOST_ROUNDS_SHOWN || rounds * full.length > MOST_STRETCHES_SHOWN) {
     list.append(full, 0);
     for (const handsOn of [true, false]) list.add({ kind: 'rounds', handsOn, seconds: (rounds - 2) * secondsOf(full, handsOn) });
   } else {
@@ -104,8 +115,18 @@ function roundOf(input: TimelineInput, parts: number): StretchList {
   const molds = Math.ceil(parts / input.perMold);
   const perMold = parts / molds;
   for (const [index, coat] of input.coats.entries()) {
-    list.add({ kind: 'coat', handsOn: true, seconds: molds * coatOneMoldSeconds(coat, perMold), coat: index });
-    list.add({ kind: 'chill', handsOn: false, seconds: coat.chillSeconds, coat: index, place: coat.place });
+    const laid = molds * coatOneMoldSeconds(coat, perMold);
+    if (coat.method === 'chillDump') {
+      const pour = molds * HANDS_ON.perCavity.chillDump * perMold;
+      list.add({ kind: 'coat', handsOn: true, seconds: pour, coat: index });
+      list.add({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
+      list.add({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index });
+    } else list.add({ kind: 'coat', handsOn: true, seconds: laid, coat: index });
+    for (const { place, seconds } of coat.rests) list.add({ kind: 'chill', handsOn: false, seconds, coat: index, place });
+    const turned = Math.min(coat.turnedSeconds, coat.chillSeconds);
+    const left = turned < coat.chillSeconds ? coat.chillSeconds - turned : 0;
+    if (turned > 0) list.add({ kind: 'turn', handsOn: true, seconds: turned, coat: index, place: coat.place });
+    list.add({ kind: 'chill', handsOn: false, seconds: left, coat: index, place: coat.place });
   }
   return list.add({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
 }

@@ -110,5 +110,6 @@ function placeTerms(input: ChillInput, index: number, place: Place) {
     term('moldMaterial', input.material),
     term('wayUp', coat.wayUp),
     term('handling', coat.handlingSeconds, 'duration'),
+    ...coat.rests.map(({ seconds }) => term('restFirst', seconds, 'duration')),
   ];
 }

@@ -1,7 +1,9 @@
 import type { ChocolateKind } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
-import type { PlaceKitchen } from '../shell/place-air';
 import type { Place, WayUp } from '../record/choices';
+import type { Rest } from '../record/sets';
+import type { Inside } from '../shell/coat-choice';
+import type { PlaceKitchen } from '../shell/place-air';
 
 /** One coat as the chill sees it; plain data, so that it can be sent to a worker. */
 export interface ChillCoat {
@@ -13,8 +15,12 @@ export interface ChillCoat {
   /** Mean temperature of the mold's wall when the coat is on, °C (first coat only). */
   readonly wallC: number;
   readonly wayUp: WayUp;
+  /** What lies behind its free side. */
+  readonly inside: Inside;
   /** Time at room temperature between coating and the cold place, s. */
   readonly handlingSeconds: number;
+  /** Where it rests before its place, and for how long, in this order. */
+  readonly rests: readonly Rest[];
   readonly place: Place;
   /** The user's own interval, s, where they overrule the computed one. */
   readonly overruledSeconds?: number;

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { PLACES, WAYS_UP } from '../record/choices';
+import { insideOf } from '../shell/coat-choice';
 import { chillCasting, chillNominal } from './chill';
 import type { ChillCoat, ChillInput } from './chill-input';
 
 const coat: ChillCoat = {
-  kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', handlingSeconds: 60, place: 'fridge',
+  kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', inside: 'dome', rests: [], handlingSeconds: 60, place: 'fridge',
 };
 const input = (change: Partial<ChillCoat> = {}, coats = 2, kitchen: Partial<ChillInput['kitchen']> = {}): ChillInput => ({
   material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2,
@@ -23,7 +24,7 @@ describe('chill', () => {
     for (const wayUp of WAYS_UP) {
       for (const kind of CHOCOLATE_KINDS) {
         const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[kind];
-        const chill = chillCasting(input({ wayUp, place, kind, fatShare, workingC: (workFromC + workToC) / 2 })).coats[index].chosen;
+        const chill = chillCasting(input({ wayUp, inside: insideOf({ method: 'dump', wayUp }), place, kind, fatShare, workingC: (workFromC + workToC) / 2 })).coats[index].chosen;
         for (const minutes of ends) {
           expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
           expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);
@@ -66,6 +67,34 @@ describe('chill', () => {
     const long = chillNominal(input({ overruledSeconds: 30 * MINUTE }, 2)).coats[1].chosen.touch.value;
     const short = chillNominal(input({ overruledSeconds: 4 * MINUTE }, 2)).coats[1].chosen.touch.value;
     expect(long).toBeLessThan(short);
+  });
+
+  // Common practice, no source: bonbons rest about 20 min in the room before the fridge, and then want 15 to 20 there.
+  it('takes a rest into account: less is left to do in the cold, and a rest as long as it takes leaves only the cooling', () => {
+    const unmold = (minutes: number): number => chillNominal({ ...input({ rests: minutes > 0 ? [{ place: 'room', seconds: minutes * MINUTE }] : [] }, 1), material: 'polycarbonate' }).coats[0].chosen.unmold.value;
+    expect(unmold(20)).toBeLessThan(0.8 * unmold(0));
+    expect(unmold(60)).toBeGreaterThan(2 * MINUTE);
+    const elsewhere = chillNominal(input({ rests: [{ place: 'freezer', seconds: 3 * MINUTE }] }, 1)).coats[0].chosen.touch.value;
+    expect(elsewhere).toBeLessThan(chillNominal(input({ rests: [{ place: 'room', seconds: 3 * MINUTE }] }, 1)).coats[0].chosen.touch.value);
+  });
+
+  it('cools two joined halves through the mold alone: as a plate of twice the depth cooled from both sides', () => {
+    const thick = { value: 0.008, low: 0.008, high: 0.008 };
+    const flat = { meanCurvature: 0, gaussCurvature: 0, material: 'thinPlastic' as const, wallM: 0.0006 };
+    const unmold = (inside: ChillCoat['inside']): number => chillNominal({ ...input({ inside, thicknessM: thick }, 1), ...flat }).coats[0].chosen.unmold.value;
+    expect(unmold('joined')).toBeGreaterThan(1.3 * unmold('open'));
+    // Lumped: the heat of 8 mm (1650 J/kg K over 20 K and the setting of 40 % fat) through one face at 12 W/m²K over about 16 K.
+    const lumped = (0.008 * 1260 * 1.03 * (1650 * 20 + 157e3 * 0.4)) / (12 * 16);
+    expect(unmold('joined') / lumped).toBeGreaterThan(0.7);
+    expect(unmold('joined') / lumped).toBeLessThan(1.5);
+  });
+
+  it('follows a very thick piece to its end, or says that it has none', () => {
+    const thick = { value: 0.06, low: 0.06, high: 0.06 };
+    const deep = { ...input({ inside: 'joined', thicknessM: thick }, 1), meanCurvature: 0, gaussCurvature: 0 };
+    const { unmold } = chillNominal(deep).coats[0].chosen;
+    expect(unmold.value).toBeGreaterThan(4 * 3600);
+    expect(Number.isFinite(unmold.value)).toBe(true);
   });
 
   it('gives ordered, finite or plainly infinite times over the whole input space', () => {

@@ -40,12 +40,18 @@ export interface CoatStay {
 }
 
 const MOLD_CELLS = 3;
+/** A coat is divided into so many cells at least, a thick fill into more of about this width, m. */
 const COAT_CELLS = 3;
+const MOST_CELLS = 8;
+const CELL_M = 0.002;
+/** A shell is followed for so long; a thick fill for longer, by the square of its depth over this. */
 const LONGEST_S = 3 * 3600;
-const MOST_STEP_S = 90;
+const DEEP_M = 0.015;
+const STEPS_AT_LEAST = 120;
 /** A coat that found no room left still needs some body to be computed on. */
 const THINNEST_M = 2e-5;
 const SHORTEST_STEP_S = 1e-4;
+const LONGEST_REST_STEP_S = 30;
 const WANTED_CHANGE_K = 0.7;
 const RIGID_LETS_GO_C = 12;
 
@@ -78,6 +84,8 @@ class StayRun {
   private readonly slab: HeatSlab;
   private readonly roomAir: SlabAir;
   private readonly air: SlabAir;
+  private readonly rests: readonly { readonly seconds: number; readonly air: SlabAir }[];
+  private readonly longestS: number;
   private readonly firstCoat: number;
   private readonly newCoat: number;
   private readonly touchAt: number;
@@ -95,13 +103,15 @@ class StayRun {
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
     this.slab.addOutsideCapacity(trayHeat(input.material));
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
-    const inside = airInsideH(coat.wayUp === 'upright', input.insertM);
+    const inside = airInsideH(coat.inside, input.insertM);
     const airIn = (where: Place): SlabAir => {
       const c = placeC(input.kitchen, where) + variation.placeK;
       return { outsideC: c, insideC: c, outsideH: airOutsideH(input.kitchen, where) * variation.cooling, insideH: inside * variation.cooling };
     };
     this.roomAir = airIn('room');
     this.air = airIn(place);
+    this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, air: airIn(rest.place) }));
+    this.longestS = LONGEST_S * Math.max(1, layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0) / DEEP_M) ** 2;
     this.firstCoat = this.slab.layerStart[1];
     this.newCoat = this.slab.layerStart[index + 1];
     const equilibrium = equilibriumSetFraction(coat.kind, this.air.insideC);
@@ -115,11 +125,12 @@ class StayRun {
   run(stayUntil: 'touch' | 'unmold'): CoatStay {
     const coat = this.input.coats[this.index];
     this.advance(coat.handlingSeconds, this.roomAir);
+    for (const { seconds, air } of this.rests) this.advance(seconds, air);
     const wanted = coat.overruledSeconds;
     let time = 0;
     let dt = 1;
     let before = this.measures();
-    while (time < LONGEST_S && time < this.latest) {
+    while (time < this.longestS && time < this.latest) {
       const rest = wanted !== undefined && time < wanted ? wanted - time : Infinity;
       const taken = Math.min(dt, rest);
       const change = this.slab.step(taken, this.air);
@@ -133,7 +144,7 @@ class StayRun {
       time += taken;
       before = now;
       if (this.endsStay(stayUntil, wanted, time)) this.keep(now.surfaceC);
-      dt = Math.min(MOST_STEP_S, taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))));
+      dt = Math.min(this.longestS / STEPS_AT_LEAST, taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))));
     }
     if (!this.snapshot) this.keep(before.surfaceC);
     const latestSeconds = Number.isFinite(this.unmold) ? Math.min(this.latest, 3 * this.unmold) : Infinity;
@@ -141,9 +152,15 @@ class StayRun {
     return { times: { touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds }, after, surfaceC: this.snapshotSurfaceC };
   }
 
+  /** Lets it be for so long, unwatched. */
   private advance(seconds: number, air: SlabAir): void {
-    const steps = Math.max(1, Math.ceil(seconds / 30));
-    for (let k = 0; k < steps && seconds > 0; k++) this.slab.step(seconds / steps, air);
+    let left = seconds;
+    let dt = Math.min(LONGEST_REST_STEP_S, seconds);
+    while (left > 1e-9) {
+      const taken = Math.min(dt, left);
+      if (this.slab.step(taken, air) >= 0) left -= taken;
+      else if ((dt = taken / 2) < SHORTEST_STEP_S) throw new Error('the chill does not converge');
+    }
   }
 
   private endsStay(stayUntil: 'touch' | 'unmold', wanted: number | undefined, time: number): boolean {
@@ -162,8 +179,13 @@ class StayRun {
       coat: this.slab.meanSetFraction(this.newCoat, this.slab.size),
       all: this.slab.meanSetFraction(this.firstCoat, this.slab.size),
       faceC: this.slab.faceC(this.firstCoat),
-      surfaceC: this.slab.innerFaceC(this.air),
+      surfaceC: this.surfaceC(),
     };
+  }
+
+  /** Of a shell its free side; two joined halves have none, and are as warm as where they lie in the mold. */
+  private surfaceC(): number {
+    return this.air.insideH > 0 ? this.slab.innerFaceC(this.air) : this.slab.faceC(this.firstCoat);
   }
 
   private note(time: number, dt: number, before: ReturnType<StayRun['measures']>, now: ReturnType<StayRun['measures']>): void {
@@ -190,7 +212,8 @@ function slabLayers(input: ChillInput, index: number, variation: ChillVariation)
     const coat = input.coats[i];
     const { value, low, high } = coat.thicknessM;
     const thicknessM = variation.thickness === 0 ? value : variation.thickness < 0 ? low : high;
-    layers.push({ ...chocolateLayer(coat.kind, coat.fatShare, true), thicknessM: Math.max(THINNEST_M, thicknessM), cells: COAT_CELLS, startC: coat.workingC + variation.workingK });
+    const cells = Math.min(MOST_CELLS, Math.max(COAT_CELLS, Math.ceil(value / CELL_M)));
+    layers.push({ ...chocolateLayer(coat.kind, coat.fatShare, true), thicknessM: Math.max(THINNEST_M, thicknessM), cells, startC: coat.workingC + variation.workingK });
   }
   return layers;
 }

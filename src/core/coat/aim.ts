@@ -1,5 +1,6 @@
 import { MOLD_MATTER } from '../matter/mold-material';
 import { rootBetween } from '../quantity/root';
+import { tippedOut } from '../record/choices';
 import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
 import { CoatLayer } from './lay-coats';
 
@@ -14,6 +15,8 @@ const DRAIN_SHARE = 0.2;
 /** Longest dwell the aim will ask for, s, and as a share of the time in which the wall warms. Working rules. */
 const MOST_DWELL = 60;
 const WARMED_SHARE = 0.6;
+/** Longest that it will ask a mold to stand in the cold before it is tipped out, s. Working rule. */
+const MOST_CHILLED = 900;
 /** A spooned coat is laid at most this many times as thick as a vertical wall holds. Working rule. */
 export const HOLD_MULTIPLE = 2;
 
@@ -56,9 +59,9 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats: by time to stand and to tip out, or by dose. */
 function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): (share: number) => CoatChoice[] {
   const laid = layer.lay(coats);
-  const longest = longestDwell(place);
+  const warmed = longestDwell(place);
   return (share) => coats.map((coat, i) => {
-    if (coat.method === 'dump') return place.cavity.outward ? byDrain(coat, share) : byDwellFirst(coat, share, longest);
+    if (tippedOut(coat.method)) return place.cavity.outward ? byDrain(coat, share) : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : warmed);
     const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
     return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
   });

@@ -11,7 +11,7 @@ import { CoatLayer, NOMINAL, THICKEST, THINNEST } from './lay-coats';
 
 const place: CoatPlaceInput = { cavity: cavityOf({ kind: 'hemisphere', diameterM: 0.064 }), material: 'silicone', moldWallM: 0.0025, roomC: 19.5 };
 const coat: CoatChoice = {
-  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.38 }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, wayUp: 'upsideDown', where: 'all',
+  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.38 }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all',
 };
 const { profile } = place.cavity;
 const rimOf = (layer: CoatLayer, coats: readonly CoatChoice[]): number => layer.lay(coats).reduce((sum, laid) => sum + readings(profile, laid.thicknessM).rimM, 0);

@@ -1,7 +1,8 @@
 import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
+import { tippedOut } from '../record/choices';
 import { drainLengths } from './drain-length';
-import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
+import { stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
 import { filmVolume, pressedFilm, readings, rimReading, spreadFilm } from '../shell/laid-film';
 import type { SimulatedCoat, Simulated } from '../shell/simulated';
@@ -68,7 +69,7 @@ export class CoatLayer {
    */
   rimM(coats: readonly CoatChoice[]): number {
     const { cavity } = this.place;
-    const local = !this.place.press && coats.every((coat, index) => coat.method === 'dump' && this.staysDown(coat) && index < this.belowM.length);
+    const local = !this.place.press && coats.every((coat, index) => tippedOut(coat.method) && this.staysDown(coat) && index < this.belowM.length);
     if (!local) return this.lay(coats).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
@@ -94,16 +95,16 @@ export class CoatLayer {
     this.belowM[index] = mean(below);
     if (this.place.press) {
       const film = pressedFilm(this.place.cavity, this.place.press);
-      return { film, skin: { thicknessM: 0, wallC }, holdM, placedM: mean(film) };
+      return { film, skin: { thicknessM: 0, wallC, meltC: coat.workingC }, holdM, placedM: mean(film) };
     }
-    if (coat.method !== 'dump') {
+    if (!tippedOut(coat.method)) {
       const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where);
-      const film = settledFilm(this.wall, spread, flow, density, WORKING_RULES.settleSeconds, coat.wayUp);
-      return { film, skin: { thicknessM: 0, wallC }, holdM, placedM: Math.max(...spread) };
+      const film = settledFilm(this.wall, spread, flow, density, ...settling(coat));
+      return { film, skin: { thicknessM: 0, wallC, meltC: coat.workingC }, holdM, placedM: Math.max(...spread) };
     }
     // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
     // Nothing stands full on the outside of a former.
-    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC } : this.skin(coat, wallC, this.belowM[index]);
+    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC, meltC: coat.workingC } : this.skin(coat, wallC, this.belowM[index]);
     const down = this.staysDown(coat);
     const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, down);
     const film = (down ? dumped : settledFilm(this.wall, dumped, afterDrain(flow), density, WORKING_RULES.afterDrainSeconds, 'upright')).map((h) => h + skin.thicknessM);
@@ -123,15 +124,21 @@ export class CoatLayer {
   /** The skin under a coat; it hardly depends on how the coats before it are tuned. */
   private skin(coat: CoatChoice, wallC: number, setThicknessM: number): DwellSkin {
     const { kind, fatShare } = coat.chocolate;
-    const { material, moldWallM: wallM, roomC: airC } = this.place;
-    return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, airC });
+    const { material, moldWallM: wallM, roomC } = this.place;
+    const air = coat.stands ?? { airC: roomC };
+    return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, ...air });
   }
+}
+
+/** How long a dosed coat runs before it holds, s, and toward which end: in a closed vessel not at all where it is turned often enough. */
+function settling({ method, turnSeconds, wayUp }: CoatChoice): [number, CoatChoice['wayUp']] {
+  return method === 'turn' ? [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'] : [WORKING_RULES.settleSeconds, wayUp];
 }
 
 /** The chocolate of a coat as it is poured. */
 function poured(coat: CoatChoice, variation: Variation): { readonly flow: Rheology; readonly density: number } {
   const { kind, fluidity } = coat.chocolate;
-  return { flow: stiffened(rheologyAt(fluidity, coat.workingC + variation.kelvin), variation.stiffness), density: CHOCOLATE_MATTER[kind].meltedDensity };
+  return { flow: stiffened(rheologyAt(fluidity, coat.workingC + variation.kelvin), stiffnessAt(variation.stiffness, coat.chocolate)), density: CHOCOLATE_MATTER[kind].meltedDensity };
 }
 
 /** Set fraction at which a coat is usually taken out for the next one. Working rule. */

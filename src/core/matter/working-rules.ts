@@ -13,6 +13,9 @@ export const WORKING_RULES = {
   skinSetFraction: 0.05,
   /** For the closed form: seconds a spooned coat can still run before it holds. Working rule. */
   settleSeconds: 10,
+  /** For the closed form: a vessel turned at least so often sets even, s; turned more seldom it runs for so long. Read off the simulation. */
+  turnedOftenSeconds: 75,
+  turnedSettleSeconds: 60,
   /** For the closed form: seconds a drained coat still runs after it was set down, and how much stiffer it is by then. Fitted on the simulation. */
   afterDrainSeconds: 30,
   afterDrainStiffness: 1.2,
@@ -59,10 +62,10 @@ export const WORKING_RULES = {
 
 /** Hands-on times, seconds. Common practice, no source. */
 export const HANDS_ON = {
-  pourPerCavity: 8,
-  spoonPerCavity: 20,
-  brushPerCavity: 30,
-  tipPerMold: 60,
+  /** A cavity by each method: poured, spooned, brushed; dosed and closed; spread up; filled, tapped; topped up and clamped. */
+  perCavity: { spoon: 20, brush: 30, dump: 8, chillDump: 8, turn: 30, spreadUp: 30, paint: 30, solid: 8, clamp: 25 },
+  /** Tapping a filled mold so that bubbles come up. */
+  tapPerMold: 10,
   unmoldPerPart: 8,
   fillPerPiece: 15,
   closePerPiece: 25,

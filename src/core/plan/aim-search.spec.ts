@@ -42,7 +42,9 @@ describe('ways that reach a goal', () => {
   });
 
   it('are none where nothing can do it, and none where nothing sets', () => {
+    // Poured over a former, where nothing stands full and sets a skin.
     const fluid = structuredClone(bombs);
+    fluid.molds[0].composition = { kind: 'former' };
     fluid.chocolates[0].fluidity = { yieldPa: 0.2, viscosityPas: 0.2 };
     expect(found({ by: 'rim', rimM: 0.01 }, fluid)).toEqual([]);
     const hot = structuredClone(bombs);

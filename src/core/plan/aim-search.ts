@@ -2,14 +2,15 @@ import { neededRimM } from '../coat/survival';
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
 import type { Chocolate } from '../record/chocolate';
-import { METHODS, WAYS_UP, type Method, type WayUp } from '../record/choices';
+import { WAYS_UP, fillsLevel, type Method, type WayUp } from '../record/choices';
 import { LIMITS } from '../record/limits';
-import { chocolateOf, meltOf } from '../record/references';
+import { cavityRecordOf, chocolateOf, meltOf } from '../record/references';
 import { chillNominal } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
-import { draftPlan } from './draft';
+import { draftPlan, type PlanDraft } from './draft';
 import { makingOf } from './making';
 import { finishPlan, type CastingPlan } from './plan';
+import { makeBy, methodsFor } from './methods';
 import { keepCoatsAsMade } from './remedy';
 import { simulateMaking } from './simulate';
 import { comparedSide, type ComparedSide } from './ways';
@@ -61,15 +62,16 @@ export function* searchWays(casting: Casting, goal: AimGoal): Generator<number, 
   const plan = draftPlan(casting);
   const rimM = rimOfGoal(goal, plan);
   const melt = meltOf(casting, plan.coatsMade[0].shares[0].meltId);
+  const allowed = methodsFor(plan.moldRecord, cavityRecordOf(plan.moldRecord, plan.part));
   const temperatures = workableAt(chocolateOf(casting, melt), melt.workingC);
-  const candidates = METHODS.filter((method) => method !== 'brush' || casting.parts[0].coats[0].method === 'brush')
+  const candidates = [...new Set<Method>(['dump', 'spoon', 'chillDump', plan.coatsMade[0].method])].filter((method) => allowed.includes(method) && !fillsLevel(method))
     .flatMap((method) => WAYS_UP.flatMap((wayUp) => temperatures.map((workingC) => ({ method, wayUp, workingC }))));
   const found: FoundWay[] = [];
   // What was found at one temperature is a good beginning for the next.
   const before = new Map<string, Simulated>();
   for (const [k, candidate] of candidates.entries()) {
     const alike = `${candidate.method} ${candidate.wayUp}`;
-    const { way, simulated } = tried(casting, melt.id, { rimM, thicker: goal.by === 'survive' }, candidate, before.get(alike));
+    const { way, simulated } = tried(plan, melt.id, { rimM, thicker: goal.by === 'survive' }, candidate, before.get(alike));
     before.set(alike, simulated);
     if (way) found.push(way);
     yield (k + 1) / candidates.length;
@@ -89,20 +91,22 @@ interface WantedRim {
 }
 
 function tried(
-  casting: Casting, meltId: string, { rimM, thicker }: WantedRim, { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number }, from: Simulated | undefined,
+  plan: PlanDraft, meltId: string, { rimM, thicker }: WantedRim, { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number }, from: Simulated | undefined,
 ): { readonly way: FoundWay | undefined; readonly simulated: Simulated } {
+  const { casting } = plan;
   const changed = copyOf(casting);
   const part = changed.parts[0];
+  if (method !== casting.parts[0].coats[0].method) makeBy(changed, method, plan);
   part.coatsBy = { by: 'thickness', rimM };
-  for (const coat of part.coats) Object.assign(coat, { method, wayUp, where: 'all' });
+  for (const coat of part.coats) Object.assign(coat, { wayUp, where: 'all' });
   for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;
   const { simulated } = simulateMaking(makingOf(changed), from);
   const draft = draftPlan(changed, simulated);
   const { rim } = draft.coat.total;
   const meets = rim.value > rimM * (1 - CLOSE_SHARE) && (thicker || rim.value < rimM * (1 + CLOSE_SHARE));
   if (!meets || draft.coat.coats.some((coat) => coat.overHold)) return { way: undefined, simulated };
-  const plan = finishPlan(draft, chillNominal(draft.chillInput));
-  if (!Number.isFinite(plan.batch.total.value)) return { way: undefined, simulated };
+  const whole = finishPlan(draft, chillNominal(draft.chillInput));
+  if (!Number.isFinite(whole.batch.total.value)) return { way: undefined, simulated };
   keepCoatsAsMade(changed, draft.coatsMade);
-  return { way: { method, wayUp, workingC, coats: draft.coatsMade.length, side: comparedSide(plan), totalSeconds: plan.batch.total.value, casting: changed }, simulated };
+  return { way: { method, wayUp, workingC, coats: draft.coatsMade.length, side: comparedSide(whole), totalSeconds: whole.batch.total.value, casting: changed }, simulated };
 }

@@ -1,6 +1,6 @@
 import type { Cavity } from '../cavity/cavity';
 import type { ChillInput } from '../chill/chill-input';
-import type { CoatResult } from '../coat/coat';
+import type { CoatResult } from '../coat/coat-answers';
 import { fillStation, type FillResult } from '../fill/fill';
 import { moldStation, type MoldResult } from '../mold/mold';
 import type { Casting, Coat, Part } from '../record/casting';
@@ -9,7 +9,8 @@ import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
 import type { Simulated } from '../shell/simulated';
-import { coatModels, make, makingOf } from './making';
+import { make, makingOf } from './making';
+import { coatModels } from './methods';
 
 /** Everything that follows from a casting without the chill. */
 export interface PlanDraft {
@@ -48,7 +49,7 @@ export function draftPlan(casting: Casting, simulated?: Simulated): PlanDraft {
   const fill = fillStation({
     // What goes inside a coated former has the former's own room.
     profile: cavity.profile,
-    shellM: cavity.outward ? new Float64Array(coat.totalM.length) : coat.totalM,
+    shellM: coat.body ? new Float64Array(coat.totalM.length).fill(cavity.depthM) : cavity.outward ? new Float64Array(coat.totalM.length) : coat.totalM,
     layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
     shellKg: coat.mass.value * part.perPiece,
     shellAllergens: [...new Set(chocolates.flatMap((chocolate) => chocolate.allergens))],

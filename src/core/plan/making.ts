@@ -2,19 +2,24 @@ import { coatOneMoldSeconds } from '../batch/timeline';
 import { cavityOf, type Cavity } from '../cavity/cavity';
 import type { CavityShape } from '../cavity/shape';
 import type { ChillInput } from '../chill/chill-input';
-import { coatStation, type CoatResult } from '../coat/coat';
+import { coatStation } from '../coat/coat';
+import type { CoatResult } from '../coat/coat-answers';
 import type { MoldMaterial } from '../matter/mold-material';
 import type { Casting, Coat } from '../record/casting';
 import type { Place } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../record/references';
-import type { CoatChoice, Press } from '../shell/coat-choice';
-import type { PlaceKitchen } from '../shell/place-air';
+import { ownSecondsOf, placeOf, restsOf, type Rest } from '../record/sets';
+import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
+import { airOutsideH, placeC, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
+import { coatModels } from './methods';
 
 /** A coat as chosen, with where it sets. */
 export interface MakingCoat {
   readonly choice: CoatChoice;
+  /** Where it rests before its place. */
+  readonly rests: readonly Rest[];
   readonly place: Place;
   /** The user's own interval, s, where they overrule the computed one. */
   readonly overruledSeconds?: number | undefined;
@@ -55,22 +60,19 @@ export function makingOf(casting: Casting): Making {
     kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
-    coats: coatModels(casting).map((coat) => ({ choice: coatChoice(casting, coat), place: coat.sets[0].place, overruledSeconds: coat.sets[0].seconds })),
+    coats: coatModels(casting).map((coat) => ({ choice: coatChoice(casting, coat), rests: restsOf(coat), place: placeOf(coat), overruledSeconds: ownSecondsOf(coat) })),
   };
-}
-
-/** The coats of the record as they are taken: pressed, there is one, spooned in. */
-export function coatModels(casting: Casting): readonly Coat[] {
-  const part = casting.parts[0];
-  const pressed = moldOf(casting, part).composition.kind === 'press';
-  return pressed ? part.coats.slice(0, 1).map((coat): Coat => ({ ...coat, method: 'spoon', where: 'all' })) : part.coats;
 }
 
 function coatChoice(casting: Casting, coat: Coat): CoatChoice {
   const melt = meltOf(casting, coat.shares[0].meltId);
-  const { kind, fluidity, fatShare } = chocolateOf(casting, melt);
-  const { id, method, doseM3, dwellSeconds, drainSeconds, tappingSeconds, wayUp, where } = coat;
-  return { id, method, chocolate: { kind, fluidity, fatShare }, workingC: melt.workingC, doseM3, dwellSeconds, drainSeconds, tappingSeconds, wayUp, where };
+  const { kind, fluidity, fatShare, fluidityWithin } = chocolateOf(casting, melt);
+  const { id, method, doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where, standsIn } = coat;
+  return {
+    id, method, chocolate: { kind, fluidity, fatShare, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
+    workingC: melt.workingC, doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where,
+    ...(method === 'chillDump' ? { stands: { airC: placeC(casting.kitchen, standsIn), airH: airOutsideH(casting.kitchen, standsIn) } } : {}),
+  };
 }
 
 /** What must be alike for a simulation's correction of one making to hold for another. */
@@ -103,15 +105,16 @@ export function modelOf({ coats }: Making, index: number): MakingCoat {
 
 function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput {
   const { material, moldWallM, press, kitchen, cavities } = making;
+  const { meanCurvature, gaussCurvature } = coat.body ? { ...coat.body, gaussCurvature: 0 } : cavity;
   return {
     material,
     wallM: moldWallM,
-    meanCurvature: cavity.meanCurvature,
-    gaussCurvature: cavity.gaussCurvature,
+    meanCurvature,
+    gaussCurvature,
     ...(press ? { insertM: moldWallM } : {}),
     kitchen,
     coats: coat.coats.map((answer, i) => {
-      const { place, overruledSeconds } = modelOf(making, i);
+      const { rests, place, overruledSeconds } = modelOf(making, i);
       return {
         kind: answer.choice.chocolate.kind,
         fatShare: answer.choice.chocolate.fatShare,
@@ -119,8 +122,10 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
         thicknessM: answer.meanM,
         wallC: answer.wallC,
         wayUp: answer.choice.wayUp,
+        inside: cavity.outward ? 'dome' : insideOf(answer.choice),
         // The middle cavity of a mold waits half the time that coating it takes.
         handlingSeconds: coatOneMoldSeconds(answer.choice, cavities) / 2,
+        rests,
         place,
         ...(overruledSeconds === undefined ? {} : { overruledSeconds }),
       };

@@ -3,6 +3,7 @@ import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import { chillCasting, chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
+import { restFirst, setIn } from '../record/sets';
 import { readCasting } from '../record/read-casting';
 import { draftPlan } from './draft';
 import { finishPlan, type CastingPlan } from './plan';
@@ -65,6 +66,10 @@ describe('problems and their remedies', () => {
     ['fillTooHigh', (c) => (c.fill[0].amount = { by: 'volume', m3: 80e-6 })],
     ['sweats', (c) => { c.kitchen.humidity = 0.95; c.parts[0].coats[1].sets = [{ place: 'freezer', seconds: 1800 }]; }],
     ['longJob', () => undefined],
+    ['restFirst', (c) => (c.molds[0].material = 'polycarbonate')],
+    ['paintCracks', (c) => { c.parts[0].prep = [{ id: 'p', kind: 'paint', name: 'petals' }]; c.parts[0].coats[1].sets = [{ place: 'freezer' }]; }],
+    ['poolsBetweenTurns', (c) => (c.parts[0].coats = [{ ...c.parts[0].coats[0], method: 'turn', turnSeconds: 240, doseM3: 20e-6 }])],
+    ['noRoomInside', (c) => c.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'solid', volumeShare: 0.5 }))],
     ['wantedNotReached', (c) => { c.parts[0].coatsBy = { by: 'thickness', rimM: 0.01 }; c.chocolates[0].fluidity = 'veryFluid'; }],
   ];
 
@@ -83,6 +88,14 @@ describe('problems and their remedies', () => {
     }
     expect(readCasting(casting).ok).toBe(true);
     expect(now.problems.map((p) => p.key)).not.toContain(key);
+  });
+
+  it('keeps quiet about a rest where chocolate is a coating, where it has rested, and where it sets in the room', () => {
+    const keys = (change: (casting: Casting) => void): string[] => planned(bombs((c) => { c.molds[0].material = 'polycarbonate'; change(c); })).problems.map(({ key }) => key);
+    expect(keys(() => undefined)).toContain('restFirst');
+    expect(keys((c) => (c.melts[0].source = { kind: 'chocolate', chocolateId: 'pebble' }))).not.toContain('restFirst');
+    expect(keys((c) => restFirst(c.parts[0].coats[1], 1200))).not.toContain('restFirst');
+    expect(keys((c) => setIn(c.parts[0].coats[1], 'room'))).not.toContain('restFirst');
   });
 
   it('says beforehand what a remedy will change', () => {

@@ -1,11 +1,13 @@
 import { batchAmounts, batchStation, type BatchResult } from '../batch/batch';
 import type { ChillResult } from '../chill/chill';
+import type { CoatAnswer } from '../coat/coat-answers';
 import { chillAnswers, type ChillAnswers } from '../chill/chill-answers';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
 import { keepWorkable, meltStation, type MeltResult } from '../melt/melt';
 import type { Coat } from '../record/casting';
 import { sharesOf } from '../record/references';
+import { placeOf, restsOf } from '../record/sets';
 import type { PlanDraft } from './draft';
 import { meltInput, stretchesFor } from './melts';
 import { findProblems, type Problem } from './problems';
@@ -45,9 +47,9 @@ export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingP
     moldsAtHand: draft.moldRecord.atHand,
     // Poured over a former, about as much runs off as stays. Common practice, no source.
     solidKg: draft.cavity.outward ? 4 * coat.mass.value : draft.mold.solid.value,
-    coats: coat.coats.map((made, i) => batchCoat(draft.coatsMade[i], made.mass.value, chill.coats[i].stay.value)),
+    coats: coat.coats.map((made, i) => batchCoat(draft.coatsMade[i], made, chill.coats[i].stay.value)),
     filled: casting.fill.length > 0,
-    closed: casting.closure !== null,
+    closed: casting.closure !== null && draft.coatsMade[draft.coatsMade.length - 1].method !== 'clamp',
     coverSeconds: part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
     atHandKg: casting.atHandKg,
   };
@@ -59,9 +61,11 @@ export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingP
   return { ...plan, problems: findProblems(plan) };
 }
 
-function batchCoat(coat: Coat, perPartKg: number, chillSeconds: number) {
-  const { id: coatId, method, drainSeconds, dwellSeconds } = coat;
-  return { coatId, meltId: coat.shares[0].meltId, method, perPartKg, drainSeconds, dwellSeconds, place: coat.sets[0].place, chillSeconds };
+function batchCoat(coat: Coat, made: CoatAnswer, chillSeconds: number) {
+  const { id: coatId, method, drainSeconds, dwellSeconds, standsIn } = coat;
+  // Turned until it runs no more; before the simulation has told when, for as long as it sets.
+  const turnedSeconds = method === 'turn' ? (made.rest?.value ?? Infinity) : 0;
+  return { coatId, meltId: coat.shares[0].meltId, method, perPartKg: made.mass.value, drainSeconds, dwellSeconds, standsIn, rests: restsOf(coat), place: placeOf(coat), chillSeconds, turnedSeconds };
 }
 
 function buyAnswers({ casting }: PlanDraft, batch: BatchResult): BuyAnswer[] {

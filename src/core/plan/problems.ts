@@ -1,16 +1,18 @@
 import { BOWL_MATTER } from '../matter/bowl-material';
 import { SOFT_BELOW } from '../chill/chill-answers';
 import { chocolateOf, meltOf } from '../record/references';
+import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS } from '../record/limits';
+import { placeOf, restsOf } from '../record/sets';
 import type { CastingPlan } from './plan';
-import type { Remedy } from './remedy';
+import { RESTS_S, type Remedy } from './remedy';
 
 export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'batch';
 
 /** Something in a plan that wants attention; the screen words it from its key and values. */
 export interface Problem {
   readonly key:
-    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms';
+    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside';
   readonly station: StationKey;
   readonly values: Readonly<Record<string, number | string>>;
   readonly remedy?: Remedy;
@@ -23,7 +25,7 @@ type Planned = Omit<CastingPlan, 'problems'>;
 
 /** Finds what needs attention, most pressing first, each with the change that mends it where there is one. */
 export function findProblems(plan: Planned): Problem[] {
-  return [...meltProblems(plan), ...chillProblems(plan), ...coatProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...jobProblems(plan)];
+  return [...meltProblems(plan), ...chillProblems(plan), ...paintProblems(plan), ...coatProblems(plan), ...turnProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...restProblems(plan), ...jobProblems(plan)];
 }
 
 function meltProblems({ casting, melts }: Planned): Problem[] {
@@ -52,12 +54,42 @@ function chillProblems({ chill, coatsMade }: Planned): Problem[] {
       return [{ key: 'shortInterval', station: 'chill', values: { ...values, own: coat.stay.value, needed: waited, last: coat.last ? 1 : 0 }, remedy: { key: 'computedInterval', coatIndex: index } }];
     }
     // Every coat in that place shares the reason, so it is said once.
-    if (coatsMade.slice(0, index).some((earlier) => earlier.sets[0].place === place)) return [];
+    if (coatsMade.slice(0, index).some((earlier) => placeOf(earlier) === place)) return [];
     if (equilibrium < SOFT_BELOW) return [{ key: 'softSet', station: 'chill', values, remedy: toFridge }];
     const lastHere = chill.coats[chill.coats.length - 1].chosen;
     if (!Number.isFinite(lastHere.unmold.value) && lastHere.place === place) return [{ key: 'willNotLetGo', station: 'chill', values, remedy: toFridge }];
     return [];
   });
+}
+
+/** Thin painted details crack where it is very cold. Common practice, no source. */
+function paintProblems({ part, coatsMade }: Planned): Problem[] {
+  const painted = part.prep.some(({ kind }) => kind === 'paint') || coatsMade.some(({ method }) => method === 'paint');
+  const frozen = coatsMade.some((coat) => placeOf(coat) === 'freezer');
+  return painted && frozen ? [{ key: 'paintCracks', station: 'chill', values: {}, remedy: { key: 'moveTo', place: 'fridge' } }] : [];
+}
+
+/** A rest shorter than this is none, s. Working rule. */
+const HARDLY_A_REST_S = 300;
+
+/** Tempered chocolate in a rigid mold wants to set quietly before it goes into the cold. Common practice, no source. */
+function restProblems({ coatsMade, moldRecord, melts }: Planned): Problem[] {
+  const last = coatsMade[coatsMade.length - 1];
+  const melt = melts.find(({ input }) => input.meltId === last.shares[0].meltId);
+  const tempered = melt !== undefined && melt.input.kind !== 'compound' && melt.input.school !== 'meltOnly';
+  const rested = restsOf(last).reduce((sum, { seconds }) => sum + seconds, 0);
+  if (!tempered || !MOLD_MATTER[moldRecord.material].rigid || placeOf(last) === 'room' || rested >= HARDLY_A_REST_S) return [];
+  return [{ key: 'restFirst', station: 'chill', values: { place: placeOf(last), rest: RESTS_S }, remedy: { key: 'restFirst' } }];
+}
+
+/** Base over rim from which a turned vessel counts as pooled. Working rule. */
+const POOLED = 1.5;
+
+function turnProblems({ coat, coatsMade: [{ method, turnSeconds }] }: Planned): Problem[] {
+  const { rim, base } = coat.total;
+  if (method !== 'turn' || base.value < POOLED * rim.value) return [];
+  const seconds = Math.max(LIMITS.turnSeconds.low, turnSeconds / 2);
+  return [{ key: 'poolsBetweenTurns', station: 'coat', values: { every: turnSeconds, rim: rim.value, base: base.value }, ...(seconds < turnSeconds ? { remedy: { key: 'turnEvery' as const, seconds } } : {}) }];
 }
 
 function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[] {
@@ -90,7 +122,8 @@ function clampRim(rimM: number): number {
   return Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(rimM * 1e5) / 1e5));
 }
 
-function fillProblems({ fill }: Planned): Problem[] {
+function fillProblems({ fill, coat }: Planned): Problem[] {
+  if (coat.body && fill.layers.length > 0) return [{ key: 'noRoomInside', station: 'fill', values: {}, remedy: { key: 'emptyFill' } }];
   if (fill.closes) return [];
   const over = fill.layers.reduce((sum, layer) => sum + layer.leftOver.value, 0);
   return [{ key: 'fillTooHigh', station: 'fill', values: { over }, remedy: { key: 'fitFill' } }];

@@ -1,9 +1,14 @@
 import { pieceKg } from '../fill/fill';
 import { LIMITS } from '../record/limits';
 import type { Casting, Coat } from '../record/casting';
+import { restFirst, setIn, stayFor } from '../record/sets';
 import type { MeltingWay, Place, School } from '../record/choices';
 import { inBowl } from './melts';
+import { evenLayers } from './methods';
 import type { CastingPlan } from './plan';
+
+/** Tempered work in a rigid mold rests so long in the room before the cold, s. Common practice, no source. */
+export const RESTS_S = 20 * 60;
 
 /** A change to a casting that a note offers. */
 export type Remedy =
@@ -15,7 +20,10 @@ export type Remedy =
   | { readonly key: 'temperBy'; readonly meltId: string; readonly school: School }
   | { readonly key: 'moveTo'; readonly place: Place }
   | { readonly key: 'computedInterval'; readonly coatIndex: number }
+  | { readonly key: 'restFirst' }
+  | { readonly key: 'turnEvery'; readonly seconds: number }
   | { readonly key: 'fitFill' }
+  | { readonly key: 'emptyFill' }
   | { readonly key: 'coverRest' }
   | { readonly key: 'addMold'; readonly moldId: string };
 
@@ -52,14 +60,22 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
       }
       return;
     case 'moveTo':
-      for (const coat of part.coats) coat.sets = [{ place: remedy.place }];
+      for (const coat of part.coats) setIn(coat, remedy.place);
       return;
     case 'computedInterval': {
-      const coat = part.coats[Math.min(remedy.coatIndex, part.coats.length - 1)];
-      coat.sets = coat.sets.map(({ place }) => ({ place }));
+      stayFor(part.coats[Math.min(remedy.coatIndex, part.coats.length - 1)], undefined);
       return;
     }
+    case 'restFirst':
+      restFirst(part.coats[part.coats.length - 1], RESTS_S);
+      return;
+    case 'turnEvery':
+      for (const coat of part.coats) coat.turnSeconds = remedy.seconds;
+      return;
     case 'fitFill': return fitFill(casting, plan);
+    case 'emptyFill':
+      casting.fill = casting.fill.filter((layer) => layer.partId !== part.id);
+      return;
     case 'coverRest':
       part.coveredRest = true;
       return;
@@ -75,6 +91,7 @@ export function addCoat(casting: Casting): void {
   const last = coats[coats.length - 1];
   const sets = last.sets.map((set) => ({ ...set }));
   coats.push({ ...last, shares: last.shares.map((share) => ({ ...share })), sets, id: freshCoatId(coats.map((coat) => coat.id)) });
+  evenLayers(coats);
 }
 
 /** Goes back from a wanted thickness to counted coats, as they were made for it, so that nothing jumps. */
@@ -89,6 +106,7 @@ export function keepCoatsAsMade(casting: Casting, made: readonly Coat[]): void {
 export function removeCoat(casting: Casting): void {
   const { coats } = casting.parts[0];
   if (coats.length > 1) coats.pop();
+  evenLayers(coats);
 }
 
 function freshCoatId(taken: readonly string[]): string {

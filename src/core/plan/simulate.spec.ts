@@ -27,7 +27,7 @@ describe('a making, simulated', () => {
     const { simulated, made, result } = simulateMaking(making);
     const { profile } = made.cavity;
     made.coat.coats.forEach((coat, i) => {
-      const { rimM, baseM } = readings(profile, result.coats[i].thicknessM);
+      const { rimM, baseM } = readings(profile, result?.coats[i].thicknessM ?? []);
       expect(coat.thickness.rim.value).toBeCloseTo(rimM, 9);
       expect(coat.thickness.base.value).toBeCloseTo(baseM, 9);
     });

@@ -20,7 +20,7 @@ export function shellInputOf(making: Making, made: Made): ShellInput {
   const stays = staysOf(made.chillInput);
   return {
     cavity: made.cavity, material, moldWallM, kitchen, press, roomC: kitchen.roomC,
-    coats: made.coat.coats.map(({ choice }, i) => ({ choice, handlingSeconds: made.chillInput.coats[i].handlingSeconds, sets: [{ place: made.chillInput.coats[i].place, seconds: stays[i] }] })),
+    coats: made.coat.coats.map(({ choice }, i) => ({ choice, handlingSeconds: made.chillInput.coats[i].handlingSeconds, sets: [...made.chillInput.coats[i].rests, { place: made.chillInput.coats[i].place, seconds: stays[i] }] })),
   };
 }
 
@@ -36,13 +36,14 @@ function staysOf(input: ChillInput): number[] {
 
 /**
  * Simulates a making and gives the correction it makes to the closed form, together with what is made by it. Where a thickness is
- * wanted, aim and simulation take turns until what the aim asks for stands still.
+ * wanted, aim and simulation take turns until what the aim asks for stands still. A solid fill has no film to run: its levels are exact.
  * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
  */
-export function simulateMaking(making: Making, from?: Simulated): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult } {
+export function simulateMaking(making: Making, from?: Simulated): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
   const structure = structureOf(making);
   let simulated: Simulated = from?.structure === structure ? from : { structure, byCount: {} };
   let made = make(making, simulated);
+  if (made.coat.body) return { simulated, made, result: undefined };
   for (let round = 1; ; round++) {
     const result = simulateShell(shellInputOf(making, made));
     const count = result.coats.length;
@@ -100,6 +101,7 @@ export const SHELL_SAMPLE: readonly ShellVariation[] = [
  */
 export function* simulateRange(making: Making, simulated: Simulated): Generator<number, Simulated> {
   const made = make(making, simulated);
+  if (made.coat.body) return simulated;
   const input = shellInputOf(making, made);
   const runs: ShellResult[] = [];
   for (const variation of SHELL_SAMPLE) {

@@ -1,7 +1,8 @@
 import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
-import type { Place } from '../record/choices';
+import { tippedOut } from '../record/choices';
+import { setIn } from '../record/sets';
 import { keepCoatsAsMade } from './remedy';
 import type { CastingPlan } from './plan';
 import { simulatedPlan } from './remedy-effect';
@@ -9,6 +10,17 @@ import { simulatedPlan } from './remedy-effect';
 /** Ways of making the same piece that are worth holding beside each other. */
 export const WAYS = ['asPlanned', 'upright', 'upsideDown', 'oneThick', 'twoThin', 'fridge', 'freezer', 'room', 'cooler', 'warmer', 'spooned', 'dumped', 'noDwell', 'longDwell'] as const;
 export type Way = (typeof WAYS)[number];
+
+/** Those that make a difference to a solid piece, which has no film to run. */
+const SOLID_WAYS: readonly Way[] = ['asPlanned', 'fridge', 'freezer', 'room', 'cooler', 'warmer'];
+
+/** The ways worth comparing for a casting as it is made now. */
+export function waysFor({ coat }: Pick<CastingPlan, 'coat'>): readonly Way[] {
+  if (coat.body) return SOLID_WAYS;
+  const { method } = coat.coats[0].choice;
+  // A turned vessel and a liner set the way they are.
+  return method === 'turn' || method === 'spreadUp' ? WAYS.filter((way) => way !== 'upright' && way !== 'upsideDown') : WAYS;
+}
 
 /** How much cooler or warmer the chocolate is worked, K. */
 export const WORKED_APART_K = 3;
@@ -35,7 +47,7 @@ export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Cast
     case 'fridge':
     case 'freezer':
     case 'room':
-      for (const coat of part.coats) coat.sets = [{ place: way satisfies Place }];
+      for (const coat of part.coats) setIn(coat, way);
       break;
     case 'cooler':
     case 'warmer':
@@ -145,7 +157,7 @@ function reasonOf(a: ComparedSide, b: ComparedSide): Verdict['because'] {
 
 /** Share of what was spooned in that is not in the shell: it has dripped off the rim. */
 function drippedShare({ coat }: ComparedSide): number {
-  const spooned = coat.coats.filter(({ choice }) => choice.method !== 'dump');
+  const spooned = coat.coats.filter(({ choice }) => !tippedOut(choice.method));
   const given = spooned.reduce((sum, { choice }) => sum + choice.doseM3, 0);
   const stays = spooned.reduce((sum, one) => sum + one.spooned.value, 0);
   return given > 0 ? Math.max(0, 1 - stays / given) : 0;

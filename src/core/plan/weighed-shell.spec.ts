@@ -35,6 +35,23 @@ describe('a weighed shell', () => {
     expect(massOf(casting)).toBeCloseTo(found.after.massKg, 6);
   });
 
+  it('narrows the likely range of what is computed from then on, and each further weight narrows it more', () => {
+    const casting = bombs();
+    const spread = (): number => { const { rim } = draftPlan(casting).coat.total; return (rim.high ?? 0) / (rim.low ?? 0); };
+    const before = spread();
+    const found = weigh(casting, massOf(casting));
+    expect(found.within).toBeGreaterThan(1.02);
+    expect(found.within).toBeLessThan(1.3);
+    takeWeighed(casting, found);
+    const once = spread();
+    expect(once).toBeLessThan(1 + 0.75 * (before - 1));
+    const again = weigh(casting, massOf(casting));
+    expect(again.within).toBeLessThan(found.within);
+    takeWeighed(casting, again);
+    expect(spread()).toBeLessThan(once);
+    expect(readCasting(casting).ok).toBe(true);
+  });
+
   it('says of spooned coats that more or less goes in', () => {
     const casting = bombs();
     for (const coat of casting.parts[0].coats) Object.assign(coat, { method: 'spoon', wayUp: 'upright' });

@@ -2,6 +2,7 @@ import { cassonAt40, stiffened } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
+import { tippedOut } from '../record/choices';
 import { copyOf } from '../record/copy';
 import { meltOf, sharesOf } from '../record/references';
 import { makingOf, type Made, type Making } from './making';
@@ -14,6 +15,8 @@ export interface WeighedShell {
   /** Factor on both Casson values where the coats are tipped out, on the dose where they are spooned in. */
   readonly by: 'stiffness' | 'dose';
   readonly factor: number;
+  /** How surely it is known then: a factor either way. */
+  readonly within: number;
   readonly before: { readonly massKg: number; readonly rimM: number };
   readonly after: { readonly massKg: number; readonly rimM: number };
 }
@@ -43,7 +46,7 @@ export function weighedShell(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'
   const counted = copyOf(casting);
   keepCoatsAsMade(counted, plan.coatsMade);
   const making = makingOf(counted);
-  const by = making.coats.every(({ choice }) => choice.method === 'dump') ? 'stiffness' : 'dose';
+  const by = making.coats.every(({ choice }) => tippedOut(choice.method)) ? 'stiffness' : 'dose';
   const made = (factor: number): Made => simulateMaking(scaled(making, by, factor)).made;
   const mass = (factor: number): number => made(factor).coat.mass.value;
   const [lowKg, highKg] = [mass(1 / MOST), mass(MOST)];
@@ -56,42 +59,49 @@ export function weighedShell(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'
     else high = middle;
   }
   const exact = (low + high) / 2;
-  const factor = Math.exp(exact * believed(mass, exact, by));
+  const { share, within } = believed(mass, exact, priorOf(making, by));
+  const factor = Math.exp(exact * share);
   const state = ({ coat }: Made): WeighedShell['before'] => ({ massKg: coat.mass.value, rimM: coat.total.rim.value });
-  return { ok: true, found: { by, factor, before: state(made(1)), after: state(made(factor)) } };
+  return { ok: true, found: { by, factor, within, before: state(made(1)), after: state(made(factor)) } };
 }
 
-/** How far to go toward the factor that fits exactly, 0 to 1: all the way where the weight tells it well. */
-function believed(mass: (factor: number) => number, exact: number, by: WeighedShell['by']): number {
-  const prior = Math.log(by === 'stiffness' ? WORKING_RULES.fluiditySpread : WORKING_RULES.doseSpread);
+/** How surely it was known before, as the logarithm of a factor either way. */
+function priorOf({ coats }: Making, by: WeighedShell['by']): number {
+  if (by === 'dose') return Math.log(WORKING_RULES.doseSpread);
+  return Math.log(Math.max(...coats.map(({ choice }) => choice.chocolate.fluidityWithin ?? WORKING_RULES.fluiditySpread)));
+}
+
+/** How far to go toward the factor that fits exactly, 0 to 1, and how surely it is known there: all the way and for sure where the weight tells it well. */
+function believed(mass: (factor: number) => number, exact: number, prior: number): { readonly share: number; readonly within: number } {
   const step = 0.1;
   const slope = Math.log(mass(Math.exp(exact + step)) / mass(Math.exp(exact - step))) / (2 * step);
   const told = WEIGHED_SHARE / Math.max(1e-3, slope);
-  return prior ** 2 / (prior ** 2 + told ** 2);
+  return { share: prior ** 2 / (prior ** 2 + told ** 2), within: Math.exp((prior * told) / Math.hypot(prior, told)) };
 }
 
 function scaled(making: Making, by: WeighedShell['by'], factor: number): Making {
   const coats = making.coats.map((coat) => {
     const { choice } = coat;
     const { chocolate } = choice;
-    if (by === 'dose') return { ...coat, choice: { ...choice, doseM3: choice.method === 'dump' ? choice.doseM3 : choice.doseM3 * factor } };
+    if (by === 'dose') return { ...coat, choice: { ...choice, doseM3: tippedOut(choice.method) ? choice.doseM3 : choice.doseM3 * factor } };
     return { ...coat, choice: { ...choice, chocolate: { ...chocolate, fluidity: stiffened(cassonAt40(chocolate.fluidity), factor) } } };
   });
   return { ...making, coats, wantedRimM: undefined };
 }
 
 /** Takes over what a weighed shell said, on a draft of the casting that may be written to. */
-export function takeWeighed(casting: Casting, { by, factor }: WeighedShell): void {
+export function takeWeighed(casting: Casting, { by, factor, within: surely }: WeighedShell): void {
   const { coats } = casting.parts[0];
   const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number => Math.min(high, Math.max(low, value));
   if (by === 'dose') {
-    for (const coat of coats) if (coat.method !== 'dump') coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
+    for (const coat of coats) if (!tippedOut(coat.method)) coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
     return;
   }
   const used = new Set(coats.flatMap((coat) => sharesOf(casting, meltOf(casting, coat.shares[0].meltId)).map(({ chocolateId }) => chocolateId)));
   for (const chocolate of casting.chocolates) {
     if (!used.has(chocolate.id)) continue;
     const { yieldPa, viscosityPas } = stiffened(cassonAt40(chocolate.fluidity), factor);
+    chocolate.fluidityWithin = within(surely, LIMITS.fluidityWithin);
     chocolate.fluidity = { yieldPa: within(yieldPa, LIMITS.yieldPa), viscosityPas: within(viscosityPas, LIMITS.viscosityPas) };
   }
 }

@@ -1,13 +1,13 @@
 import * as z from 'zod/mini';
 import { FILLING_KINDS } from '../matter/filling';
-import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP } from './choices';
+import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP, fillsLevel } from './choices';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { id, name, wholeWithin, within } from './fields';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 3;
+export const CASTING_SCHEMA_VERSION = 4;
 
 const FillingSchema = z.object({
   id,
@@ -49,18 +49,33 @@ const MeltSchema = z.object({
 
 const SetSchema = z.object({ place: z.enum(PLACES), seconds: z.optional(within('setMinutesS')) });
 
+/** Where it sets, one place after another: how long in each, but for the last, where that is computed unless it is given. */
+const SetsSchema = z.array(SetSchema).check(z.minLength(1), z.maxLength(6), z.refine((sets) => sets.slice(0, -1).every(({ seconds }) => seconds !== undefined)));
+
 const CoatSchema = z.object({
   id,
   method: z.enum(METHODS),
   shares: z.array(z.object({ meltId: id, share: z.number().check(z.gt(0), z.lte(1)) })).check(z.minLength(1), z.maxLength(6)),
   doseM3: within('doseM3'),
   dwellSeconds: within('dwellSeconds'),
+  /** Where it stands full before it is tipped out; a fill and dump stands in the room. */
+  standsIn: z.enum(PLACES),
   drainSeconds: within('drainSeconds'),
   tappingSeconds: within('tappingSeconds'),
+  /** How often a closed vessel is turned: the seconds between two turns. */
+  turnSeconds: within('turnSeconds'),
+  /** Share of the cavity that a solid fill or a layer of it takes. */
+  volumeShare: within('volumeShare'),
   wayUp: z.enum(WAYS_UP),
   where: z.enum(COAT_AREAS),
-  sets: z.array(SetSchema).check(z.minLength(1), z.maxLength(6)),
+  sets: SetsSchema,
 });
+
+/** Coats on a wall and fills from below do not mix; what is clamped comes last, on a fill. */
+function coatsFit(coats: readonly z.infer<typeof CoatSchema>[]): boolean {
+  const level = coats.filter(({ method }) => fillsLevel(method)).length;
+  return (level === 0 || level === coats.length) && coats.every(({ method }, i) => method !== 'clamp' || (i > 0 && i === coats.length - 1));
+}
 
 const PartSchema = z.object({
   id,
@@ -74,7 +89,7 @@ const PartSchema = z.object({
     z.object({ by: z.literal('count') }),
     z.object({ by: z.literal('thickness'), rimM: within('wantedRimM') }),
   ]),
-  coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(4)),
+  coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(4), z.refine(coatsFit)),
   /** Unmolded parts rest under a cover until they are above the dew point. */
   coveredRest: z.boolean(),
 });

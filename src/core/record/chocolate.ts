@@ -14,6 +14,8 @@ const chocolateFields = {
   name,
   kind: z.enum(CHOCOLATE_KINDS),
   /** A class, or its own Casson values at 40 °C. */
+  /** How surely that is known: a factor either way on how it runs; that of a class where it is left out. Learned from weighed shells. */
+  fluidityWithin: z.optional(within('fluidityWithin')),
   fluidity: z.union([z.enum(FLUIDITY_CLASSES), z.object({ yieldPa: within('yieldPa'), viscosityPas: within('viscosityPas') })]),
   fatShare: within('fatShare'),
   meltToC: bandC,

@@ -9,19 +9,19 @@ describe('a casting of version 1', () => {
     for (const raw of OLD) expect(raw['schemaVersion']).toBe(1);
     const [bombs, bites] = OLD.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
-    expect(bombs.casting.schemaVersion).toBe(3);
+    expect(bombs.casting.schemaVersion).toBe(4);
     expect(bombs.casting.molds[0]).toMatchObject({ name: 'Half spheres, 64 mm', composition: { kind: 'halves' }, care: ['tray'], notes: '' });
     expect(bombs.casting.molds[0].cavities).toEqual([{ id: 'cavity-1', name: 'Cavity', shape: { kind: 'hemisphere', diameterM: 0.064 }, rows: 2, columns: 3 }]);
     expect(bites.casting.molds[0].cavities[0]).toMatchObject({ rows: 3, columns: 4 });
     // What no later version touched is as it was.
-    for (const key of ['name', 'pieces', 'due', 'spareRule', 'fillings', 'parts', 'fill', 'closure', 'finishes', 'atHandKg'] as const) expect(bombs.casting[key]).toEqual(OLD[0][key]);
+    for (const key of ['name', 'pieces', 'due', 'spareRule', 'fillings', 'fill', 'closure', 'finishes', 'atHandKg'] as const) expect(bombs.casting[key]).toEqual(OLD[0][key]);
   });
 
   it('is not changed by being read, and one of today comes back as it is', () => {
     const before = JSON.stringify(OLD[0]);
     upgradeCasting(OLD[0]);
     expect(JSON.stringify(OLD[0])).toBe(before);
-    const today = { schemaVersion: 3, molds: 'whatever' };
+    const today = { schemaVersion: 4, molds: 'whatever' };
     expect(upgradeCasting(today)).toBe(today);
   });
 
@@ -42,7 +42,7 @@ describe('a casting of version 2', () => {
     expect(bites.casting.melts[0]).toMatchObject({ source: { chocolateId: 'pebble' }, school: 'meltOnly' });
     expect(bombs.casting.chocolates[0]).toMatchObject({ meltToC: 45, seedToC: 32, workFromC: 31, workToC: 32, ceilingC: 33 });
     expect(bombs.casting.kitchen).toMatchObject({ fridgeFan: false, freezerFan: false, microwaveW: 800 });
-    for (const key of ['name', 'pieces', 'molds', 'parts', 'fill', 'closure'] as const) expect(bombs.casting[key]).toEqual(SECOND[0][key]);
+    for (const key of ['name', 'pieces', 'molds', 'fill', 'closure'] as const) expect(bombs.casting[key]).toEqual(SECOND[0][key]);
   });
 
   it('with bands that were out of order is brought into order, and not lost', () => {
@@ -58,5 +58,31 @@ describe('a casting of version 2', () => {
   it('with broken parts is refused by its place, not thrown over', () => {
     expect(readCasting({ ...SECOND[0], kitchen: 'none' })).toMatchObject({ ok: false, problem: 'badValue' });
     expect(readCasting({ ...SECOND[0], melts: [{ id: 'm', chocolateId: 'gone', workingC: 31 }] })).toMatchObject({ ok: false, problem: 'brokenReference', path: 'melts.0.source.chocolateId' });
+  });
+});
+
+describe('a casting of version 3', () => {
+  const THIRD = JSON.parse(readFileSync('src/core/record/fixtures/castings-v3.json', 'utf8')) as { parts: { coats: Record<string, unknown>[] }[] }[];
+
+  it('reads as one of today: its coats as they were, with what is new at its usual', () => {
+    for (const raw of THIRD) {
+      const read = readCasting(raw);
+      if (!read.ok) throw new Error(read.path);
+      expect(read.casting.parts[0].coats).toEqual(raw.parts[0].coats.map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1 })));
+      expect({ ...read.casting, schemaVersion: 3, parts: [] }).toEqual({ ...raw, parts: [] });
+    }
+  });
+
+  it('keeps the one place of several that was gone by', () => {
+    const [raw] = structuredClone(THIRD);
+    raw.parts[0].coats[0]['sets'] = [{ place: 'freezer' }, { place: 'room' }];
+    const read = readCasting(raw);
+    if (!read.ok) throw new Error(read.path);
+    expect(read.casting.parts[0].coats[0].sets).toEqual([{ place: 'freezer' }]);
+  });
+
+  it('with broken coats is refused by its place, not thrown over', () => {
+    expect(readCasting({ ...THIRD[0], parts: 'none' })).toMatchObject({ ok: false, problem: 'badValue', path: 'parts' });
+    expect(readCasting({ ...THIRD[0], parts: [{ ...THIRD[0].parts[0], coats: 'none' }] })).toMatchObject({ ok: false, problem: 'badValue', path: 'parts.0.coats' });
   });
 });

@@ -10,7 +10,8 @@ type Raw = Record<string, unknown>;
  */
 export function upgradeCasting(raw: Raw): Raw {
   const second = raw['schemaVersion'] === 1 ? secondVersion(raw) : raw;
-  return second['schemaVersion'] === 2 ? thirdVersion(second) : second;
+  const third = second['schemaVersion'] === 2 ? thirdVersion(second) : second;
+  return third['schemaVersion'] === 3 ? fourthVersion(third) : third;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -36,6 +37,13 @@ function thirdVersion(raw: Raw): Raw {
   }));
   const kitchen = typeof raw['kitchen'] === 'object' && raw['kitchen'] !== null ? { ...raw['kitchen'], fridgeFan: false, freezerFan: false, bowls: USUAL_BOWLS.map((bowl) => ({ ...bowl })) } : raw['kitchen'];
   return { ...raw, schemaVersion: 3, kitchen, melts, tints: [], chocolates: chocolates.map((chocolate) => ({ ...chocolate, ...bandsOf(chocolate, kindOf(chocolate['id'])) })) };
+}
+
+/** Version 4: coats say where they stand, how often they are turned and how far they fill, and how long they are in each place but the last. */
+function fourthVersion(raw: Raw): Raw {
+  // Of several places only the first was ever gone by.
+  const parts = listOf(raw['parts']).map((part) => ({ ...part, coats: listOf(part['coats']).map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1, sets: listOf(coat['sets']).slice(0, 1) })) }));
+  return { ...raw, schemaVersion: 4, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
 }
 
 /** Bands in order: versions before the third did not hold them to it. */

@@ -1,5 +1,6 @@
 import type { Cavity } from '../cavity/cavity';
 import type { ChocolateKind, Fluidity } from '../matter/chocolate';
+import { WORKING_RULES } from '../matter/working-rules';
 import type { MoldMaterial } from '../matter/mold-material';
 import type { CoatArea, Method, WayUp } from '../record/choices';
 
@@ -8,6 +9,13 @@ export interface CoatChocolate {
   readonly kind: ChocolateKind;
   readonly fluidity: Fluidity;
   readonly fatShare: number;
+  /** A factor either way on how it runs, where that is known better than from its class. */
+  readonly fluidityWithin?: number | undefined;
+}
+
+/** How much stiffer a chocolate is at an end of its likely range: the class's `factor`, less of it where it is known better. */
+export function stiffnessAt(factor: number, { fluidityWithin }: CoatChocolate): number {
+  return fluidityWithin === undefined ? factor : factor ** (Math.log(fluidityWithin) / Math.log(WORKING_RULES.fluiditySpread));
 }
 
 /** One coat as chosen, with its chocolate and working temperature looked up. */
@@ -18,10 +26,25 @@ export interface CoatChoice {
   readonly workingC: number;
   readonly doseM3: number;
   readonly dwellSeconds: number;
+  /** The air it stands full in before it is tipped out: °C and W/(m² K); left out: the room. */
+  readonly stands?: { readonly airC: number; readonly airH: number } | undefined;
   readonly drainSeconds: number;
   readonly tappingSeconds: number;
+  /** Between two turns of a closed vessel, s. */
+  readonly turnSeconds: number;
+  /** Share of the cavity that a fill from below takes, 0 to 1. */
+  readonly volumeShare: number;
   readonly wayUp: WayUp;
   readonly where: CoatArea;
+}
+
+/** What lies behind the free side of a coat: an open bowl, a dome or vessel that is closed above it, or its other half. */
+export type Inside = 'open' | 'dome' | 'joined';
+
+/** What is behind a coat while it sets. */
+export function insideOf({ method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>): Inside {
+  if (method === 'clamp') return 'joined';
+  return method === 'turn' || (wayUp === 'upsideDown' && method !== 'solid') ? 'dome' : 'open';
 }
 
 /** The gap an insert is pressed to: its width, m, or the volume it holds up to the line, m³. */

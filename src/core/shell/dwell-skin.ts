@@ -12,6 +12,8 @@ export interface DwellInput {
   readonly dwellSeconds: number;
   readonly material: MoldMaterial;
   readonly wallM: number;
+  /** Heat transfer from the mold to the air it stands in, W/(m² K); still air where it is left out. */
+  readonly airH?: number;
   /** Chocolate already set on the wall, m. */
   readonly setThicknessM: number;
   /** Temperature of mold and set chocolate when the next coat is poured, and of the air, °C. */
@@ -24,13 +26,17 @@ export interface DwellSkin {
   readonly thicknessM: number;
   /** Mean temperature of the mold's wall when it is tipped out, °C. */
   readonly wallC: number;
+  /** Mean temperature of what is tipped out, °C. */
+  readonly meltC: number;
 }
 
 const MELT_DEPTH_M = 0.012;
 const MELT_CELLS = [6, 5, 3] as const;
 const MELT_SHARES = [0.15, 0.25, 0.6] as const;
 const STEPS = 48;
-const LONGEST_S = 300;
+/** One conduction is run for as long as people let it stand, or for as long as they chill it. */
+const STANDS_S = 300;
+const LONGEST_S = 1200;
 /** Steps grow with time by this power, since the first moments are the steepest: from a fiftieth of a second to some seconds. */
 const STEP_POWER = 2.5;
 /** What has set below is told apart in steps of this, m: less changes the skin by nothing to speak of. */
@@ -42,53 +48,57 @@ const MOST_KEPT = 64;
  *
  * Setting is in equilibrium here (seconds, at a strongly cooled wall); what has reached the set fraction
  * of the working rules stays. Grows like the square root of time until the wall has warmed, then melts back.
- * @param input up to five minutes of dwell
+ * @param input up to twenty minutes of dwell
  */
 export function dwellSkin(input: DwellInput): DwellSkin {
-  if (input.dwellSeconds <= 0) return { thicknessM: 0, wallC: input.wallC };
-  const { thicknessM, wallC } = curveOf(input);
+  if (input.dwellSeconds <= 0) return { thicknessM: 0, wallC: input.wallC, meltC: input.workingC };
+  const longest = input.dwellSeconds <= STANDS_S ? STANDS_S : LONGEST_S;
+  const { thicknessM, wallC, meltC } = curveOf(input, longest);
   // Straight in the root of time, in which a skin grows evenly.
-  const at = STEPS * (Math.min(input.dwellSeconds, LONGEST_S) / LONGEST_S) ** (1 / STEP_POWER);
+  const at = STEPS * (Math.min(input.dwellSeconds, longest) / longest) ** (1 / STEP_POWER);
   const k = Math.min(STEPS - 1, Math.floor(at));
   const root = (step: number): number => (step / STEPS) ** (STEP_POWER / 2);
   const share = (root(at) - root(k)) / (root(k + 1) - root(k));
-  return { thicknessM: thicknessM[k] + share * (thicknessM[k + 1] - thicknessM[k]), wallC: wallC[k] + share * (wallC[k + 1] - wallC[k]) };
+  const between = (values: Float64Array): number => values[k] + share * (values[k + 1] - values[k]);
+  return { thicknessM: between(thicknessM), wallC: between(wallC), meltC: between(meltC) };
 }
 
 /** Skin and wall after each step. */
 interface SkinCurve {
   readonly thicknessM: Float64Array;
   readonly wallC: Float64Array;
+  readonly meltC: Float64Array;
 }
 
 const kept = new Map<string, SkinCurve>();
 
 /** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
-function curveOf({ kind, fatShare, workingC, material, wallM, setThicknessM, wallC, airC }: DwellInput): SkinCurve {
-  const input = { kind, fatShare, workingC, material, wallM, setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M, wallC, airC };
-  const key = JSON.stringify(input);
+function curveOf({ kind, fatShare, workingC, material, wallM, setThicknessM, wallC, airC, airH = WORKING_RULES.airFlatSurface }: DwellInput, longest: number): SkinCurve {
+  const input = { kind, fatShare, workingC, material, wallM, setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M, wallC, airC, airH };
+  const key = JSON.stringify([input, longest]);
   let curve = kept.get(key);
   if (!curve) {
     if (kept.size >= MOST_KEPT) kept.clear();
-    curve = skinCurve(input);
+    curve = skinCurve(input, longest);
     kept.set(key, curve);
   }
   return curve;
 }
 
-function skinCurve(input: Omit<DwellInput, 'dwellSeconds'>): SkinCurve {
+function skinCurve(input: Required<Omit<DwellInput, 'dwellSeconds'>>, longest: number): SkinCurve {
   const layers = dwellLayers(input);
   const slab = new HeatSlab(layers);
-  const air = { outsideC: input.airC, outsideH: WORKING_RULES.airFlatSurface, insideC: input.airC, insideH: 0 };
+  const air = { outsideC: input.airC, outsideH: input.airH, insideC: input.airC, insideH: 0 };
   const wallCells = slab.layerStart[1];
   const firstMelt = slab.layerStart[layers.length - MELT_CELLS.length];
-  const curve = { thicknessM: new Float64Array(STEPS + 1), wallC: new Float64Array(STEPS + 1).fill(input.wallC) };
+  const curve = { thicknessM: new Float64Array(STEPS + 1), wallC: new Float64Array(STEPS + 1).fill(input.wallC), meltC: new Float64Array(STEPS + 1).fill(input.workingC) };
   for (let k = 1; k <= STEPS; k++) {
-    slab.step(LONGEST_S * ((k / STEPS) ** STEP_POWER - ((k - 1) / STEPS) ** STEP_POWER), air);
+    slab.step(longest * ((k / STEPS) ** STEP_POWER - ((k - 1) / STEPS) ** STEP_POWER), air);
     curve.thicknessM[k] = depthBelow(slab, firstMelt, input);
     let wallC = 0;
     for (let i = 0; i < wallCells; i++) wallC += slab.temperatureC[i] / wallCells;
     curve.wallC[k] = wallC;
+    curve.meltC[k] = meltBeyond(slab, firstMelt, curve.thicknessM[k]) ?? curve.meltC[k - 1];
   }
   return curve;
 }
@@ -103,6 +113,20 @@ function dwellLayers(input: Omit<DwellInput, 'dwellSeconds'>): SlabLayer[] {
     layers.push({ ...melt, thicknessM: MELT_DEPTH_M * MELT_SHARES[i], cells, startC: input.workingC });
   }
   return layers;
+}
+
+/** Mean temperature of the chocolate beyond its skin, °C; undefined where it is all skin. */
+function meltBeyond(slab: HeatSlab, first: number, skinM: number): number | undefined {
+  let depth = 0;
+  let sum = 0;
+  let width = 0;
+  for (let i = first; i < slab.size; i++) {
+    depth += slab.width[i];
+    const beyond = Math.min(slab.width[i], Math.max(0, depth - skinM));
+    sum += beyond * slab.temperatureC[i];
+    width += beyond;
+  }
+  return width > 0 ? sum / width : undefined;
 }
 
 /** Depth from the wall to where the chocolate is still warmer than the skin's temperature, m. */

@@ -2,6 +2,7 @@ import { MOLD_MATTER } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Place } from '../record/choices';
 import type { Kitchen } from '../record/kitchen';
+import type { Inside } from './coat-choice';
 
 /** What the setting of a shell needs to know of a kitchen. */
 export type PlaceKitchen = Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fridgeFan' | 'freezerFan'>;
@@ -13,11 +14,13 @@ export function airOutsideH(kitchen: PlaceKitchen, place: Place): number {
 }
 
 /**
- * Heat transfer to the air inside, W/(m² K): of a bowl that stands open or one that is upturned; under an insert it goes through its wall.
+ * Heat transfer to the air inside, W/(m² K): of a bowl that stands open or one that is closed above; none between two joined halves;
+ * under an insert it goes through its wall.
  * @param insertM wall of the insert, m; undefined where there is none
  */
-export function airInsideH(open: boolean, insertM: number | undefined): number {
-  const toAir = open ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
+export function airInsideH(inside: Inside, insertM: number | undefined): number {
+  if (inside === 'joined') return 0;
+  const toAir = inside === 'open' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
   return insertM === undefined ? toAir : 1 / (1 / toAir + insertM / MOLD_MATTER.silicone.conductivity);
 }
 

@@ -8,7 +8,7 @@ const kitchen = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, free
 const input: ShellInput = {
   cavity, material: 'silicone', moldWallM: 0.0025, roomC: 19.5, kitchen,
   coats: ['a', 'b'].map((id) => ({
-    choice: { id, method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 }, workingC: 31.5, doseM3: 7e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, wayUp: 'upsideDown', where: 'all' },
+    choice: { id, method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 }, workingC: 31.5, doseM3: 7e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all' },
     handlingSeconds: 60, sets: [{ place: 'fridge', seconds: 600 }],
   })),
 };

@@ -2,18 +2,21 @@ import { NO_FLOW_FROM, viscosityGain, yieldGain } from '../flow/setting-rheology
 import { cassonAt40, CHOCOLATE_MATTER, stiffened, viscosityPerKelvin, yieldPerKelvin, type Rheology } from '../matter/chocolate';
 import { trayHeat } from '../matter/mold-material';
 import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
-import type { Place } from '../record/choices';
-import type { CoatChoice } from './coat-choice';
+import { tippedOut, type Place } from '../record/choices';
+import { insideOf, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { dwellSkin } from './dwell-skin';
 import { placeC } from './place-air';
 import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell';
 import { airAround, startingFilm } from './shell-surroundings';
+import { evenFilm } from './even-film';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
 import { WallHeat, type WallAir } from './wall-heat';
 
 /** Share of a cavity's hands-on time in which the chocolate is kept even; the rest goes into dosing it. Working rule. */
 const SPREAD_SHARE = 0.25;
+/** Turned more often than so many times in one stay it could not come out any more even. */
+const MOST_TURNS = 120;
 const FIRST_STEP_S = 0.02;
 const SHORTEST_STEP_S = 1e-5;
 const LONGEST_STEP_S = 60;
@@ -69,11 +72,11 @@ export class ShellRun {
     const beforeM = fromCells(this.cells, this.belowM, arcM);
     const startedAt = this.seconds;
     this.now = { coat: index, phase: 'dwell', place: 'room' };
-    this.flow = stiffened(cassonAt40(fluidity), stiffness);
+    this.flow = stiffened(cassonAt40(fluidity), stiffnessAt(stiffness, choice.chocolate));
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
-    this.dwell(choice, workingC);
-    this.place(choice, workingC);
-    if (choice.method === 'dump' && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
+    const meltC = this.dwell(choice, workingC);
+    this.place(choice, meltC);
+    if (tippedOut(choice.method) && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
     else this.spread(choice);
     const drainedM3 = this.film.drippedM3;
     const wallC = mean(this.heat.wallC);
@@ -94,15 +97,15 @@ export class ShellRun {
     return { massError: Math.abs(this.pouredM3 - lying - this.drippedM3) / Math.max(this.pouredM3, 1e-12), heatError: Math.abs(this.broughtJ - this.held() - this.heat.heatOut) / moved };
   }
 
-  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. */
-  private dwell(choice: CoatChoice, workingC: number): void {
-    if (choice.method !== 'dump' || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return;
+  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives what is tipped out, °C. */
+  private dwell(choice: CoatChoice, workingC: number): number {
+    if (!tippedOut(choice.method) || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return workingC;
     const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
     const { material, moldWallM: wallM } = this.input;
     const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
-    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, airC: placeC(this.input.kitchen, 'room') + this.variation.placeK });
+    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, ...this.standingAir(choice) });
     this.moment();
     for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;
     this.seconds += dwellSeconds;
@@ -116,11 +119,19 @@ export class ShellRun {
       this.pour(new Float64Array(this.cells.count).fill(Math.min(skin.thicknessM, this.input.cavity.depthM)));
       this.keepFilm(this.film.thicknessM, this.filmPerArea);
     }
+    // Within seconds what is tipped out has hardly cooled; in the cold it stands for minutes.
+    return choice.stands ? skin.meltC : workingC;
   }
 
-  /** Lays the film a coat starts from. */
-  private place(choice: CoatChoice, workingC: number): void {
-    this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, workingC);
+  /** The air a mold stands full in. */
+  private standingAir({ stands }: CoatChoice): { readonly airC: number; readonly airH?: number } {
+    const { placeK, cooling } = this.variation;
+    return stands ? { airC: stands.airC + placeK, airH: stands.airH * cooling } : { airC: placeC(this.input.kitchen, 'room') + placeK };
+  }
+
+  /** Lays the film a coat starts from, so warm. */
+  private place(choice: CoatChoice, meltC: number): void {
+    this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, meltC);
     this.pour(startingFilm(this.input, choice, this.variation.dose, this.cells, this.belowM));
   }
 
@@ -140,16 +151,16 @@ export class ShellRun {
     this.now = { ...this.now, phase: 'drain' };
     const tapped = Math.min(choice.tappingSeconds, seconds);
     this.yieldFactor = WORKING_RULES.tappingYieldFactor;
-    this.run(tapped, 'rocked', 'room');
+    this.run(tapped, 'rocked', 'dome', 'room');
     this.yieldFactor = 1;
-    this.run(seconds - tapped, 'rocked', 'room');
+    this.run(seconds - tapped, 'rocked', 'dome', 'room');
   }
 
   /** Kept even by the spoon or brush while it cools, or pressed. */
   private spread(choice: CoatChoice): void {
     this.now = { ...this.now, phase: 'spread' };
-    const seconds = this.input.press ? 0 : SPREAD_SHARE * (choice.method === 'brush' ? HANDS_ON.brushPerCavity : HANDS_ON.spoonPerCavity);
-    this.run(seconds, 'upright', 'room', false);
+    const seconds = this.input.press ? 0 : SPREAD_SHARE * HANDS_ON.perCavity[choice.method];
+    this.run(seconds, 'upright', 'open', 'room', false);
   }
 
   /** Set down as it is to set: in the room for the rest of the handling, then in its places. */
@@ -159,16 +170,39 @@ export class ShellRun {
     // What is poured over a former runs off it, however it is drawn.
     const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
     this.lastFlowed = 0;
+    const inside = this.input.cavity.outward ? 'dome' : insideOf(choice);
     const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
       this.now = { ...this.now, phase, place };
-      this.run(seconds, held, place, flowing, downAt);
+      if (choice.method === 'turn') this.turn(seconds, choice.turnSeconds, place, downAt);
+      else this.run(seconds, held, inside, place, flowing, downAt);
     };
     stage('rest', 'room', restSeconds);
     for (const { place, seconds } of sets) stage('set', place, seconds);
   }
 
-  private run(seconds: number, held: Held, place: Place, flowing = true, downAt = this.seconds): void {
-    const air = airAround(this.input, this.variation, held, place);
+  /** A closed vessel on its way to being set: what has run to the lowest place since the last turn runs back with the next, while it still flows. */
+  private turn(seconds: number, turnSeconds: number, place: Place, downAt: number): void {
+    const every = Math.max(turnSeconds, seconds / MOST_TURNS);
+    let left = seconds;
+    do {
+      const stay = this.flowing || left === seconds ? Math.min(every, left) : left;
+      this.run(stay, 'upright', 'dome', place, true, downAt);
+      left -= stay;
+      if (this.flowing && left > 0) this.evenOut();
+    } while (left > 1e-9);
+  }
+
+  /** Spreads what still flows evenly over the wall, with its heat. */
+  private evenOut(): void {
+    const { filmC, filmSet } = this.heat;
+    const before = this.held();
+    evenFilm(this.film, this.cells, filmC, filmSet, this.belowM);
+    this.countVolumes();
+    this.broughtJ += this.held() - before;
+  }
+
+  private run(seconds: number, held: Held, inside: Inside, place: Place, flowing = true, downAt = this.seconds): void {
+    const air = airAround(this.input, this.variation, inside, place);
     let left = seconds;
     this.steps = 0;
     this.shape(air);

@@ -1,21 +1,21 @@
 import type { Place } from '../record/choices';
-import type { CoatChoice } from './coat-choice';
+import type { CoatChoice, Inside } from './coat-choice';
+import { tippedOut } from '../record/choices';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
 import type { ShellInput, ShellVariation } from './shell';
 import { toCells, type WallCells } from './wall-cells';
-import type { Held } from './wall-film';
 import type { WallAir } from './wall-heat';
 
-/** Air on both sides of the wall in a place, as the mold is held there; under an insert the inside is cooled through it. */
-export function airAround({ kitchen, press, moldWallM }: ShellInput, { placeK, cooling }: ShellVariation, held: Held, place: Place): WallAir {
+/** Air on both sides of the wall in a place, open or closed above as the mold is held there; under an insert the inside is cooled through it. */
+export function airAround({ kitchen, press, moldWallM }: ShellInput, { placeK, cooling }: ShellVariation, inside: Inside, place: Place): WallAir {
   const c = placeC(kitchen, place) + placeK;
-  return { outsideC: c, insideC: c, outsideH: airOutsideH(kitchen, place) * cooling, insideH: airInsideH(held === 'upright', press && moldWallM) * cooling };
+  return { outsideC: c, insideC: c, outsideH: airOutsideH(kitchen, place) * cooling, insideH: airInsideH(inside, press && moldWallM) * cooling };
 }
 
 /** Thickness of the film a coat starts from in each cell, m: what is tipped out, spooned in or pressed. */
 export function startingFilm({ cavity, press }: ShellInput, choice: CoatChoice, doseFactor: number, cells: WallCells, belowM: Float64Array): Float64Array {
-  if (!press && choice.method === 'dump') {
+  if (!press && tippedOut(choice.method)) {
     const start = startThicknessM(cavity);
     return belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b)));
   }

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Kitchen } from '../../../core/record/kitchen';
-import { PLACES, type Place } from '../../../core/record/choices';
+import { PLACES, fillsLevel, type Place } from '../../../core/record/choices';
+import { placeOf, restFirst, restsOf, setIn, stayFor } from '../../../core/record/sets';
+import { RESTS_S } from '../../../core/plan/remedy';
 import { LIMITS } from '../../../core/record/limits';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
@@ -31,6 +33,15 @@ export class ChillStation {
   protected readonly covered = [{ value: 'no' as const, name: 'in the open' }, { value: 'yes' as const, name: 'covered' }];
   /** Coats of the record; further ones that a wanted thickness asks for follow the last. */
   protected readonly recorded = computed(() => this.plan()?.part.coats.length ?? 0);
+  protected readonly usualRestS = RESTS_S;
+  protected readonly placesMade = computed(() => (this.plan()?.coatsMade ?? []).map(placeOf));
+  protected readonly restsMade = computed(() => (this.plan()?.coatsMade ?? []).map((coat) => restsOf(coat).reduce((sum, { seconds }) => sum + seconds, 0)));
+  /** How long a mold that stands upright has to lie level: until a film runs no more, or a fill is set to the touch. */
+  protected readonly levelFor = computed(() => {
+    const plan = this.plan();
+    if (!plan || plan.coatsMade[0].wayUp !== 'upright') return undefined;
+    return plan.coat.body ? plan.chill.coats[0].chosen.touch : plan.coat.coats[0].rest;
+  });
   protected readonly stateText = computed(() => {
     const state = this.plans.workerState();
     if (state === 'failed') return 'The fine computation does not start here; these are the figures it last gave, or a first estimate.';
@@ -49,20 +60,30 @@ export class ChillStation {
 
   protected setPlace(index: number, place: Place): void {
     this.store.edit('where it sets', (casting) => {
-      casting.parts[0].coats[index].sets = [{ place }];
+      setIn(casting.parts[0].coats[index], place);
     });
   }
 
   protected setOwn(index: number, seconds: number): void {
     this.store.edit('own interval', (casting) => {
-      casting.parts[0].coats[index].sets[0].seconds = seconds;
+      stayFor(casting.parts[0].coats[index], seconds);
     }, `own ${index}`);
   }
 
   protected dropOwn(index: number): void {
     this.store.edit('own interval', (casting) => {
-      delete casting.parts[0].coats[index].sets[0].seconds;
+      stayFor(casting.parts[0].coats[index], undefined);
     });
+  }
+
+  /** Rests in the room before its place, or not for 0 s. */
+  protected setRest(index: number, seconds: number): void {
+    this.store.edit('rest first', (casting) => restFirst(casting.parts[0].coats[index], seconds), `rest ${index}`);
+  }
+
+  protected name(index: number): string {
+    const method = this.plan()?.coatsMade[index]?.method;
+    return method === 'clamp' ? 'Clamped' : `${method && fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
   }
 
   protected setCovered(choice: 'yes' | 'no'): void {

@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting } from '../../../core/record/casting';
-import { COAT_AREAS, METHODS, WAYS_UP, type CoatArea, type Method, type WayUp } from '../../../core/record/choices';
+import { COAT_AREAS, WAYS_UP, tippedOut, type CoatArea, type Method, type Place, type WayUp } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
-import { chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
+import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
+import { makeBy, methodsFor } from '../../../core/plan/methods';
 import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/plan/remedy';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
@@ -17,12 +18,13 @@ import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { text, written } from '../../wording/format';
 import { WeighedShellPanel } from './weighed-shell-panel';
-import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
+import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
 
 /** Coats by number, or as many as a wanted thickness asks for. */
 const COUNTS = ['1', '2', '3', '4', 'aim'] as const;
 type Count = (typeof COUNTS)[number];
-const SHORT_METHOD_NAMES: Readonly<Record<Method, string>> = { spoon: 'spoon, swirl', brush: 'brush', dump: 'fill, dump' };
+/** Cold places a filled mold stands in so that its skin sets. */
+const COLD = ['fridge', 'freezer', 'room'] as const;
 
 /** Which chocolate, how a coat is made, how many; and what they come to. */
 @Component({
@@ -40,12 +42,27 @@ export class CoatStation {
   /** Less than a kitchen scale tells is not worth a line. */
   protected readonly leastFeetKg = 0.0001;
   protected readonly teaspoon = UNITS.teaspoon;
-  protected readonly methods = METHODS.map((value) => ({ value, name: SHORT_METHOD_NAMES[value] }));
+  protected readonly cold = COLD.map((value) => ({ value, name: PLACE_NAMES[value] }));
   protected readonly waysUp = WAYS_UP.map((value) => ({ value, name: WAY_UP_NAMES[value] }));
   protected readonly areas = COAT_AREAS.map((value) => ({ value, name: WHERE_NAMES[value] }));
   protected readonly fluidities = FLUIDITY_CLASSES.map((value) => ({ value, name: FLUIDITY_NAMES[value] }));
-  protected readonly counts = COUNTS.map((value) => ({ value, name: value === 'aim' ? 'to thickness' : value }));
-  protected readonly methodNames = METHOD_NAMES;
+  /** A fill has layers by number only. */
+  protected readonly counts = computed(() => COUNTS.filter((value) => value !== 'aim' || !this.plan()?.coat.body).map((value) => ({ value, name: value === 'aim' ? 'to thickness' : value })));
+  protected readonly methods = computed(() => {
+    const plan = this.plan();
+    return plan ? methodsFor(plan.moldRecord, cavityRecordOf(plan.moldRecord, plan.part)).map((value) => ({ value, name: value === 'dump' && plan.cavity.outward ? 'pour over' : METHOD_NAMES[value] })) : [];
+  });
+  /** Two clamped halves are told by how they end. */
+  protected readonly method = computed(() => this.plan()?.coatsMade.at(-1)?.method ?? 'dump');
+  /** Layers together fill no more than the cavity: why a share of one cannot be taken. */
+  protected readonly refusals = computed(() => (this.plan()?.part.coats ?? []).map((_, index, coats) => (share: number) => {
+    const others = coats.reduce((sum, coat, i) => sum + (i === index || coat.method === 'clamp' ? 0 : coat.volumeShare), 0);
+    return share + others > 1 + 1e-9 ? `The other layers take ${text(others, 'share', this.units.system())}; together they cannot be more than the cavity.` : '';
+  }));
+  protected readonly tipped = computed(() => tippedOut(this.method()));
+  protected readonly laidBySpoon = computed(() => ['spoon', 'brush', 'paint'].includes(this.method()));
+  /** What is filled, turned or spread up a liner sets as it stands. */
+  protected readonly turnsOver = computed(() => this.tipped() || this.laidBySpoon());
 
   protected readonly chocolates = computed(() => [...(this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })), ...(this.plan()?.casting.tints ?? []).map(({ id, name }) => ({ value: id, name: `${name} (tint)` }))]);
   protected readonly melt = computed(() => {
@@ -85,7 +102,12 @@ export class CoatStation {
   protected setFluidity(fluidity: FluidityClass): void {
     this.store.edit('fluidity', (casting) => {
       const ids = sharesOf(casting, meltOf(casting, this.melt()?.id ?? '')).map(({ chocolateId }) => chocolateId);
-      for (const chocolate of casting.chocolates) if (ids.includes(chocolate.id)) chocolate.fluidity = fluidity;
+      for (const chocolate of casting.chocolates) {
+        if (!ids.includes(chocolate.id)) continue;
+        chocolate.fluidity = fluidity;
+        // A class is known no better than classes are.
+        delete chocolate.fluidityWithin;
+      }
     });
   }
 
@@ -118,10 +140,25 @@ export class CoatStation {
   }
 
   protected setMethod(method: Method): void {
-    this.everyCoat('method', (coat) => {
-      coat.method = method;
-      if (method === 'dump') coat.where = 'all';
-    });
+    const plan = this.plan();
+    if (plan) this.store.edit('method', (casting) => makeBy(casting, method, plan));
+  }
+
+  protected setShare(index: number, share: number): void {
+    this.store.edit('layer', (casting) => {
+      const { coats } = casting.parts[0];
+      coats[index].volumeShare = share;
+      const top = coats[coats.length - 1];
+      if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - share);
+    }, `share ${index}`);
+  }
+
+  protected setStandsIn(place: Place): void {
+    this.everyCoat('where it stands', (coat) => (coat.standsIn = place));
+  }
+
+  protected setTurn(seconds: number): void {
+    this.everyCoat('turning', (coat) => (coat.turnSeconds = seconds), 'turn');
   }
 
   protected setWayUp(wayUp: WayUp): void {

@@ -20,12 +20,14 @@ export class ShellFilm {
   /** Asked for, and not there yet. */
   readonly waiting = signal(false);
   readonly failed = signal(false);
+  /** What is filled from below has no film. */
+  readonly solid = computed(() => this.plans.draft()?.coat.body !== undefined);
   readonly index = computed(() => Math.min(this.place(), this.frames().length - 1));
   /** The picture shown; none while it is of another casting or of a cavity with other points. */
   readonly frame = computed<ShellFrame | undefined>(() => {
     const frame: ShellFrame | undefined = this.frames()[this.index()];
     const draft = this.plans.draft();
-    return frame && draft?.casting.id === this.of && draft.cavity.profile.arcM.length === frame.belowM.length ? frame : undefined;
+    return frame && draft?.casting.id === this.of && !draft.coat.body && draft.cavity.profile.arcM.length === frame.belowM.length ? frame : undefined;
   });
   private newest = 0;
   /** Whose film it is. */
@@ -39,7 +41,7 @@ export class ShellFilm {
     // Another shell has another film: shown from the same place, or closed with its casting.
     toObservable(this.plans.simulatedDraft)
       .pipe(pairwise(), filter(() => this.frames().length > 0), takeUntilDestroyed())
-      .subscribe(([before, now]) => (before?.casting.id === now?.casting.id ? void this.load() : this.close()));
+      .subscribe(([before, now]) => (before?.casting.id === now?.casting.id && !now?.coat.body ? void this.load() : this.close()));
   }
 
   /** Takes the pictures and plays them from the beginning. */

@@ -16,14 +16,15 @@ import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { ShapeFields } from '../../ui/shape-fields';
 import { text } from '../../wording/format';
-import { MATERIAL_NAMES } from '../../wording/names';
+import { Pick } from '../../ui/pick';
+import { MATERIAL_NAMES, PREP_NAMES, PREP_TEXTS } from '../../wording/names';
 import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes';
 
 /** Which mold, how many, its cavities; and what a cavity comes to. */
 @Component({
   selector: 'ks-mold-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, RouterLink, ShapeFields],
+  imports: [AmountField, ChoiceList, Figure, Pick, RouterLink, ShapeFields],
   templateUrl: './mold-station.html',
   styleUrl: '../station.less',
 })
@@ -78,6 +79,9 @@ export class MoldStation {
     return { fits: room >= 0, text: room >= 0 ? `Goes into the mug, with ${written} to spare.` : `Too wide for the mug by ${written}, with room to come open.` };
   });
   protected readonly usualMugM = 0.08;
+  protected readonly preps = PREPS.map((value) => ({ value, name: PREP_NAMES[value] }));
+  protected readonly prep = computed<Prep>(() => this.plan()?.part.prep[0]?.kind ?? 'nothing');
+  protected readonly prepText = computed(() => PREP_TEXTS[this.prep()]);
 
   protected choose(moldId: string): void {
     const mold = this.library.byId().get(moldId);
@@ -129,6 +133,12 @@ export class MoldStation {
     }, 'mug');
   }
 
+  protected setPrep(prep: Prep): void {
+    this.store.edit('what is put in first', (casting) => {
+      casting.parts[0].prep = prep === 'nothing' ? [] : [{ id: 'prep-1', kind: prep, name: PREP_NAMES[prep] }];
+    });
+  }
+
   protected count(cavity: MoldCavity): number {
     return cavityCount(cavity);
   }
@@ -142,6 +152,10 @@ export class MoldStation {
     }, gesture);
   }
 }
+
+/** What goes into the dry mold before it is cast. */
+const PREPS = ['nothing', 'paint', 'dust'] as const;
+type Prep = (typeof PREPS)[number];
 
 const COMPOSITION_TEXTS: Readonly<Record<Composition['kind'], string>> = {
   single: '',

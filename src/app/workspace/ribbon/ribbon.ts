@@ -27,7 +27,7 @@ const CROWDED_FROM = 14;
     <div class="scroll" tabindex="0" role="group" [attr.aria-label]="heading() + ', minute by minute'">
       <ol [class.crowded]="bars().length > crowdedFrom">
         @for (bar of bars(); track $index) {
-          <li [style.flex-grow]="bar.grow" [class.wait]="!bar.handsOn" [class.heat]="bar.kind === 'melt' || bar.kind === 'coat'" [class.cover]="bar.kind === 'cover'" [title]="bar.spoken">
+          <li [style.flex-grow]="bar.grow" [class.wait]="!bar.handsOn" [class.heat]="bar.kind === 'melt' || bar.kind === 'coat' || bar.kind === 'turn'" [class.cover]="bar.kind === 'cover'" [title]="bar.spoken">
             <span class="unseen">{{ bar.spoken }}</span><span aria-hidden="true">{{ bar.name }}</span>
           </li>
         }
@@ -97,6 +97,7 @@ function stretchNames(stretch: Stretch, coats: number): { readonly long: string;
   switch (stretch.kind) {
     case 'melt': return { long: 'Melt', short: 'Melt' };
     case 'coat': return { long: `Coat${which}`, short: `Coat${which}` };
+    case 'turn': return { long: 'Turn', short: 'Turn' };
     case 'chill': return { long: PLACE_NAMES[stretch.place ?? 'fridge'], short: PLACE_NAMES[stretch.place ?? 'fridge'] };
     case 'unmold': return { long: 'Unmold', short: 'Unmold' };
     case 'rounds': return stretch.handsOn ? { long: 'Rounds between', short: 'Rounds' } : { long: 'their waiting', short: 'waiting' };

@@ -62,14 +62,15 @@ export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill'
   const axisX = (margin.left + width - margin.right) / 2;
   const slack = height - margin.top - margin.bottom - (cavity.depthM + moldRecord.wallM) * pxPerM;
   const rimY = margin.top + Math.max(0, slack * 0.4);
-  const exaggeration = exaggerate ? thickened(plan) : 1;
+  const solid = plan.coat.body !== undefined;
+  const exaggeration = exaggerate && !solid ? thickened(plan) : 1;
   const place = (r: number, z: number): Spot => ({ x: axisX + r * pxPerM, y: rimY + (cavity.depthM - z) * pxPerM });
   const drawn = plan.coat.coats.map((coat) => coat.thicknessM.map((t) => t * exaggeration));
   const totals = drawn.map((_, i) => drawn.slice(0, i + 1).reduce((sum, coat) => sum.map((t, k) => t + coat[k]), new Float64Array(drawn[0].length)));
   const bounds: Line[] = [cavity.profile, ...totals.map((total) => coatLine(cavity, total))];
   const seen = bounds.map((bound) => thinned(bound, FINEST_PX / pxPerM));
   const inside = cavity.outward ? cavity.profile : bounds[bounds.length - 1];
-  const levelScale = (cavity.depthM - inside.heightM[0]) / plan.fill.depthM;
+  const levelScale = plan.fill.depthM > 0 ? (cavity.depthM - inside.heightM[0]) / plan.fill.depthM : 0;
   const last = cavity.profile.arcM.length - 1;
   const thickness = totals[totals.length - 1];
   const middle = cavity.profile.arcM.findIndex((s) => s >= cavity.profile.arcM[last] / 2);
@@ -84,11 +85,11 @@ export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill'
     axisX,
     rimY,
     moldPath: cavity.outward ? formerPath(cavity.profile, moldRecord.wallM, place) : moldPath(cavity.profile, moldRecord.wallM, place),
-    coatPaths: totals.map((_, i) => between(seen[i], seen[i + 1], place)),
+    coatPaths: plan.coat.coats.map(({ levels }, i) => (levels ? drawnLayer(cavity.profile, levels.fromM, levels.toM, '', place).path : between(seen[i], seen[i + 1], place))),
     layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
     rim: onWall(last),
     wall: onWall(middle),
-    base: onWall(0),
+    base: solid ? place(0, cavity.profile.heightM[0] + plan.coat.total.base.value / 2) : onWall(0),
     rimInner: place(cavity.profile.radiusM[last] - side * thickness[last], cavity.depthM),
     halfCavity: (cavity.rimDiameterM / 2) * pxPerM,
     depth: cavity.depthM * pxPerM,

@@ -42,6 +42,8 @@ export class Section {
   /** Fillings that are drawn, each with a pattern of its own. */
   protected readonly kinds = computed(() => new Set(this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind)));
   protected readonly plan = this.plans.draft;
+  /** Filled from below: no wall to call out, no film to play. */
+  protected readonly solid = computed(() => this.plan()?.coat.body !== undefined);
   protected readonly width = computed(() => this.size().width);
   protected readonly height = computed(() => this.size().height);
   protected readonly geometry = computed(() => {
@@ -76,6 +78,7 @@ export class Section {
     const system = this.units.system();
     const { rim, wall, base } = plan.coat.total;
     const fill = plan.fill.layers.map((layer) => `${layer.choice.filling.name} up to ${text(layer.toM, 'length', system)}`).join(', ');
+    if (this.solid()) return `Cut through a ${this.widthText()} cavity, filled ${text(base.value, 'length', system)} deep in ${plan.coatsMade.length === 1 ? 'one go' : `${plan.coatsMade.length} layers`}.`;
     return `Cut through a ${this.widthText()} cavity: ${plan.coatsMade.length} coats, rim ${text(rim.value, 'length', system)}, wall ${text(wall.value, 'length', system)}, base ${text(base.value, 'length', system)}. ${fill || 'Empty.'}`;
   });
   protected readonly wanted = computed(() => {

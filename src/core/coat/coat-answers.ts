@@ -1,0 +1,106 @@
+import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
+import { answer, term, type Answer } from '../quantity/answer';
+import type { Simulated } from '../shell/simulated';
+import { breakChance, neededRimM } from './survival';
+
+export interface CoatInput extends CoatPlaceInput {
+  readonly coats: readonly CoatChoice[];
+  /** Wanted thickness at the rim, m: coats and their tuning are found; undefined: the coats as they are. */
+  readonly wantedRimM?: number | undefined;
+  /** What a simulation of coats made alike found; without it the closed form stands. */
+  readonly simulated?: Simulated['byCount'] | undefined;
+}
+
+/** Thickness at the three places, each with its likely range. */
+export interface ThicknessAnswers {
+  readonly rim: Answer;
+  readonly wall: Answer;
+  readonly base: Answer;
+}
+
+/** What one coat comes to. */
+export interface CoatAnswer {
+  readonly choice: CoatChoice;
+  /** Of a fill from below: its lower and upper level above the cavity's lowest point, m; undefined for a coat on the wall. */
+  readonly levels: { readonly fromM: number; readonly toM: number } | undefined;
+  readonly thickness: ThicknessAnswers;
+  /** At each point of the profile, m. */
+  readonly thicknessM: Float64Array;
+  readonly mass: Answer;
+  readonly spooned: Answer;
+  readonly drain: Answer | undefined;
+  /** How long it stands before it is tipped out: as chosen, or less where a wanted thickness asks for it. */
+  readonly dwell: Answer | undefined;
+  readonly hold: Answer;
+  /** How long it runs on after it is set down, until it holds, and what drips off the rim meanwhile; known from the simulation alone. */
+  readonly rest: Answer | undefined;
+  readonly feet: Answer | undefined;
+  /** The coat is heavier than the chocolate will hold on an upright wall. */
+  readonly overHold: boolean;
+  /** Mean wall temperature of the mold when this coat is on it, °C. */
+  readonly wallC: number;
+  /** Mean thickness over the wall with its range, m: what the chill is computed on. */
+  readonly meanM: { readonly value: number; readonly low: number; readonly high: number };
+}
+
+/**
+ * A solid piece as its heat sees it: a slab from the wall inward whose area goes evenly from that of the wetted wall to that of its open
+ * face. It has the body's volume and both its surfaces, so that a thin tile comes out as the slab it is, and a deep half with the ratio of
+ * volume to surface that decides how fast it cools.
+ */
+export interface SolidBody {
+  readonly depthM: number;
+  readonly meanCurvature: number;
+}
+
+/** The whole shell. */
+export interface CoatResult {
+  readonly coats: readonly CoatAnswer[];
+  readonly total: ThicknessAnswers;
+  /** In all, at each point of the profile, m, with the thin and thick end of the likely range. */
+  readonly totalM: Float64Array;
+  readonly totalLowM: Float64Array;
+  readonly totalHighM: Float64Array;
+  readonly volumeM3: number;
+  readonly mass: Answer;
+  readonly neededRim: Answer;
+  readonly breakChance: Answer;
+  /** Only where a thickness was wanted. */
+  readonly coatsNeeded: Answer | undefined;
+  readonly reached: boolean;
+  /** A solid fill as its heat sees it; undefined for a shell. */
+  readonly body: SolidBody | undefined;
+}
+
+/** All coats of one cavity, added. */
+export function massInAll(coats: readonly CoatAnswer[]): Answer {
+  const masses = coats.map((coat) => coat.mass);
+  const range: [number, number] = [sumOf(masses.map((m) => m.low ?? m.value)), sumOf(masses.map((m) => m.high ?? m.value))];
+  return { ...answer(sumOf(masses.map((m) => m.value)), 'mass', 'coat.massInAll', [], range), parts: masses };
+}
+
+/** All coats at each of the three places, added. */
+export function totals(coats: readonly CoatAnswer[]): ThicknessAnswers {
+  const sum = (place: keyof ThicknessAnswers): Answer => {
+    const of = coats.map((coat) => coat.thickness[place]);
+    const range: [number, number] = [sumOf(of.map((a) => a.low ?? a.value)), sumOf(of.map((a) => a.high ?? a.value))];
+    return { ...answer(sumOf(of.map((a) => a.value)), 'length', 'coat.total', [], range), parts: of };
+  };
+  return { rim: sum('rim'), wall: sum('wall'), base: sum('base') };
+}
+
+/** The rim it needs, and the chance that it breaks with the one it has. */
+export function survival({ cavity }: Pick<CoatInput, 'cavity'>, choices: readonly CoatChoice[], rim: Answer): Pick<CoatResult, 'neededRim' | 'breakChance'> {
+  const { kind } = choices[choices.length - 1].chocolate;
+  const needed = neededRimM(cavity.spanM, kind);
+  return {
+    neededRim: answer(needed, 'length', 'coat.neededRim', [term('span', cavity.spanM, 'length'), term('chocolateKind', kind)]),
+    breakChance: answer(
+      breakChance(rim.value / needed), 'share', 'coat.breakChance',
+      [term('rim', rim.value, 'length'), term('neededRim', needed, 'length')],
+      [breakChance((rim.high ?? rim.value) / needed), breakChance((rim.low ?? rim.value) / needed)],
+    ),
+  };
+}
+
+const sumOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);

@@ -1,0 +1,103 @@
+import { fillsLevel, tippedOut, type Method } from '../record/choices';
+import type { Casting, Coat, Part } from '../record/casting';
+import { copyOf } from '../record/copy';
+import type { Mold } from '../record/mold';
+import { cavityRecordOf, moldOf } from '../record/references';
+import { filmVolume } from '../shell/laid-film';
+import { LIMITS } from '../record/limits';
+import type { PlanDraft } from './draft';
+
+/** Methods that a mold allows for one of its cavities, the likeliest first. A pressed shell is what its insert leaves, spooned in. */
+export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][number]): readonly Method[] {
+  if (composition.kind === 'press') return ['spoon'];
+  if (composition.kind === 'former') return ['dump', 'brush', 'paint'];
+  const halves = composition.kind === 'halves' || composition.kind === 'figure';
+  // A vessel to be turned has to be closed: by its other half, or by a cap on its neck.
+  const closes = halves || shape.kind === 'ball' || shape.kind === 'turned';
+  return [
+    ...(shape.kind === 'liner' ? (['spreadUp'] as const) : []), 'dump', 'spoon', 'brush', 'chillDump', ...(closes ? (['turn'] as const) : []), 'paint', 'solid', ...(halves ? (['clamp'] as const) : []),
+  ];
+}
+
+/** What is taken in place of a method that a mold does not allow. */
+const INSTEAD: Readonly<Partial<Record<Method, Method>>> = { clamp: 'solid', turn: 'spoon', spreadUp: 'spoon', chillDump: 'dump' };
+
+/** The coats of the record as they are taken in the part's mold: by what it allows, and pressed there is one. */
+export function coatModels(casting: Casting): readonly Coat[] {
+  const [part] = casting.parts;
+  const mold = moldOf(casting, part);
+  const allowed = methodsFor(mold, cavityRecordOf(mold, part));
+  const coats = mold.composition.kind === 'press' ? part.coats.slice(0, 1) : part.coats;
+  return coats.map((coat) => taken(coat, allowed));
+}
+
+function taken(coat: Coat, allowed: readonly Method[]): Coat {
+  const { method } = coat;
+  const instead = INSTEAD[method];
+  const by = allowed.includes(method) ? method : instead && allowed.includes(instead) ? instead : allowed[0];
+  const where = by === 'spoon' || by === 'brush' || by === 'paint' ? coat.where : 'all';
+  // What is filled or spread up from below stands as it was filled; a turned vessel ends upright.
+  const wayUp = fillsLevel(by) || by === 'spreadUp' || by === 'turn' ? 'upright' : coat.wayUp;
+  return by === method && where === coat.where && wayUp === coat.wayUp ? coat : { ...coat, method: by, where, wayUp };
+}
+
+/** A brushed or painted layer, m: thin enough to stay where it is put. Working rule. */
+const PAINTED_M = 0.0008;
+/** How long a filled mold is chilled so that only its skin sets, s, and how often a closed one is turned. Common practice, no source. */
+const CHILLED_S = 90;
+const TURNED_S = 20;
+/** How far two halves are filled before they are topped up and clamped. Common practice, no source: nearly to the top. */
+const FIRST_FILL = 0.92;
+
+/**
+ * Makes every coat of a part by another method, on a draft of the casting that may be written to, with what that method is usually
+ * begun from: a dose that makes the rim thick enough, a chill, a turn, the cavity filled. Going back to a method that needs none of it
+ * leaves what was chosen before.
+ */
+export function makeBy(casting: Casting, method: Method, plan: Pick<PlanDraft, 'cavity' | 'coat'>): void {
+  const [part] = casting.parts;
+  const wasClamped = part.coats[part.coats.length - 1].method === 'clamp';
+  if (fillsLevel(method)) {
+    part.coatsBy = { by: 'count' };
+    if (wasClamped || !fillsLevel(part.coats[0].method)) part.coats = [part.coats[0]];
+  }
+  // A skin set in the cold is thick enough by itself.
+  if (method === 'chillDump' && part.coats[0].method !== 'chillDump') part.coats = [part.coats[0]];
+  if (method === 'clamp') return clamp(casting, part, plan);
+  for (const coat of part.coats) startBy(coat, method, dosed(method, part, plan));
+  evenLayers(part.coats);
+  // What was clamped needs another closure, or stays in halves.
+  if (wasClamped && part.perPiece === 2) casting.closure ??= { kind: 'warmPlate', meltId: part.coats[0].shares[0].meltId, sets: [] };
+}
+
+/** Filled nearly to the top, set, topped up, closed with the other half and clamped. */
+function clamp(casting: Casting, part: Part, plan: Pick<PlanDraft, 'cavity' | 'coat'>): void {
+  const [first] = part.coats;
+  startBy(first, 'solid', dosed('solid', part, plan));
+  first.volumeShare = FIRST_FILL;
+  part.coats = [first, { ...copyOf(first), id: `${first.id}-top`, method: 'clamp', volumeShare: 1 - FIRST_FILL }];
+  casting.closure = null;
+}
+
+function startBy(coat: Coat, method: Method, doseM3: number): void {
+  const hadDose = !tippedOut(coat.method) && !fillsLevel(coat.method);
+  if (method === 'chillDump' && coat.method !== 'chillDump') Object.assign(coat, { dwellSeconds: CHILLED_S, standsIn: 'fridge' });
+  if (method === 'dump' && coat.method === 'chillDump') coat.dwellSeconds = 10;
+  if (method === 'turn') coat.turnSeconds = TURNED_S;
+  if (!tippedOut(method) && !fillsLevel(method) && (!hadDose || (method === 'paint') !== (coat.method === 'paint'))) coat.doseM3 = doseM3;
+  if (tippedOut(method) || method === 'turn' || method === 'spreadUp') coat.where = 'all';
+  if (fillsLevel(method)) coat.volumeShare = 1;
+  coat.method = method;
+}
+
+/** The dose for one of the part's coats that makes it thick enough in all, or as thick as one paints. */
+function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PlanDraft, 'cavity' | 'coat'>): number {
+  const even = method === 'paint' ? PAINTED_M : (1.2 * coat.neededRim.value) / coats.length;
+  const { low, high } = LIMITS.doseM3;
+  return Math.min(high, Math.max(low, filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(even))));
+}
+
+/** Divides a cavity evenly among the layers of a solid fill; other coats are left as they are. */
+export function evenLayers(coats: Coat[]): void {
+  if (coats.every(({ method }) => method === 'solid')) for (const coat of coats) coat.volumeShare = 1 / coats.length;
+}
