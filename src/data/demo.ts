@@ -1,5 +1,6 @@
 import { nextSaturday, format } from 'date-fns';
 import type { Mold } from '../core/record/mold';
+import { partsPerPiece } from '../core/record/mold-cavities';
 import { SHIPPED_MOLDS } from './mold-library';
 import { CASTING_SCHEMA_VERSION, type Casting, type Coat, type Filling, type Melt } from '../core/record/casting';
 import type { Kitchen } from '../core/record/kitchen';
@@ -10,6 +11,7 @@ import { SHIPPED_CHOCOLATES } from './pantry-shipped';
 export const DEMO_FILLINGS: readonly Filling[] = [
   { id: 'spice', name: 'Cider-spice powder', kind: 'powder', bulkDensity: 550, allergens: [] },
   { id: 'mallows', name: 'Small marshmallows', kind: 'marshmallow', bulkDensity: 210, pieceKg: 0.0005, allergens: ['gelatine'] },
+  { id: 'hazelnut', name: 'Hazelnut ganache', kind: 'ganache', bulkDensity: 1100, allergens: ['milk', 'soy', 'nuts'] },
   { id: 'ganache', name: 'Dark ganache', kind: 'ganache', bulkDensity: 1100, allergens: ['milk', 'soy'] },
   { id: 'lentils', name: 'Sugar lentils', kind: 'sweets', bulkDensity: 880, pieceKg: 0.0009, allergens: ['milk', 'soy', 'wheat'] },
 ];
@@ -63,7 +65,36 @@ export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen
   };
 }
 
-/** The castings a first visit opens on: the bombs of the supper, and small bites by spoon. */
+/** A casting of the supper in another mold: one part a piece, or as many as its mold says, unfilled and open. */
+function supperCasting(now: Date, id: string, name: string, pieces: number, moldId: string, coats: Coat[]): Casting {
+  const casting = newCasting(id, name, now);
+  casting.pieces = pieces;
+  casting.molds = [castMold(moldId, 1)];
+  const [mold] = casting.molds;
+  Object.assign(casting.parts[0], { id: 'part', moldId, cavityId: mold.cavities[0].id, perPiece: partsPerPiece(mold, mold.cavities[0].id), coats });
+  casting.closure = null;
+  return casting;
+}
+
+/** The rest of the supper: one casting by each of the other ways of working. */
+function furtherCastings(now: Date): Casting[] {
+  const bonbons = supperCasting(now, 'demo-bonbons', 'Hazelnut bonbons', 24, 'bonbons', [{ ...coat('coat-1', 'dump', 1e-6, 'upsideDown'), sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }]);
+  bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.003 } }];
+  const cups = supperCasting(now, 'demo-oat-cups', 'Oat cups', 8, 'oat-cups', [coat('coat-1', 'spreadUp', 7.4e-6, 'upright')].map((one) => ({ ...one, sets: [{ place: 'freezer' as const }] })));
+  cups.molds[0].atHand = 8;
+  cups.melts = [melt('fallow', 29.5, 'seeding', USUAL_KITCHEN)];
+  const half = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.92 };
+  const owls = supperCasting(now, 'demo-owls', 'Standing owls', 4, 'owls', [half, { ...half, id: 'coat-2', method: 'clamp', volumeShare: 0.08 }]);
+  owls.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
+  const acorns = supperCasting(now, 'demo-acorns', 'Pressed acorns', 6, 'acorns', [coat('coat-1', 'spoon', 7e-6, 'upright')]);
+  acorns.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
+  const layer = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.45 };
+  const tiles = supperCasting(now, 'demo-tiles', 'Seed-and-petal tiles', 12, 'seed-tiles', [layer, { ...layer, id: 'coat-2' }]);
+  tiles.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
+  return [bonbons, cups, owls, acorns, tiles];
+}
+
+/** The castings a first visit opens on: the supper's, the bombs first, and small bites by spoon. */
 export function demoCastings(now: Date): Casting[] {
   const bombs = newCasting('demo-bombs', 'Cider-spice bombs', now);
   bombs.pieces = 18;
@@ -81,7 +112,7 @@ export function demoCastings(now: Date): Casting[] {
   bites.parts[0].coats = [coat('coat-1', 'spoon', 1.85e-6, 'upright'), coat('coat-2', 'spoon', 1.85e-6, 'upright')];
   bites.parts[0].coveredRest = true;
   bites.fill = [{ id: 'layer-1', partId: 'half', fillingId: 'ganache', amount: { by: 'volume', m3: 4.92892159375e-6 } }];
-  return [bombs, bites];
+  return [bombs, bites, ...furtherCastings(now)];
 }
 
 /** The next Saturday at 18:00, in the zone the person is in. */

@@ -63,7 +63,7 @@ export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', d
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(), provideRouter([]),
-      { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
+      { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY).slice(0, 2)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
       { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) }, { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) }, { provide: START_STUDY_WORKER, useValue: studyWorker },
     ],

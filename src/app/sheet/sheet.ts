@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
-import { fillsLevel } from '../../core/record/choices';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { shopping } from '../../core/batch/shopping';
 import { CastingStore } from '../state/casting-store';
@@ -10,7 +9,7 @@ import { Pantry } from '../state/pantry';
 import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
-import { handsText, placesText } from '../wording/coats';
+import { coatName, handsText, placesText } from '../wording/coats';
 import { rangeText, text } from '../wording/format';
 import { stepWordings } from '../wording/melting';
 import { ALLERGEN_NAMES, METHOD_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
@@ -75,9 +74,9 @@ export class Sheet {
     return plan.coatsMade.map((made, i) => {
       const { stay, last } = plan.chill.coats[i];
       return {
-        name: fillsLevel(made.method) ? `Layer ${i + 1}` : `Coat ${i + 1}`,
+        name: coatName(made.method, i),
         how: `${METHOD_NAMES[made.method]}: ${handsText(made, system)}`,
-        chill: `Set ${WAY_UP_NAMES[made.wayUp]}, ${placesText(made, system)} for ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
+        chill: `Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)} for ${text(stay.value, 'duration', system)}${rangeText(stay, system) ? ` (${rangeText(stay, system)})` : ''}, then ${last ? 'unmold' : 'the next coat'}`,
       };
     });
   });

@@ -7,7 +7,7 @@ import { CastingStorage } from './casting-storage';
 import type { OutsideChange } from './record-storage';
 import { CastingStore } from './casting-store';
 
-const demo = demoCastings(new Date('2026-10-12T08:00:00Z'));
+const demo = demoCastings(new Date('2026-10-12T08:00:00Z')).slice(0, 2);
 
 /** Storage as the store sees it: what it is handed, and what other tabs do. */
 class PlainStorage {

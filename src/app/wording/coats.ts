@@ -1,9 +1,24 @@
 import type { Coat } from '../../core/record/casting';
 import type { CoatChoice } from '../../core/shell/coat-choice';
 import type { UnitSystem } from '../../core/quantity/units';
+import { fillsLevel, type Method } from '../../core/record/choices';
 import { restsOf, placeOf } from '../../core/record/sets';
 import { spoons, text } from './format';
 import { PLACE_NAMES } from './names';
+
+const ORDINALS = ['First', 'Second', 'Third', 'Fourth'];
+
+/** What one of a part's coats is called: a coat, a layer of a fill, or the top that is clamped. */
+export function coatName(method: Method, index: number): string {
+  return method === 'clamp' ? 'Clamped' : `${fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
+}
+
+/** The same where amounts are weighed out, among so many. */
+export function weighedName(method: Method, index: number, count: number): string {
+  if (method === 'clamp') return 'Top-up';
+  const what = fillsLevel(method) ? (count === 1 ? 'fill' : 'layer') : 'coat';
+  return count === 1 ? `The ${what}` : `${ORDINALS[index]} ${what}`;
+}
 
 type Worked = Pick<CoatChoice, 'method' | 'doseM3' | 'dwellSeconds' | 'drainSeconds' | 'tappingSeconds' | 'turnSeconds' | 'volumeShare'>;
 
@@ -26,8 +41,8 @@ export function handsText(coat: Worked & Partial<Pick<Coat, 'standsIn'>>, system
   }
 }
 
-/** Where a coat sets and rests before, as "rest 20 min in the room, then the fridge". */
+/** Where a coat rests and then sets, to go on from how it lies: ", 20 min in the room, then in the fridge". */
 export function placesText(coat: Pick<Coat, 'sets'>, system: UnitSystem): string {
-  const rests = restsOf(coat).map(({ place, seconds }) => `rest ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}, then `);
-  return `${rests.join('')}the ${PLACE_NAMES[placeOf(coat)]}`;
+  const rests = restsOf(coat).map(({ place, seconds }) => `, ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}, then`);
+  return `${rests.join('')} in the ${PLACE_NAMES[placeOf(coat)]}`;
 }

@@ -59,6 +59,7 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
     sure: 'The likely range comes from fifteen runs. Turned every which way it comes out as even as told; always the same way, less.',
   },
   'coat.filled': { title: 'Depth of a fill', how: 'The level at which the cavity holds its share of the volume, less the level it started from.', source: 'Depth against volume of the cavity, exact for its shape.', sure: 'Filled by eye: within 5 %.' },
+  'coat.fillMass': { title: 'Chocolate of a fill', how: 'Its share of the cavity’s volume, times the density of melted chocolate.', source: 'Volume of the cavity; density from memory.', sure: 'Filled by eye: within 5 %.' },
   'coat.rest': { title: 'Time until it holds', how: 'After the mold is set down the film runs on, until it has cooled and set so far that its own stiffness holds it.', source: 'Simulation of the film with heat and setting.', sure: 'Follows how the chocolate runs and how cool the mold is. Until then, keep it level and leave it alone.' },
   'coat.feet': { title: 'What drips off the rim', how: 'What runs over the rim after the mold is set down, before the film holds: it sets as feet, and is scraped off.', source: 'Simulation of the film with heat and setting.', sure: 'Follows how the chocolate runs. Where it is much, let the coat thicken before it is turned over.' },
   'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added, and rounded only then.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },

@@ -4,7 +4,7 @@ import type { CastingPlan } from '../../core/plan/plan';
 import type { StationKey } from '../../core/plan/problems';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
-import { placeOf } from '../../core/record/sets';
+import { placeOf, restsOf } from '../../core/record/sets';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { text, written } from '../wording/format';
@@ -89,7 +89,8 @@ const PLAN_ANSWERS: Answers<CastingPlan> = {
   chill: (plan) => {
     const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));
     const minutes = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? String(Math.round(coat.stay.value / 60)) : 'never'));
-    const places = [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[placeOf(coat)]))].join(', ');
+    const rests = plan.coatsMade.some((coat) => restsOf(coat).length > 0) ? 'rest first, ' : '';
+    const places = rests + [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[placeOf(coat)]))].join(', ');
     return { answer: `${minutes.join(' + ')}${stays.some((s) => s.unit) ? ' min' : ''}`, detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
   },
   batch: (plan) => {

@@ -132,16 +132,56 @@ describe('Coat station', () => {
     await bench.type('Tipped out', '15 s');
     await bench.type('Tapped', '5 s');
     expect(casting().parts[0].coats[1]).toMatchObject({ dwellSeconds: 30, drainSeconds: 15, tappingSeconds: 5 });
-    await bench.press('spoon, swirl');
+    await bench.choose('How it is made', 'spoon');
     expect(() => bench.field('Stands')).toThrow();
     await bench.type('In each cavity, per coat', '1.5 tsp');
     expect(casting().parts[0].coats[0].doseM3 * 1e6).toBeCloseTo(7.393, 2);
     await bench.press('sides');
     expect(casting().parts[0].coats.map((coat) => coat.where)).toEqual(['all', 'sides']);
-    await bench.press('fill, dump');
+    await bench.choose('How it is made', 'dump');
     expect(casting().parts[0].coats.map((coat) => coat.where)).toEqual(['all', 'all']);
     await bench.press('upright');
     expect(casting().parts[0].coats.every((coat) => coat.wayUp === 'upright')).toBe(true);
+  });
+
+  it('fills in layers that together take no more than the cavity, and goes back', async () => {
+    const bench = await Bench.of(CoatStation);
+    await bench.choose('How it is made', 'solid');
+    expect(casting().parts[0].coats.map(({ method, volumeShare }) => [method, volumeShare])).toEqual([['solid', 1]]);
+    expect(bench.text).toContain('Deep in the middle32 mm');
+    expect(bench.text).not.toContain('Rim in all');
+    await bench.press('2');
+    expect(casting().parts[0].coats.map(({ volumeShare }) => volumeShare)).toEqual([0.5, 0.5]);
+    await bench.type('Layer 1', '60 %');
+    expect(casting().parts[0].coats[0].volumeShare).toBe(0.5);
+    expect(bench.text).toContain('The other layers take 50 %; together they cannot be more than the cavity.');
+    await bench.type('Layer 1', '30 %');
+    expect(casting().parts[0].coats.map(({ volumeShare }) => volumeShare)).toEqual([0.3, 0.5]);
+    await bench.choose('How it is made', 'dump');
+    expect(bench.text).toContain('Rim in all');
+  });
+
+  it('clamps two halves without a plate, and takes the plate back with another way', async () => {
+    const bench = await Bench.of(CoatStation);
+    await bench.choose('How it is made', 'clamp');
+    await bench.type('First filled to', '85 %');
+    expect(casting().parts[0].coats.map(({ method, volumeShare }) => [method, volumeShare])).toEqual([['solid', 0.85], ['clamp', expect.closeTo(0.15, 9)]]);
+    expect(casting().closure).toBeNull();
+    expect(bench.text).not.toMatch(/Coats1|Layers/);
+    await bench.choose('How it is made', 'turn');
+    expect(casting().closure?.kind).toBe('warmPlate');
+    await bench.type('Turned every', '1 min');
+    expect(casting().parts[0].coats.every(({ method, turnSeconds }) => method === 'turn' && turnSeconds === 60)).toBe(true);
+    expect(bench.text).not.toContain('Sets');
+  });
+
+  it('chills a full mold where it is told, for minutes', async () => {
+    const bench = await Bench.of(CoatStation);
+    await bench.choose('How it is made', 'chillDump');
+    await bench.press('freezer');
+    await bench.type('Stands', '3 min');
+    expect(casting().parts[0].coats).toHaveLength(1);
+    expect(casting().parts[0].coats[0]).toMatchObject({ method: 'chillDump', standsIn: 'freezer', dwellSeconds: 180 });
   });
 });
 
@@ -168,6 +208,17 @@ describe('Chill station', () => {
     await bench.settle();
     await bench.press('Use the computed time');
     expect(casting().parts[0].coats[0].sets).toEqual([{ place: 'fridge' }]);
+  });
+
+  it('rests a coat in the room before its place, as long as wanted, or not', async () => {
+    const bench = await Bench.of(ChillStation);
+    await bench.press('rest it in the room first', 1);
+    expect(casting().parts[0].coats[1].sets).toEqual([{ place: 'room', seconds: 1200 }, { place: 'fridge' }]);
+    await bench.type('Rests in the room first', '30 min');
+    await bench.press('freezer', 1);
+    expect(casting().parts[0].coats[1].sets).toEqual([{ place: 'room', seconds: 1800 }, { place: 'freezer' }]);
+    await bench.press('Straight into its place');
+    expect(casting().parts[0].coats[1].sets).toEqual([{ place: 'freezer' }]);
   });
 
   it('keeps the covered rest', async () => {

@@ -25,7 +25,7 @@ type Planned = Omit<CastingPlan, 'problems'>;
 
 /** Finds what needs attention, most pressing first, each with the change that mends it where there is one. */
 export function findProblems(plan: Planned): Problem[] {
-  return [...meltProblems(plan), ...chillProblems(plan), ...paintProblems(plan), ...coatProblems(plan), ...turnProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...restProblems(plan), ...jobProblems(plan)];
+  return [...meltProblems(plan), ...chillProblems(plan), ...paintProblems(plan), ...turnProblems(plan), ...coatProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...restProblems(plan), ...jobProblems(plan)];
 }
 
 function meltProblems({ casting, melts }: Planned): Problem[] {
@@ -85,9 +85,14 @@ function restProblems({ coatsMade, moldRecord, melts }: Planned): Problem[] {
 /** Base over rim from which a turned vessel counts as pooled. Working rule. */
 const POOLED = 1.5;
 
-function turnProblems({ coat, coatsMade: [{ method, turnSeconds }] }: Planned): Problem[] {
+function pooled({ total: { rim, base } }: Planned['coat'], [{ method }]: Planned['coatsMade']): boolean {
+  return method === 'turn' && base.value >= POOLED * rim.value;
+}
+
+function turnProblems({ coat, coatsMade }: Planned): Problem[] {
+  if (!pooled(coat, coatsMade)) return [];
   const { rim, base } = coat.total;
-  if (method !== 'turn' || base.value < POOLED * rim.value) return [];
+  const [{ turnSeconds }] = coatsMade;
   const seconds = Math.max(LIMITS.turnSeconds.low, turnSeconds / 2);
   return [{ key: 'poolsBetweenTurns', station: 'coat', values: { every: turnSeconds, rim: rim.value, base: base.value }, ...(seconds < turnSeconds ? { remedy: { key: 'turnEvery' as const, seconds } } : {}) }];
 }
@@ -103,7 +108,8 @@ function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[]
     const remedy: Remedy | undefined = coatsMade.length < LIMITS.coats.high ? { key: 'splitCoats' } : undefined;
     problems.push({ key: 'coatTooHeavy', station: 'coat', values: { coat: heavy + 1, hold: coat.coats[heavy].hold.value }, remedy });
   }
-  if (coat.total.rim.value < coat.neededRim.value) {
+  // Where it has pooled, another coat would pool as well.
+  if (coat.total.rim.value < coat.neededRim.value && !pooled(coat, coatsMade)) {
     const values = { rim: coat.total.rim.value, needed: coat.neededRim.value, chance: coat.breakChance.value };
     const remedy: Remedy | undefined = pressed ? undefined :
       part.coatsBy.by === 'thickness' ? { key: 'wantRim', rimM: clampRim(coat.neededRim.value * 1.1) } : coatsMade.length < LIMITS.coats.high ? { key: 'addCoat' } : undefined;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Kitchen } from '../../../core/record/kitchen';
-import { PLACES, fillsLevel, type Place } from '../../../core/record/choices';
+import { PLACES, type Place } from '../../../core/record/choices';
 import { placeOf, restFirst, restsOf, setIn, stayFor } from '../../../core/record/sets';
 import { RESTS_S } from '../../../core/plan/remedy';
 import { LIMITS } from '../../../core/record/limits';
@@ -11,6 +11,7 @@ import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
+import { coatName } from '../../wording/coats';
 import { PLACE_NAMES } from '../../wording/names';
 
 type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
@@ -82,8 +83,7 @@ export class ChillStation {
   }
 
   protected name(index: number): string {
-    const method = this.plan()?.coatsMade[index]?.method;
-    return method === 'clamp' ? 'Clamped' : `${method && fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
+    return coatName(this.plan()?.coatsMade[index]?.method ?? 'dump', index);
   }
 
   protected setCovered(choice: 'yes' | 'no'): void {

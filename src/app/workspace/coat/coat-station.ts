@@ -16,6 +16,7 @@ import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
+import { coatName } from '../../wording/coats';
 import { text, written } from '../../wording/format';
 import { WeighedShellPanel } from './weighed-shell-panel';
 import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
@@ -142,6 +143,10 @@ export class CoatStation {
   protected setMethod(method: Method): void {
     const plan = this.plan();
     if (plan) this.store.edit('method', (casting) => makeBy(casting, method, plan));
+  }
+
+  protected name(index: number): string {
+    return coatName(this.plan()?.coatsMade[index]?.method ?? 'dump', index);
   }
 
   protected setShare(index: number, share: number): void {

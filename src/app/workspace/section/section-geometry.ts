@@ -89,7 +89,7 @@ export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill'
     layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
     rim: onWall(last),
     wall: onWall(middle),
-    base: solid ? place(0, cavity.profile.heightM[0] + plan.coat.total.base.value / 2) : onWall(0),
+    base: solid ? place(0, cavity.profile.heightM[0]) : onWall(0),
     rimInner: place(cavity.profile.radiusM[last] - side * thickness[last], cavity.depthM),
     halfCavity: (cavity.rimDiameterM / 2) * pxPerM,
     depth: cavity.depthM * pxPerM,
@@ -175,7 +175,10 @@ function drawnLayer(inside: Line, fromM: number, toM: number, kind: string, plac
   };
   const low = floor + fromM;
   const high = floor + toM;
-  const heights = [low, ...Array.from(inside.heightM).filter((z) => z > low && z < high), high];
-  const radii = heights.map(radiusAt);
+  const between = Array.from(inside.heightM.keys()).filter((i) => inside.heightM[i] > low && inside.heightM[i] < high);
+  // From the lowest point up a level floor comes first, then what rises from it.
+  const flat = fromM > 0 ? -1 : inside.heightM.reduce((last, z, i) => (z <= floor ? i : last), 0);
+  const radii = [flat < 0 ? radiusAt(low) : inside.radiusM[flat], ...between.map((i) => inside.radiusM[i]), radiusAt(high)];
+  const heights = [low, ...between.map((i) => inside.heightM[i]), high];
   return { path: closed(bothHalves(radii, heights, place)), kind, topY: place(0, high).y, halfWidth: place(radii[radii.length - 1], 0).x - place(0, 0).x };
 }

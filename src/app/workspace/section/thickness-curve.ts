@@ -60,7 +60,8 @@ export class ThicknessCurve {
       curve: line().digits(2)(at(plan.coat.totalM)) ?? '',
       ticks: y.ticks(4).map((tick) => ({ y: y(tick), name: String(tick) })),
       neededY: y(needed / perUnit),
-      neededBelow: y(needed / perUnit) < HEIGHT / 3,
+      // On the side of its line that the curve is not on.
+      neededBelow: y(needed / perUnit) < HEIGHT / 3 || (plan.coat.total.rim.value > needed && y(needed / perUnit) < HEIGHT - MARGIN.bottom - 16),
       neededText: `needed at the rim ${text(needed, 'length', system)}`,
       unit: system === 'us' ? 'in' : 'mm',
       description: `Thickness along the wall from base ${text(plan.coat.total.base.value, 'length', system)} to rim ${text(plan.coat.total.rim.value, 'length', system)}; ${text(needed, 'length', system)} is needed at the rim.`,

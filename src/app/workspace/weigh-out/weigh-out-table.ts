@@ -1,4 +1,5 @@
 import type { CastingPlan } from '../../../core/plan/plan';
+import { weighedName } from '../../wording/coats';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 
 /** One line of a weigh-out; amounts in kg, undefined where a column does not apply. */
@@ -18,8 +19,6 @@ export interface WeighOutTable {
   readonly rows: readonly WeighOutRow[];
 }
 
-const COAT_NAMES = ['First coat', 'Second coat', 'Third coat', 'Fourth coat'];
-
 /** Turns a plan into the tables that the screen, the printed sheet and the CSV file show alike. */
 export function weighOutTables(plan: CastingPlan): WeighOutTable[] {
   const parts = plan.batch.parts.value;
@@ -27,7 +26,7 @@ export function weighOutTables(plan: CastingPlan): WeighOutTable[] {
   return plan.batch.melts.map((melt) => {
     const coats = plan.coat.coats.flatMap((coat, i) =>
       plan.coatsMade[i].shares[0].meltId === melt.meltId
-        ? [{ name: plan.coat.coats.length === 1 ? 'The coat' : COAT_NAMES[i], perPartKg: coat.mass.value, perRoundKg: coat.mass.value * perRound, jobKg: coat.mass.value * parts, sum: false }]
+        ? [{ name: weighedName(coat.choice.method, i, plan.coat.coats.length), perPartKg: coat.mass.value, perRoundKg: coat.mass.value * perRound, jobKg: coat.mass.value * parts, sum: false }]
         : [],
     );
     const rows: WeighOutRow[] = [...coats];

@@ -23,7 +23,7 @@ import { TERM_NAMES } from '../../wording/terms';
             @if (s.parts.length) {
               <h3>Added up from</h3>
               <table>
-                @for (part of s.parts; track $index; let i = $index) { <tr><th scope="row">Coat {{ i + 1 }}</th><td><ks-figure [answer]="part" /></td></tr> }
+                @for (part of s.parts; track $index; let i = $index) { <tr><th scope="row">{{ part.rule.startsWith('coat.fill') ? 'Layer' : 'Coat' }} {{ i + 1 }}</th><td><ks-figure [answer]="part" /></td></tr> }
               </table>
             }
             @if (s.terms.length) {

@@ -1,0 +1,79 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+
+test('a bottle is turned: an even wall, a pool where it is turned too seldom, and the note brings it back', async ({ page }) => {
+  await openBombs(page, 'mold');
+  await page.getByLabel('From your molds').selectOption({ label: 'A found bottle' });
+  await tab(page, 'Coat').click();
+  await page.getByLabel('How it is made').selectOption({ label: 'tilt and turn' });
+  await page.getByText('1', { exact: true }).first().click();
+  await worked(page);
+  await expect(tab(page, 'Coat')).toContainText('tilt and turn');
+  await page.getByLabel('Dose per coat').fill('60 mL');
+  await page.getByLabel('Turned every').fill('5 min');
+  const note = page.getByText(/Turned every 5 min, it pools: [\d.]+ mm at the base, [\d.]+ mm at the rim\./);
+  await expect(note).toBeVisible();
+  await expect(tab(page, 'Coat')).toContainText('pools');
+  for (let k = 0; k < 4 && (await page.getByRole('button', { name: /Turn it twice as often/ }).isVisible()); k++) {
+    await page.getByRole('button', { name: /Turn it twice as often/ }).click();
+    await worked(page);
+  }
+  await expect(page.getByText(/it pools/)).toHaveCount(0);
+  await expect(page.locator('ks-ribbon')).toContainText('Turn');
+  await saved(page);
+  await page.reload();
+  await expect(tab(page, 'Coat')).toContainText('tilt and turn');
+});
+
+test('tiles are filled in layers: told by depth, no film, room for no filling, compared by place alone', async ({ page }) => {
+  await page.goto('/casting/demo-tiles/coat');
+  await expect(tab(page, 'Coat')).toContainText('2 × 4.0 mm');
+  await expect(page.getByText('Deep in the middle')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Watch it run and set' })).toHaveCount(0);
+  await expect(page.getByRole('slider', { name: 'Wanted thickness at the rim' })).toHaveCount(0);
+  await page.getByText('3', { exact: true }).first().click();
+  await expect(tab(page, 'Coat')).toContainText('3 × 3.0 mm');
+  await worked(page);
+  await tab(page, 'Chill').click();
+  await expect(page.getByText('Keep level for')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'layer 3' })).toBeChecked();
+  await page.getByRole('link', { name: 'Compare two ways' }).click();
+  await expect(page.getByRole('option', { name: 'set upside down' })).toHaveCount(0);
+  await expect(page.locator('ks-compare-side')).toHaveCount(2);
+  await expect(page.locator('.verdict')).toContainText(/sooner|lets go|No difference/);
+});
+
+test('owls are clamped, bonbons rest before the fridge, painted details keep out of the freezer', async ({ page }) => {
+  await page.goto('/casting/demo-owls/coat');
+  await expect(tab(page, 'Coat')).toContainText('two halves, clamped');
+  await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
+  await expect(page.getByText('close on the marks with the other half, clamp')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Top-up/ })).toBeVisible();
+
+  await page.goto('/casting/demo-bonbons/chill');
+  await expect(page.locator('ks-ribbon')).toContainText('room 20 min');
+  await page.getByRole('button', { name: 'Straight into its place' }).click();
+  await expect(page.getByText('Tempered chocolate in a rigid mold likes to rest before the cold.')).toBeVisible();
+  await page.getByRole('button', { name: /Rest it 20 min first/ }).click();
+  await expect(page.locator('ks-ribbon')).toContainText('room 20 min');
+
+  await tab(page, 'Mold').click();
+  await page.getByText('painted details', { exact: true }).click();
+  await tab(page, 'Chill').click();
+  await page.getByRole('radiogroup', { name: /Coat 1 sets in/ }).getByText('freezer').click();
+  await expect(page.getByText('Painted details crack in the freezer.')).toBeVisible();
+  await page.getByRole('button', { name: /Move it to the fridge/ }).click();
+  await expect(page.getByText('Painted details crack in the freezer.')).toHaveCount(0);
+});
+
+for (const path of ['/casting/demo-tiles/coat', '/casting/demo-owls/coat', '/casting/demo-oat-cups/coat', '/casting/demo-bonbons/chill', '/casting/demo-tiles/chill', '/casting/demo-acorns/coat']) {
+  test(`${path} can be used without seeing it, and fits a phone`, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.locator('ks-ribbon li').first()).toBeVisible();
+    await worked(page);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0].html}`)).toEqual([]);
+    await page.setViewportSize({ width: 390, height: 844 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+}
