@@ -53,10 +53,13 @@ describe('PlanClient', () => {
     const heard: string[] = [];
     client.answers.subscribe(({ key, worked }: PlanAnswered) => heard.push(`${key}${worked.simulated.structure ? ' ranged' : ''}`));
     client.request('a', input);
-    await wait(60);
+    await wait(160);
     client.request('b', input);
-    await wait(400);
-    expect(heard).toEqual(['a', 'b', 'b ranged']);
+    await wait(40);
+    // Asked for before a range was begun.
+    client.request('c', input);
+    await wait(500);
+    expect(heard).toEqual(['a', 'b', 'c', 'c ranged']);
   });
 
   it('replaces a worker that fails, and asks the newest request again', async () => {

@@ -26,10 +26,12 @@ interface Request {
 const SLOW_MS = 5000;
 const MOST_FAILURES = 3;
 const RESTART_AFTER_MS = 300;
+/** The likely range is begun once nothing has been asked for so long: within a drag it would only hold up the next answer. */
+const RANGE_AFTER_MS = 100;
 
 /**
  * Sends makings to a worker, one at a time; of those that wait only the newest is kept. Each is answered by the simulation as planned,
- * and, where nothing newer waits by then, once more with the likely range from runs of its own.
+ * and, where nothing newer is asked for a moment, once more with the likely range from runs of its own.
  * A worker that fails or hangs is replaced and the newest request sent again; after three failures in a row it
  * rests until `retry`.
  */
@@ -44,6 +46,8 @@ export class PlanClient {
   /** The likely range is under way, which something newer stops. */
   private ranging = false;
   private patience: ReturnType<typeof setTimeout> | undefined;
+  /** Runs while the range has not been begun yet. */
+  private pause: ReturnType<typeof setTimeout> | undefined;
 
   /** @param start makes a new worker; called again after a failure */
   constructor(private readonly start: () => Worker) {}
@@ -63,6 +67,7 @@ export class PlanClient {
   request(key: string, making: Making, from?: Simulated): void {
     this.waiting = { key, making, from };
     if (this.states.value === 'idle') this.next();
+    else if (this.pause !== undefined) this.done();
     else if (this.ranging) void this.remote?.stop().catch(() => undefined);
   }
 
@@ -89,6 +94,7 @@ export class PlanClient {
   /** Ends the worker for good. */
   close(): void {
     clearTimeout(this.patience);
+    clearTimeout(this.pause);
     this.running = undefined;
     this.waiting = undefined;
     this.worker?.terminate();
@@ -134,6 +140,12 @@ export class PlanClient {
     this.failures = 0;
     this.answered.next({ ...request, worked });
     if (this.waiting) return this.done();
+    clearTimeout(this.patience);
+    this.pause = setTimeout(() => this.range(request, worked), RANGE_AFTER_MS);
+  }
+
+  private range(request: Request, worked: Worked): void {
+    this.pause = undefined;
     this.ranging = true;
     this.watch(request);
     this.connect(request)
@@ -150,6 +162,8 @@ export class PlanClient {
 
   private done(): void {
     clearTimeout(this.patience);
+    clearTimeout(this.pause);
+    this.pause = undefined;
     this.ranging = false;
     this.running = undefined;
     this.next();
@@ -158,6 +172,8 @@ export class PlanClient {
   private fail(request: Request): void {
     if (this.running !== request) return;
     clearTimeout(this.patience);
+    clearTimeout(this.pause);
+    this.pause = undefined;
     this.ranging = false;
     this.worker?.terminate();
     this.worker = undefined;

@@ -89,7 +89,7 @@ function coatAnswer(input: ChillInput, coat: CoatChill, index: number): ChillCoa
 
 function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): PlaceAnswers {
   const terms = placeTerms(input, index, chill.place);
-  const likely = (seconds: LikelySeconds, rule: string): Answer => answer(seconds.value, 'duration', rule, terms, [seconds.low, seconds.high]);
+  const likely = (seconds: LikelySeconds, rule: string): Answer => answer(seconds.value, 'duration', rule, terms, seconds.low < seconds.high ? [seconds.low, seconds.high] : undefined);
   return {
     place: chill.place,
     touch: likely(chill.touch, 'chill.touch'),

@@ -48,18 +48,18 @@ const SAMPLE: readonly ChillVariation[] = [
 ];
 
 /**
- * Minutes to touch-set, to unmold and to the latest sensible moment, for every coat in every place, with likely ranges.
+ * Minutes to touch-set, to unmold and to the latest sensible moment, for every coat in every place, with likely ranges in its own.
  *
- * Nine runs of the slab a coat and place: nominal, and each of thickness, place, air and working temperature to either
- * end; the range adds their effects as independent (root of the sum of squares). Each coat starts from the state
- * its predecessors reach in their chosen places.
+ * Nine runs of the slab a coat: nominal, and each of thickness, place, air and working temperature to either end; the range adds their
+ * effects as independent (root of the sum of squares). The other places get the nominal run. Each coat starts from the state its
+ * predecessors reach in their chosen places.
  */
 export function chillCasting(input: ChillInput): ChillResult {
-  const runs = SAMPLE.map((variation) => chain(input, variation, () => PLACES));
+  const [nominal, ...others] = SAMPLE.map((variation, k) => chain(input, variation, (coat) => (k === 0 ? PLACES : [coat.place])));
   const coats = input.coats.map((coat, index) => {
-    const places = PLACES.map((place, p) => placeChill(input, index, place, runs.map((run) => run[index][p].times)));
+    const places = PLACES.map((place, p) => placeChill(input, index, place, [nominal[index][p].times, ...(place === coat.place ? others.map((run) => run[index][0].times) : [])]));
     const chosen = PLACES.indexOf(coat.place);
-    return { chosen: places[chosen], places, surfaceC: runs[0][index][chosen].surfaceC };
+    return { chosen: places[chosen], places, surfaceC: nominal[index][chosen].surfaceC };
   });
   return { coats };
 }

@@ -38,8 +38,9 @@ function staysOf(input: ChillInput): number[] {
  * Simulates a making and gives the correction it makes to the closed form, together with what is made by it. Where a thickness is
  * wanted, aim and simulation take turns until what the aim asks for stands still. A solid fill has no film to run: its levels are exact.
  * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
+ * @param mostRounds how often they take turns at the most: once is enough for a first answer next to an earlier one
  */
-export function simulateMaking(making: Making, from?: Simulated): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
+export function simulateMaking(making: Making, from?: Simulated, mostRounds = MOST_ROUNDS): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
   const structure = structureOf(making);
   let simulated: Simulated = from?.structure === structure ? from : { structure, byCount: {} };
   let made = make(making, simulated);
@@ -49,7 +50,7 @@ export function simulateMaking(making: Making, from?: Simulated): { readonly sim
     const count = result.coats.length;
     simulated = { structure, byCount: { ...simulated.byCount, [count]: correction(making, made, result, simulated.byCount[count]) } };
     const again = make(making, simulated);
-    if (round === MOST_ROUNDS || !moved(made, again)) return { simulated, made: again, result };
+    if (round >= mostRounds || !moved(made, again)) return { simulated, made: again, result };
     made = again;
   }
 }

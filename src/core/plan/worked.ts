@@ -1,6 +1,6 @@
 import { chillCasting, type ChillResult } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
-import { make, type Making } from './making';
+import { make, structureOf, type Making } from './making';
 import { simulateMaking, simulateRange } from './simulate';
 
 /** What a worker gives back for a making: the simulation as a correction, and the chill of what is made by it. */
@@ -9,14 +9,22 @@ export interface Worked {
   readonly chill: ChillResult;
 }
 
-/** The simulation as planned, and the chill with its ranges. */
+/**
+ * The simulation as planned, and the chill with its ranges. Next to an earlier simulation of a making alike, as while something is dragged,
+ * one run is enough: what little it is off, `workOutRange` makes good once there is time.
+ */
 export function workOut(making: Making, from?: Simulated): Worked {
-  const { simulated, made } = simulateMaking(making, from);
+  const { simulated, made } = simulateMaking(making, from, from?.structure === structureOf(making) ? 1 : undefined);
   return { simulated, chill: chillCasting(made.chillInput) };
 }
 
-/** The same with the likely range from runs of its own; yields the share that is done, so that it can be stopped between two. */
+/**
+ * The same to the end, with the likely range from runs of its own; yields the share that is done, so that it can be stopped between two.
+ * @param simulated what `workOut` gave
+ */
 export function* workOutRange(making: Making, simulated: Simulated): Generator<number, Worked> {
-  const ranged = yield* simulateRange(making, simulated);
+  const settled = simulateMaking(making, simulated).simulated;
+  yield 0;
+  const ranged = yield* simulateRange(making, settled);
   return { simulated: ranged, chill: chillCasting(make(making, ranged).chillInput) };
 }
