@@ -32,6 +32,8 @@ const WORKER_AFTER_MS = 700;
 const EFFECTS_AFTER_MS = 150;
 /** Longest that batch and chill wait for the worker before they follow a change with the chill at hand. */
 const PATIENCE_MS = 80;
+/** While something is dragged, batch and chill follow the worker no more often than this; what is drawn follows every answer. */
+const FOLLOWS_MS = 100;
 
 /**
  * The plan of the open casting. Mold, coat and fill follow a change at once (`draft`): by the closed form, corrected by the newest
@@ -48,6 +50,7 @@ export class PlanService {
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
   private readonly asked = new WeakMap<Making, Casting>();
+  private followedAt = -Infinity;
 
   /** The newest simulation; it holds for whatever is made alike. */
   private readonly newest = signal<Simulated | undefined>(undefined);
@@ -138,8 +141,10 @@ export class PlanService {
     // What has changed since without being asked about, such as the pieces, is taken as it is now.
     const now = this.store.current();
     const casting = now && key === this.key() ? now : asked;
-    const draft = draftPlan(casting, worked.simulated);
     this.newest.set(worked.simulated);
+    if (key !== this.key() && performance.now() - this.followedAt < FOLLOWS_MS) return;
+    this.followedAt = performance.now();
+    const draft = draftPlan(casting, worked.simulated);
     this.answered.set({ draft, key, result: worked.chill });
     this.shown.set({ draft, result: worked.chill });
   }

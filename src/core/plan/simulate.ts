@@ -6,13 +6,22 @@ import { likelyDeviation } from '../quantity/deviations';
 import type { CoatChoice } from '../shell/coat-choice';
 import { AS_PLANNED, simulateShell, type ShellInput, type ShellResult, type ShellVariation } from '../shell/shell';
 import type { Simulated, SimulatedCoat, SimulatedCoats } from '../shell/simulated';
+import { WALL_CELLS } from '../shell/wall-cells';
 import { make, structureOf, type Made, type Making } from './making';
 
 /** A coat that sets nowhere near in its place is followed for this long, s. */
 const WHERE_IT_NEVER_SETS_S = 1800;
 /** The aim is asked again while what it asks for still moves by more than this share. */
 const CLOSE_SHARE = 0.01;
-const MOST_ROUNDS = 6;
+/** How hard a simulation tries: how often aim and simulation take turns at the most, and on how many cells. */
+interface Effort {
+  readonly rounds: number;
+  readonly cells: number;
+}
+
+const IN_FULL: Effort = { rounds: 6, cells: WALL_CELLS };
+/** For an answer next to an earlier one, soon to be made good: halving the cells moves the rim by about a hundredth. */
+export const IN_PASSING: Effort = { rounds: 1, cells: WALL_CELLS / 2 };
 
 /** What the simulation is run on: the coats as made, each for as long as the chill says. */
 export function shellInputOf(making: Making, made: Made): ShellInput {
@@ -38,19 +47,18 @@ function staysOf(input: ChillInput): number[] {
  * Simulates a making and gives the correction it makes to the closed form, together with what is made by it. Where a thickness is
  * wanted, aim and simulation take turns until what the aim asks for stands still. A solid fill has no film to run: its levels are exact.
  * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
- * @param mostRounds how often they take turns at the most: once is enough for a first answer next to an earlier one
  */
-export function simulateMaking(making: Making, from?: Simulated, mostRounds = MOST_ROUNDS): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
+export function simulateMaking(making: Making, from?: Simulated, { rounds, cells }: Effort = IN_FULL): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
   const structure = structureOf(making);
   let simulated: Simulated = from?.structure === structure ? from : { structure, byCount: {} };
   let made = make(making, simulated);
   if (made.coat.body) return { simulated, made, result: undefined };
   for (let round = 1; ; round++) {
-    const result = simulateShell(shellInputOf(making, made));
+    const result = simulateShell(shellInputOf(making, made), AS_PLANNED, undefined, cells);
     const count = result.coats.length;
     simulated = { structure, byCount: { ...simulated.byCount, [count]: correction(making, made, result, simulated.byCount[count]) } };
     const again = make(making, simulated);
-    if (round >= mostRounds || !moved(made, again)) return { simulated, made: again, result };
+    if (round === rounds || !moved(made, again)) return { simulated, made: again, result };
     made = again;
   }
 }

@@ -1,7 +1,7 @@
 import { chillCasting, type ChillResult } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
 import { make, structureOf, type Making } from './making';
-import { simulateMaking, simulateRange } from './simulate';
+import { IN_PASSING, simulateMaking, simulateRange } from './simulate';
 
 /** What a worker gives back for a making: the simulation as a correction, and the chill of what is made by it. */
 export interface Worked {
@@ -11,10 +11,10 @@ export interface Worked {
 
 /**
  * The simulation as planned, and the chill with its ranges. Next to an earlier simulation of a making alike, as while something is dragged,
- * one run is enough: what little it is off, `workOutRange` makes good once there is time.
+ * it is done in passing; what little that is off, `workOutRange` makes good once there is time.
  */
 export function workOut(making: Making, from?: Simulated): Worked {
-  const { simulated, made } = simulateMaking(making, from, from?.structure === structureOf(making) ? 1 : undefined);
+  const { simulated, made } = simulateMaking(making, from, from?.structure === structureOf(making) ? IN_PASSING : undefined);
   return { simulated, chill: chillCasting(made.chillInput) };
 }
 
