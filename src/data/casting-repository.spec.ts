@@ -6,7 +6,7 @@ import { CastingRepository } from './casting-repository';
 import { KilnstoneDatabase } from './database';
 import { demoCastings } from './demo';
 
-const demo = demoCastings(new Date('2026-10-12T08:00:00Z'));
+const demo = demoCastings(new Date('2026-10-12T08:00:00Z')).slice(0, 2);
 
 async function opened(tab: string): Promise<CastingRepository> {
   const repository = new CastingRepository(tab);
