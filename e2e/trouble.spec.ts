@@ -78,7 +78,7 @@ test('an import that cannot be used says why and where, and changes nothing', as
   await expect(page.getByRole('alert')).toContainText('Casting 2 (“Pebble bites”): the value at pieces cannot be used.');
   await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(7);
   await page.getByRole('button', { name: 'Take the good ones' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(8);
+  await expect(page.getByRole('listitem')).toHaveCount(13);
 });
 
 test('with storage blocked it works in memory, says so, and offers the export', async ({ page }) => {
@@ -110,6 +110,7 @@ test('with storage full it works in memory, says so, offers the export, and save
   expect(download.suggestedFilename()).toContain('all castings');
   await session.send('Storage.overrideQuotaForOrigin', { origin });
   await page.getByLabel('Pieces', { exact: true }).fill('31');
+  await expect(page.getByText(/^31 pieces/)).toBeVisible();
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('31');

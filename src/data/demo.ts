@@ -80,7 +80,7 @@ function supperCasting(now: Date, id: string, name: string, pieces: number, mold
 function furtherCastings(now: Date): Casting[] {
   const bonbons = supperCasting(now, 'demo-bonbons', 'Hazelnut bonbons', 24, 'bonbons', [{ ...coat('coat-1', 'dump', 1e-6, 'upsideDown'), sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }]);
   bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.003 } }];
-  const cups = supperCasting(now, 'demo-oat-cups', 'Oat cups', 8, 'oat-cups', [coat('coat-1', 'spreadUp', 9.86e-6, 'upright')].map((one) => ({ ...one, sets: [{ place: 'freezer' as const }] })));
+  const cups = supperCasting(now, 'demo-oat-cups', 'Oat cups', 8, 'oat-cups', [coat('coat-1', 'spreadUp', 3.7e-6, 'upright'), coat('coat-2', 'spreadUp', 3.7e-6, 'upright')].map((one) => ({ ...one, sets: [{ place: 'freezer' as const }] })));
   cups.molds[0].atHand = 8;
   cups.melts = [melt('fallow', 29.5, 'seeding', USUAL_KITCHEN)];
   const half = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.92 };

@@ -142,7 +142,9 @@ export class PlanService {
     const now = this.store.current();
     const casting = now && key === this.key() ? now : asked;
     this.newest.set(worked.simulated);
-    if (key !== this.key() && performance.now() - this.followedAt < FOLLOWS_MS) return;
+    // What is on screen by the closed form may be of now already; and a drag need not be followed by every answer.
+    const late = key !== this.key() && (this.shown()?.draft.casting === this.store.current() || performance.now() - this.followedAt < FOLLOWS_MS);
+    if (late) return;
     this.followedAt = performance.now();
     const draft = draftPlan(casting, worked.simulated);
     this.answered.set({ draft, key, result: worked.chill });

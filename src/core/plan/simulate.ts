@@ -45,7 +45,7 @@ function staysOf(input: ChillInput): number[] {
 
 /**
  * Simulates a making and gives the correction it makes to the closed form, together with what is made by it. Where a thickness is
- * wanted, aim and simulation take turns until what the aim asks for stands still. A solid fill has no film to run: its levels are exact.
+ * wanted, aim and simulation take turns until what the aim asks for stands still, and so do simulation and the coats' minutes. A solid fill has no film to run: its levels are exact.
  * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
  */
 export function simulateMaking(making: Making, from?: Simulated, { rounds, cells }: Effort = IN_FULL): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
@@ -53,13 +53,18 @@ export function simulateMaking(making: Making, from?: Simulated, { rounds, cells
   let simulated: Simulated = from?.structure === structure ? from : { structure, byCount: {} };
   let made = make(making, simulated);
   if (made.coat.body) return { simulated, made, result: undefined };
+  let input = shellInputOf(making, made);
   for (let round = 1; ; round++) {
-    const result = simulateShell(shellInputOf(making, made), AS_PLANNED, undefined, cells);
+    const result = simulateShell(input, AS_PLANNED, undefined, cells);
     const count = result.coats.length;
     simulated = { structure, byCount: { ...simulated.byCount, [count]: correction(making, made, result, simulated.byCount[count]) } };
     const again = make(making, simulated);
-    if (round === rounds || !moved(made, again)) return { simulated, made: again, result };
+    if (round === rounds) return { simulated, made: again, result };
+    const inputAgain = shellInputOf(making, again);
+    // A thicker coat stays longer, and the next then goes on a cooler wall: that too has to stand still.
+    if (!moved(made, again) && sameStays(input, inputAgain)) return { simulated, made: again, result };
     made = again;
+    input = inputAgain;
   }
 }
 
@@ -79,6 +84,10 @@ function correction(making: Making, made: Made, result: ShellResult, before: Sim
 function closedForm({ material, moldWallM, kitchen, press }: Making, { cavity, coat }: Made, variation: Variation): Float64Array[] {
   const choices = coat.coats.map(({ choice }) => choice);
   return new CoatLayer({ cavity, material, moldWallM, roomC: kitchen.roomC, press }).lay(choices, variation).map((laid) => laid.thicknessM);
+}
+
+function sameStays(a: ShellInput, b: ShellInput): boolean {
+  return a.coats.every(({ sets }, i) => sets.every(({ seconds }, k) => seconds === b.coats[i].sets[k].seconds));
 }
 
 /** Whether the aim asks for something else than before. */
