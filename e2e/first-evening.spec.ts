@@ -70,7 +70,8 @@ test('US units and back leave every figure as it was', async ({ page }) => {
   // The last things to come in are the ranges and what the notes' advice would change.
   await expect(page.locator('ks-notes .effect').first()).toBeVisible();
   await worked(page);
-  const before = await text();
+  let before = '';
+  await expect.poll(async () => before === (before = await text()), { intervals: [800] }).toBe(true);
   await page.getByRole('button', { name: /^Units/ }).click();
   await expect(tab(page, 'Mold')).toContainText('2.5 in');
   await expect(page.getByLabel('Worked at')).toHaveValue('88.7 °F');

@@ -9,7 +9,7 @@ import { CastingsActions } from '../state/castings-actions';
 import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../../core/record/references';
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
-import { METHOD_NAMES } from '../wording/names';
+import { madeText } from '../wording/coats';
 import { dueInstant, momentText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
 import { cavitySizeText } from '../wording/shapes';
@@ -56,8 +56,9 @@ export class Castings {
   protected what(casting: Casting): string {
     const part = casting.parts[0];
     const chocolate = chocolateOf(casting, meltOf(casting, part.coats[0].shares[0].meltId));
-    const shape = cavityRecordOf(moldOf(casting, part), part).shape;
-    return `${cavitySizeText(shape, this.units.system())}, ${chocolate.name}, ${METHOD_NAMES[part.coats[0].method]}`;
+    const mold = moldOf(casting, part);
+    const { shape } = cavityRecordOf(mold, part);
+    return `${cavitySizeText(shape, this.units.system())}, ${chocolate.name}, ${madeText(mold, part.coats[part.coats.length - 1].method)}`;
   }
 
   protected take(castings: readonly Casting[]): void {

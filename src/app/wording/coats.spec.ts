@@ -1,5 +1,5 @@
 import { METHODS } from '../../core/record/choices';
-import { coatName, handsText, placesText, weighedName } from './coats';
+import { coatName, handsText, madeText, placesText, weighedName } from './coats';
 
 const coat = { doseM3: 7.4e-6, dwellSeconds: 90, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, standsIn: 'freezer' } as const;
 
@@ -16,6 +16,7 @@ describe('what the hands do', () => {
   it('names coats, layers and the top, and where they go', () => {
     expect([coatName('dump', 0), coatName('solid', 1), coatName('clamp', 1)]).toEqual(['Coat 1', 'Layer 2', 'Clamped']);
     expect([weighedName('spoon', 0, 1), weighedName('solid', 0, 1), weighedName('solid', 1, 2), weighedName('clamp', 1, 2)]).toEqual(['The coat', 'The fill', 'Second layer', 'Top-up']);
+    expect([madeText({ composition: { kind: 'press', gap: { by: 'width', gapM: 0.003 } } }, 'spoon'), madeText({ composition: { kind: 'former' } }, 'dump'), madeText({ composition: { kind: 'halves' } }, 'clamp')]).toEqual(['pressed to the gap', 'poured over', 'two halves, clamped']);
     expect(placesText({ sets: [{ place: 'fridge' }] }, 'metric')).toBe(' in the fridge');
     expect(placesText({ sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }, 'metric')).toBe(', 20 min in the room, then in the fridge');
   });

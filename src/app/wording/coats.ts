@@ -1,16 +1,23 @@
 import type { Coat } from '../../core/record/casting';
+import type { Mold } from '../../core/record/mold';
 import type { CoatChoice } from '../../core/shell/coat-choice';
 import type { UnitSystem } from '../../core/quantity/units';
 import { fillsLevel, type Method } from '../../core/record/choices';
 import { restsOf, placeOf } from '../../core/record/sets';
 import { spoons, text } from './format';
-import { PLACE_NAMES } from './names';
+import { METHOD_NAMES, PLACE_NAMES } from './names';
 
 const ORDINALS = ['First', 'Second', 'Third', 'Fourth'];
 
 /** What one of a part's coats is called: a coat, a layer of a fill, or the top that is clamped. */
 export function coatName(method: Method, index: number): string {
   return method === 'clamp' ? 'Clamped' : `${fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
+}
+
+/** How a part is made, by its mold and its last coat's method. */
+export function madeText({ composition }: Pick<Mold, 'composition'>, method: Method): string {
+  if (composition.kind === 'press') return 'pressed to the gap';
+  return composition.kind === 'former' && method === 'dump' ? 'poured over' : METHOD_NAMES[method];
 }
 
 /** The same where amounts are weighed out, among so many. */

@@ -7,8 +7,9 @@ import { chocolateOf, meltOf } from '../../core/record/references';
 import { placeOf, restsOf } from '../../core/record/sets';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
+import { madeText } from '../wording/coats';
 import { text, written } from '../wording/format';
-import { FILLING_NAMES, MATERIAL_NAMES, METHOD_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
+import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
 import { sizeText } from '../wording/shapes';
 import { noteWording } from '../wording/problems';
 import { startInstant, startText } from '../wording/times';
@@ -65,20 +66,14 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
     const count = plan.coatsMade.length;
     const last = plan.coatsMade[count - 1];
     const each = plan.coat.total.rim.value / count;
-    if (last.method === 'clamp') return { answer: text(plan.coat.total.rim.value, 'length', system), detail: METHOD_NAMES.clamp };
-    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: howCoated(plan) };
+    if (last.method === 'clamp') return { answer: text(plan.coat.total.rim.value, 'length', system), detail: madeText(plan.moldRecord, last.method) };
+    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: madeText(plan.moldRecord, last.method) };
   },
   fill: (plan, system) => ({
     answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),
     detail: plan.fill.layers.length === 0 ? 'hollow' : [...new Set(plan.fill.layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
   }),
 };
-
-function howCoated({ moldRecord, coatsMade }: PlanDraft): string {
-  if (moldRecord.composition.kind === 'press') return 'pressed to the gap';
-  const { method } = coatsMade[0];
-  return moldRecord.composition.kind === 'former' && method === 'dump' ? 'poured over' : METHOD_NAMES[method];
-}
 
 const PLAN_ANSWERS: Answers<CastingPlan> = {
   melt: ({ casting, melts: [made] }, system) => {
