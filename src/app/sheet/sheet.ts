@@ -52,7 +52,7 @@ export class Sheet {
       job: `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}: ${plan.batch.parts.value} parts, ${plan.batch.spares.value} of them spare, in ${plan.batch.rounds.value} ${plan.batch.rounds.value === 1 ? 'round' : 'rounds'}`,
       working: text(melt.workingC, 'temperature', system),
       allergens: listed(plan.fill.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens',
-      plate: plan.casting.closure?.kind === 'warmPlate',
+      plate: plan.closure?.kind === 'warmPlate',
     };
   });
   /** Melting and tempering, one melt after another. */

@@ -14,13 +14,18 @@ export function coatName(method: Method, index: number): string {
   return method === 'clamp' ? 'Clamped' : `${fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
 }
 
+/** The same of one among a part's coats; one that is not there yet is called a coat. */
+export function coatNameIn(coats: readonly Pick<Coat, 'method'>[] | undefined, index: number): string {
+  return coatName(coats?.[index]?.method ?? 'dump', index);
+}
+
 /** How a part is made, by its mold and its last coat's method. */
 export function madeText({ composition }: Pick<Mold, 'composition'>, method: Method): string {
   if (composition.kind === 'press') return 'pressed to the gap';
   return composition.kind === 'former' && method === 'dump' ? 'poured over' : METHOD_NAMES[method];
 }
 
-/** The same where amounts are weighed out, among so many. */
+/** What a coat is called where amounts are weighed out, among so many. */
 export function weighedName(method: Method, index: number, count: number): string {
   if (method === 'clamp') return 'Top-up';
   const what = fillsLevel(method) ? (count === 1 ? 'fill' : 'layer') : 'coat';

@@ -24,7 +24,7 @@ describe('chill', () => {
     for (const wayUp of WAYS_UP) {
       for (const kind of CHOCOLATE_KINDS) {
         const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[kind];
-        const chill = chillCasting(input({ wayUp, inside: insideOf({ method: 'dump', wayUp }), place, kind, fatShare, workingC: (workFromC + workToC) / 2 })).coats[index].chosen;
+        const chill = chillCasting(input({ wayUp, inside: insideOf({ outward: false }, { method: 'dump', wayUp }), place, kind, fatShare, workingC: (workFromC + workToC) / 2 })).coats[index].chosen;
         for (const minutes of ends) {
           expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
           expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);

@@ -1,8 +1,9 @@
 import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
+import { mean } from '../quantity/mean';
 import { tippedOut } from '../record/choices';
 import { drainLengths } from './drain-length';
-import { stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
+import { standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
 import { filmVolume, pressedFilm, readings, rimReading, spreadFilm } from '../shell/laid-film';
 import type { SimulatedCoat, Simulated } from '../shell/simulated';
@@ -75,7 +76,7 @@ export class CoatLayer {
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {
       const { flow, density } = poured(coat, NOMINAL);
-      const skinM = cavity.outward ? 0 : this.skin(coat, this.wallC(coats, index), this.belowM[index]).thicknessM;
+      const skinM = this.skin(coat, this.wallC(coats, index), this.belowM[index]).thicknessM;
       const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, true, points);
       const more = this.correction(index, coats.length)?.nominalM;
       points.forEach((point, k) => (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)));
@@ -93,18 +94,17 @@ export class CoatLayer {
     const holdM = holdThicknessM(flow, density, Math.PI / 2);
     const wallC = this.wallC(coats, index);
     this.belowM[index] = mean(below);
+    // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
+    const skin = this.skin(coat, wallC, this.belowM[index]);
     if (this.place.press) {
       const film = pressedFilm(this.place.cavity, this.place.press);
-      return { film, skin: { thicknessM: 0, wallC, meltC: coat.workingC }, holdM, placedM: mean(film) };
+      return { film, skin, holdM, placedM: mean(film) };
     }
     if (!tippedOut(coat.method)) {
       const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where);
-      const film = settledFilm(this.wall, spread, flow, density, ...settling(coat));
-      return { film, skin: { thicknessM: 0, wallC, meltC: coat.workingC }, holdM, placedM: Math.max(...spread) };
+      const film = settledFilm(this.wall, spread, flow, density, ...settling(coat, this.place.cavity.outward));
+      return { film, skin, holdM, placedM: Math.max(...spread) };
     }
-    // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
-    // Nothing stands full on the outside of a former.
-    const skin = this.place.cavity.outward ? { thicknessM: 0, wallC, meltC: coat.workingC } : this.skin(coat, wallC, this.belowM[index]);
     const down = this.staysDown(coat);
     const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, down);
     const film = (down ? dumped : settledFilm(this.wall, dumped, afterDrain(flow), density, WORKING_RULES.afterDrainSeconds, 'upright')).map((h) => h + skin.thicknessM);
@@ -121,18 +121,22 @@ export class CoatLayer {
     return index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
   }
 
-  /** The skin under a coat; it hardly depends on how the coats before it are tuned. */
+  /** The skin under a coat, none where nothing stands full; it hardly depends on how the coats before it are tuned. */
   private skin(coat: CoatChoice, wallC: number, setThicknessM: number): DwellSkin {
     const { kind, fatShare } = coat.chocolate;
     const { material, moldWallM: wallM, roomC } = this.place;
     const air = coat.stands ?? { airC: roomC };
-    return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: coat.dwellSeconds, material, wallM, setThicknessM, wallC, ...air });
+    return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: standsFull(this.place, coat) ? coat.dwellSeconds : 0, material, wallM, setThicknessM, wallC, ...air });
   }
 }
 
-/** How long a dosed coat runs before it holds, s, and toward which end: in a closed vessel not at all where it is turned often enough. */
-function settling({ method, turnSeconds, wayUp }: CoatChoice): [number, CoatChoice['wayUp']] {
-  return method === 'turn' ? [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'] : [WORKING_RULES.settleSeconds, wayUp];
+/**
+ * How long a dosed coat runs before it holds, s, and toward which end: off a former, however it is drawn; in a closed vessel not at all where
+ * it is turned often enough.
+ */
+function settling({ method, turnSeconds, wayUp }: CoatChoice, outward: boolean): [number, CoatChoice['wayUp']] {
+  if (method === 'turn') return [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'];
+  return outward ? [WORKING_RULES.formerSettleSeconds, 'upsideDown'] : [WORKING_RULES.settleSeconds, wayUp];
 }
 
 /** The chocolate of a coat as it is poured. */
@@ -148,10 +152,4 @@ const AGAIN_SET_FRACTION = 0.7;
 function againC(kind: ChocolateKind, roomC: number): number {
   const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
   return Math.min(roomC, setFromC - AGAIN_SET_FRACTION * (setFromC - setToC));
-}
-
-function mean(values: Float64Array): number {
-  let sum = 0;
-  for (const value of values) sum += value;
-  return sum / values.length;
 }

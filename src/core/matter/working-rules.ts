@@ -13,6 +13,8 @@ export const WORKING_RULES = {
   skinSetFraction: 0.05,
   /** For the closed form: seconds a spooned coat can still run before it holds. Working rule. */
   settleSeconds: 10,
+  /** Likewise on the outside of a former, which hangs and is warm for longer. Read off the simulation. */
+  formerSettleSeconds: 60,
   /** For the closed form: a vessel turned at least so often sets even, s; turned more seldom it runs for so long. Read off the simulation. */
   turnedOftenSeconds: 75,
   turnedSettleSeconds: 60,

@@ -22,6 +22,8 @@ export interface PlanDraft {
   /** Coats as made: the chosen ones, or those that reach the wanted thickness. */
   readonly coatsMade: readonly Coat[];
   readonly chocolates: readonly Chocolate[];
+  /** What the pieces are closed with; nothing where they are clamped together. */
+  readonly closure: Casting['closure'];
   readonly mold: MoldResult;
   readonly coat: CoatResult;
   readonly fill: FillResult;
@@ -47,12 +49,17 @@ export function draftPlan(casting: Casting, simulated?: Simulated): PlanDraft {
   const chocolates = coatsMade.map((made) => chocolateOf(casting, meltOf(casting, made.shares[0].meltId)));
   const mold = moldStation({ cavity, shape: cavityRecord.shape, cavities: cavityCount(cavityRecord), atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });
   const fill = fillStation({
-    // What goes inside a coated former has the former's own room.
     profile: cavity.profile,
-    shellM: coat.body ? new Float64Array(coat.totalM.length).fill(cavity.depthM) : cavity.outward ? new Float64Array(coat.totalM.length) : coat.totalM,
+    shellM: lining(cavity, coat),
     layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
     shellKg: coat.mass.value * part.perPiece,
     shellAllergens: [...new Set(chocolates.flatMap((chocolate) => chocolate.allergens))],
   });
-  return { casting, part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, mold, coat, fill, chillInput };
+  return { casting, part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, closure: coatsMade[coatsMade.length - 1].method === 'clamp' ? null : casting.closure, mold, coat, fill, chillInput };
+}
+
+/** What of the cavity is taken up along its wall, m: a fill from below leaves no room, and what goes inside a coated former has the former's own. */
+function lining(cavity: Cavity, coat: CoatResult): Float64Array {
+  if (coat.body) return new Float64Array(coat.totalM.length).fill(cavity.depthM);
+  return cavity.outward ? new Float64Array(coat.totalM.length) : coat.totalM;
 }

@@ -122,7 +122,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
         thicknessM: answer.meanM,
         wallC: answer.wallC,
         wayUp: answer.choice.wayUp,
-        inside: cavity.outward ? 'dome' : insideOf(answer.choice),
+        inside: insideOf(cavity, answer.choice),
         // The middle cavity of a mold waits half the time that coating it takes.
         handlingSeconds: coatOneMoldSeconds(answer.choice, cavities) / 2,
         rests,

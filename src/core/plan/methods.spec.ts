@@ -118,7 +118,11 @@ describe('each method', () => {
     expect(plan.batch.timeline.wholeJob.some(({ kind }) => kind === 'close')).toBe(false);
     // Joined to its other half it gives its heat off through the mold alone.
     expect(plan.chillInput.coats.map(({ inside }) => inside)).toEqual(['open', 'joined']);
+    // The closure that was chosen is there again with another method.
+    casting.closure = { kind: 'pipedSeam', meltId: 'melt-1', sets: [] };
+    expect(draftPlan(casting).closure).toBeNull();
     makeBy(casting, 'dump', draftPlan(casting));
+    expect(draftPlan(casting).closure?.kind).toBe('pipedSeam');
     expect(casting.parts[0].coats.some(({ method }) => fillsLevel(method))).toBe(false);
   });
 });

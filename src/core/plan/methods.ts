@@ -1,4 +1,4 @@
-import { fillsLevel, tippedOut, type Method } from '../record/choices';
+import { fillsLevel, laidAnywhere, setsUpright, tippedOut, type Method } from '../record/choices';
 import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import type { Mold } from '../record/mold';
@@ -35,14 +35,15 @@ function taken(coat: Coat, allowed: readonly Method[]): Coat {
   const { method } = coat;
   const instead = INSTEAD[method];
   const by = allowed.includes(method) ? method : instead && allowed.includes(instead) ? instead : allowed[0];
-  const where = by === 'spoon' || by === 'brush' || by === 'paint' ? coat.where : 'all';
-  // What is filled or spread up from below stands as it was filled; a turned vessel ends upright.
-  const wayUp = fillsLevel(by) || by === 'spreadUp' || by === 'turn' ? 'upright' : coat.wayUp;
+  const where = laidAnywhere(by) ? coat.where : 'all';
+  const wayUp = setsUpright(by) ? 'upright' : coat.wayUp;
   return by === method && where === coat.where && wayUp === coat.wayUp ? coat : { ...coat, method: by, where, wayUp };
 }
 
 /** A brushed or painted layer, m: thin enough to stay where it is put. Working rule. */
 const PAINTED_M = 0.0008;
+/** How long a filled mold stands in the room. Working rule. */
+const STANDS_S = 10;
 /** How long a filled mold is chilled so that only its skin sets, s, and how often a closed one is turned. Common practice, no source. */
 const CHILLED_S = 90;
 const TURNED_S = 20;
@@ -63,29 +64,26 @@ export function makeBy(casting: Casting, method: Method, plan: Pick<PlanDraft, '
   }
   // A skin set in the cold is thick enough by itself.
   if (method === 'chillDump' && part.coats[0].method !== 'chillDump') part.coats = [part.coats[0]];
-  if (method === 'clamp') return clamp(casting, part, plan);
+  if (method === 'clamp') return clamp(part, plan);
   for (const coat of part.coats) startBy(coat, method, dosed(method, part, plan));
   evenLayers(part.coats);
-  // What was clamped needs another closure, or stays in halves.
-  if (wasClamped && part.perPiece === 2) casting.closure ??= { kind: 'warmPlate', meltId: part.coats[0].shares[0].meltId, sets: [] };
 }
 
 /** Filled nearly to the top, set, topped up, closed with the other half and clamped. */
-function clamp(casting: Casting, part: Part, plan: Pick<PlanDraft, 'cavity' | 'coat'>): void {
+function clamp(part: Part, plan: Pick<PlanDraft, 'cavity' | 'coat'>): void {
   const [first] = part.coats;
   startBy(first, 'solid', dosed('solid', part, plan));
   first.volumeShare = FIRST_FILL;
   part.coats = [first, { ...copyOf(first), id: `${first.id}-top`, method: 'clamp', volumeShare: 1 - FIRST_FILL }];
-  casting.closure = null;
 }
 
 function startBy(coat: Coat, method: Method, doseM3: number): void {
   const hadDose = !tippedOut(coat.method) && !fillsLevel(coat.method);
   if (method === 'chillDump' && coat.method !== 'chillDump') Object.assign(coat, { dwellSeconds: CHILLED_S, standsIn: 'fridge' });
-  if (method === 'dump' && coat.method === 'chillDump') coat.dwellSeconds = 10;
+  if (method === 'dump' && coat.method === 'chillDump') coat.dwellSeconds = STANDS_S;
   if (method === 'turn') coat.turnSeconds = TURNED_S;
   if (!tippedOut(method) && !fillsLevel(method) && (!hadDose || (method === 'paint') !== (coat.method === 'paint'))) coat.doseM3 = doseM3;
-  if (tippedOut(method) || method === 'turn' || method === 'spreadUp') coat.where = 'all';
+  if (!laidAnywhere(method)) coat.where = 'all';
   if (fillsLevel(method)) coat.volumeShare = 1;
   coat.method = method;
 }

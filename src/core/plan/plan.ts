@@ -49,7 +49,7 @@ export function finishPlan(draft: PlanDraft, chillResult: ChillResult): CastingP
     solidKg: draft.cavity.outward ? 4 * coat.mass.value : draft.mold.solid.value,
     coats: coat.coats.map((made, i) => batchCoat(draft.coatsMade[i], made, chill.coats[i].stay.value)),
     filled: casting.fill.length > 0,
-    closed: casting.closure !== null && draft.coatsMade[draft.coatsMade.length - 1].method !== 'clamp',
+    closed: draft.closure !== null,
     coverSeconds: part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
     atHandKg: casting.atHandKg,
   };

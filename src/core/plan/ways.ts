@@ -1,7 +1,7 @@
 import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
-import { tippedOut } from '../record/choices';
+import { setsUpright, tippedOut } from '../record/choices';
 import { setIn } from '../record/sets';
 import { keepCoatsAsMade } from './remedy';
 import type { CastingPlan } from './plan';
@@ -17,9 +17,7 @@ const SOLID_WAYS: readonly Way[] = ['asPlanned', 'fridge', 'freezer', 'room', 'c
 /** The ways worth comparing for a casting as it is made now. */
 export function waysFor({ coat }: Pick<CastingPlan, 'coat'>): readonly Way[] {
   if (coat.body) return SOLID_WAYS;
-  const { method } = coat.coats[0].choice;
-  // A turned vessel and a liner set the way they are.
-  return method === 'turn' || method === 'spreadUp' ? WAYS.filter((way) => way !== 'upright' && way !== 'upsideDown') : WAYS;
+  return setsUpright(coat.coats[0].choice.method) ? WAYS.filter((way) => way !== 'upright' && way !== 'upsideDown') : WAYS;
 }
 
 /** How much cooler or warmer the chocolate is worked, K. */

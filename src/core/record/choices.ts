@@ -20,6 +20,16 @@ export function fillsLevel(method: Method): boolean {
   return method === 'solid' || method === 'clamp';
 }
 
+/** Sets as it stands, whatever way up is chosen: what is filled from below, a liner, a vessel that is turned. */
+export function setsUpright(method: Method): boolean {
+  return fillsLevel(method) || method === 'spreadUp' || method === 'turn';
+}
+
+/** Laid by hand where one wants it: all over, on the sides or on the rim. */
+export function laidAnywhere(method: Method): boolean {
+  return method === 'spoon' || method === 'brush' || method === 'paint';
+}
+
 export const WAYS_UP = ['upright', 'upsideDown'] as const;
 export type WayUp = (typeof WAYS_UP)[number];
 

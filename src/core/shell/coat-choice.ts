@@ -2,7 +2,7 @@ import type { Cavity } from '../cavity/cavity';
 import type { ChocolateKind, Fluidity } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { MoldMaterial } from '../matter/mold-material';
-import type { CoatArea, Method, WayUp } from '../record/choices';
+import { tippedOut, type CoatArea, type Method, type WayUp } from '../record/choices';
 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
@@ -41,10 +41,15 @@ export interface CoatChoice {
 /** What lies behind the free side of a coat: an open bowl, a dome or vessel that is closed above it, or its other half. */
 export type Inside = 'open' | 'dome' | 'joined';
 
-/** What is behind a coat while it sets. */
-export function insideOf({ method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>): Inside {
+/** What is behind a coat while it sets; a former hangs with its coat outside as a dome stands. */
+export function insideOf({ outward }: Pick<Cavity, 'outward'>, { method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>): Inside {
   if (method === 'clamp') return 'joined';
-  return method === 'turn' || (wayUp === 'upsideDown' && method !== 'solid') ? 'dome' : 'open';
+  return outward || method === 'turn' || wayUp === 'upsideDown' ? 'dome' : 'open';
+}
+
+/** Whether the cavity stands full before it is tipped out: not under an insert, nor outside a former. */
+export function standsFull({ cavity, press }: Pick<CoatPlaceInput, 'cavity' | 'press'>, { method }: Pick<CoatChoice, 'method'>): boolean {
+  return tippedOut(method) && !press && !cavity.outward;
 }
 
 /** The gap an insert is pressed to: its width, m, or the volume it holds up to the line, m³. */

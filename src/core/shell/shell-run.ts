@@ -1,14 +1,15 @@
-import { NO_FLOW_FROM, viscosityGain, yieldGain } from '../flow/setting-rheology';
-import { cassonAt40, CHOCOLATE_MATTER, stiffened, viscosityPerKelvin, yieldPerKelvin, type Rheology } from '../matter/chocolate';
+import { cassonAt40, CHOCOLATE_MATTER, stiffened, type Rheology } from '../matter/chocolate';
 import { trayHeat } from '../matter/mold-material';
 import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
+import { mean } from '../quantity/mean';
 import { tippedOut, type Place } from '../record/choices';
-import { insideOf, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
+import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { dwellSkin } from './dwell-skin';
+import { evenFilm } from './even-film';
 import { placeC } from './place-air';
 import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell';
-import { airAround, startingFilm } from './shell-surroundings';
-import { evenFilm } from './even-film';
+import { airAround, standingAir, startingFilm } from './shell-surroundings';
+import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
 import { WallHeat, type WallAir } from './wall-heat';
@@ -99,13 +100,13 @@ export class ShellRun {
 
   /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives what is tipped out, °C. */
   private dwell(choice: CoatChoice, workingC: number): number {
-    if (!tippedOut(choice.method) || this.input.press || this.input.cavity.outward || choice.dwellSeconds <= 0) return workingC;
+    if (!standsFull(this.input, choice) || choice.dwellSeconds <= 0) return workingC;
     const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
     const { material, moldWallM: wallM } = this.input;
     const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
-    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, ...this.standingAir(choice) });
+    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, ...standingAir(this.input, this.variation, choice) });
     this.moment();
     for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;
     this.seconds += dwellSeconds;
@@ -121,12 +122,6 @@ export class ShellRun {
     }
     // Within seconds what is tipped out has hardly cooled; in the cold it stands for minutes.
     return choice.stands ? skin.meltC : workingC;
-  }
-
-  /** The air a mold stands full in. */
-  private standingAir({ stands }: CoatChoice): { readonly airC: number; readonly airH?: number } {
-    const { placeK, cooling } = this.variation;
-    return stands ? { airC: stands.airC + placeK, airH: stands.airH * cooling } : { airC: placeC(this.input.kitchen, 'room') + placeK };
   }
 
   /** Lays the film a coat starts from, so warm. */
@@ -170,7 +165,7 @@ export class ShellRun {
     // What is poured over a former runs off it, however it is drawn.
     const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
     this.lastFlowed = 0;
-    const inside = this.input.cavity.outward ? 'dome' : insideOf(choice);
+    const inside = insideOf(this.input.cavity, choice);
     const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
       this.now = { ...this.now, phase, place };
       if (choice.method === 'turn') this.turn(seconds, choice.turnSeconds, place, downAt);
@@ -263,16 +258,8 @@ export class ShellRun {
 
   /** Casson values of each place's temperature and set fraction. */
   private stiffen(): void {
-    const { yieldPa, viscosityPas } = this.film;
-    const { filmC, filmSet } = this.heat;
-    const { yieldPa: tau40, viscosityPas: eta40 } = this.flow;
-    const tapped = tau40 * this.yieldFactor;
-    for (let i = 0; i < this.cells.count; i++) {
-      const set = filmSet[i];
-      const flows = set < NO_FLOW_FROM;
-      yieldPa[i] = flows ? tapped * yieldPerKelvin(filmC[i]) * yieldGain(set) : Infinity;
-      viscosityPas[i] = flows ? eta40 * viscosityPerKelvin(filmC[i]) * viscosityGain(set) : 1;
-    }
+    const { yieldPa, viscosityPas } = this.flow;
+    stiffen(this.film, { yieldPa: yieldPa * this.yieldFactor, viscosityPas }, this.heat.filmC, this.heat.filmSet);
   }
 
   /** Counts the film as set, with its heat, and leaves none. */
@@ -308,10 +295,4 @@ export class ShellRun {
     const { belowM, cells, seconds, now, flowing } = this;
     this.watch({ ...now, seconds, cells, belowM, filmM: this.film.thicknessM, filmC: this.heat.filmC, filmSet: this.heat.filmSet, flows: flowing });
   }
-}
-
-function mean(values: Float64Array): number {
-  let sum = 0;
-  for (const value of values) sum += value;
-  return sum / values.length;
 }

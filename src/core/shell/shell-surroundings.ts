@@ -1,5 +1,6 @@
 import type { Place } from '../record/choices';
 import type { CoatChoice, Inside } from './coat-choice';
+import type { DwellInput } from './dwell-skin';
 import { tippedOut } from '../record/choices';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
@@ -11,6 +12,11 @@ import type { WallAir } from './wall-heat';
 export function airAround({ kitchen, press, moldWallM }: ShellInput, { placeK, cooling }: ShellVariation, inside: Inside, place: Place): WallAir {
   const c = placeC(kitchen, place) + placeK;
   return { outsideC: c, insideC: c, outsideH: airOutsideH(kitchen, place) * cooling, insideH: airInsideH(inside, press && moldWallM) * cooling };
+}
+
+/** The air a mold stands full in: the room's, or that of the cold place it is chilled in. */
+export function standingAir({ kitchen }: ShellInput, { placeK, cooling }: ShellVariation, { stands }: CoatChoice): Pick<DwellInput, 'airC' | 'airH'> {
+  return stands ? { airC: stands.airC + placeK, airH: stands.airH * cooling } : { airC: placeC(kitchen, 'room') + placeK };
 }
 
 /** Thickness of the film a coat starts from in each cell, m: what is tipped out, spooned in or pressed. */

@@ -11,7 +11,7 @@ import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
-import { coatName } from '../../wording/coats';
+import { coatNameIn } from '../../wording/coats';
 import { PLACE_NAMES } from '../../wording/names';
 
 type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
@@ -83,7 +83,7 @@ export class ChillStation {
   }
 
   protected name(index: number): string {
-    return coatName(this.plan()?.coatsMade[index]?.method ?? 'dump', index);
+    return coatNameIn(this.plan()?.coatsMade, index);
   }
 
   protected setCovered(choice: 'yes' | 'no'): void {

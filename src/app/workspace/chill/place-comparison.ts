@@ -4,7 +4,7 @@ import { WILL_NOT_SET_BELOW } from '../../../core/chill/set-coats';
 import { PlanService } from '../../state/plan-service';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
-import { coatName } from '../../wording/coats';
+import { coatNameIn } from '../../wording/coats';
 import { PLACE_NAMES } from '../../wording/names';
 
 /** Fridge, freezer and room at a glance for any coat: minutes and what to mind. */
@@ -36,7 +36,7 @@ export class PlaceComparison {
   private readonly plan = inject(PlanService).plan;
   protected readonly names = PLACE_NAMES;
   protected readonly wanted = signal('');
-  protected readonly options = computed(() => (this.plan()?.chill.coats ?? []).map((_, i) => ({ value: String(i + 1), name: coatName(this.plan()?.coatsMade[i]?.method ?? 'dump', i).toLowerCase() })));
+  protected readonly options = computed(() => (this.plan()?.chill.coats ?? []).map((_, i) => ({ value: String(i + 1), name: coatNameIn(this.plan()?.coatsMade, i).toLowerCase() })));
   /** The coat asked for, or the last where it has gone. */
   protected readonly shown = computed(() => this.options().find((option) => option.value === this.wanted())?.value ?? String(this.options().length));
   private readonly coat = computed(() => this.plan()?.chill.coats[Number(this.shown()) - 1]);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting } from '../../../core/record/casting';
-import { COAT_AREAS, WAYS_UP, tippedOut, type CoatArea, type Method, type Place, type WayUp } from '../../../core/record/choices';
+import { COAT_AREAS, PLACES, WAYS_UP, laidAnywhere, setsUpright, tippedOut, type CoatArea, type Method, type Place, type WayUp } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
 import { makeBy, methodsFor } from '../../../core/plan/methods';
@@ -16,7 +16,7 @@ import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
-import { coatName } from '../../wording/coats';
+import { coatNameIn } from '../../wording/coats';
 import { text, written } from '../../wording/format';
 import { WeighedShellPanel } from './weighed-shell-panel';
 import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
@@ -24,8 +24,6 @@ import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WH
 /** Coats by number, or as many as a wanted thickness asks for. */
 const COUNTS = ['1', '2', '3', '4', 'aim'] as const;
 type Count = (typeof COUNTS)[number];
-/** Cold places a filled mold stands in so that its skin sets. */
-const COLD = ['fridge', 'freezer', 'room'] as const;
 
 /** Which chocolate, how a coat is made, how many; and what they come to. */
 @Component({
@@ -43,7 +41,7 @@ export class CoatStation {
   /** Less than a kitchen scale tells is not worth a line. */
   protected readonly leastFeetKg = 0.0001;
   protected readonly teaspoon = UNITS.teaspoon;
-  protected readonly cold = COLD.map((value) => ({ value, name: PLACE_NAMES[value] }));
+  protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
   protected readonly waysUp = WAYS_UP.map((value) => ({ value, name: WAY_UP_NAMES[value] }));
   protected readonly areas = COAT_AREAS.map((value) => ({ value, name: WHERE_NAMES[value] }));
   protected readonly fluidities = FLUIDITY_CLASSES.map((value) => ({ value, name: FLUIDITY_NAMES[value] }));
@@ -61,9 +59,8 @@ export class CoatStation {
     return share + others > 1 + 1e-9 ? `The other layers take ${text(others, 'share', this.units.system())}; together they cannot be more than the cavity.` : '';
   }));
   protected readonly tipped = computed(() => tippedOut(this.method()));
-  protected readonly laidBySpoon = computed(() => ['spoon', 'brush', 'paint'].includes(this.method()));
-  /** What is filled, turned or spread up a liner sets as it stands. */
-  protected readonly turnsOver = computed(() => this.tipped() || this.laidBySpoon());
+  protected readonly anywhere = computed(() => laidAnywhere(this.method()));
+  protected readonly asItStands = computed(() => setsUpright(this.method()));
 
   protected readonly chocolates = computed(() => [...(this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })), ...(this.plan()?.casting.tints ?? []).map(({ id, name }) => ({ value: id, name: `${name} (tint)` }))]);
   protected readonly melt = computed(() => {
@@ -146,7 +143,7 @@ export class CoatStation {
   }
 
   protected name(index: number): string {
-    return coatName(this.plan()?.coatsMade[index]?.method ?? 'dump', index);
+    return coatNameIn(this.plan()?.coatsMade, index);
   }
 
   protected setShare(index: number, share: number): void {

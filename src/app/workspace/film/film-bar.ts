@@ -37,7 +37,7 @@ export class FilmBar {
   protected readonly phase = computed(() => {
     const frame = this.film.frame();
     const made = this.plans.draft()?.coatsMade;
-    return frame && made ? phaseText(frame, made[Math.min(frame.coat, made.length - 1)].wayUp) : '';
+    return frame && made ? phaseText(frame, made[Math.min(frame.coat, made.length - 1)]) : '';
   });
   protected readonly speed = computed(() => {
     const frames = this.film.frames();

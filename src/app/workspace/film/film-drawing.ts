@@ -59,11 +59,12 @@ export class FilmDrawing {
     const frame = this.film.frame();
     return frame && filmGeometry(this.plan().cavity, this.geometry(), frame, this.begins().slice(0, frame.coat + 1));
   });
-  private readonly wayUp = computed(() => this.plan().coatsMade[Math.min(this.film.frame()?.coat ?? 0, this.plan().coatsMade.length - 1)].wayUp);
+  /** The coat that is shown. */
+  private readonly made = computed(() => this.plan().coatsMade[Math.min(this.film.frame()?.coat ?? 0, this.plan().coatsMade.length - 1)]);
   /** Tipped out, or standing upside down: drawn that way up. */
   protected readonly turned = computed(() => {
     const phase = this.film.frame()?.phase;
-    return phase === 'drain' || ((phase === 'rest' || phase === 'set') && this.wayUp() === 'upsideDown');
+    return phase === 'drain' || ((phase === 'rest' || phase === 'set') && this.made().wayUp === 'upsideDown');
   });
   protected readonly middleY = computed(() => this.geometry().rimY + this.geometry().depth / 2);
   private readonly shades = computed(() => {
@@ -81,7 +82,7 @@ export class FilmDrawing {
     if (!frame) return '';
     const system = this.units.system();
     const { rimM, wallM, baseM } = frame.readings;
-    return `${phaseText(frame, this.wayUp())}. Rim ${text(rimM, 'length', system)}, wall ${text(wallM, 'length', system)}, base ${text(baseM, 'length', system)}, thinnest ${this.thinText()}.`;
+    return `${phaseText(frame, this.made())}. Rim ${text(rimM, 'length', system)}, wall ${text(wallM, 'length', system)}, base ${text(baseM, 'length', system)}, thinnest ${this.thinText()}.`;
   });
 
   protected setShade(index: number): string {

@@ -43,7 +43,7 @@ export class Section {
   protected readonly kinds = computed(() => new Set(this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind)));
   protected readonly plan = this.plans.draft;
   /** Filled from below: no wall to call out, no film to play. */
-  protected readonly solid = computed(() => this.plan()?.coat.body !== undefined);
+  protected readonly solid = this.film.solid;
   protected readonly width = computed(() => this.size().width);
   protected readonly height = computed(() => this.size().height);
   protected readonly geometry = computed(() => {
