@@ -14,7 +14,7 @@ import { START_PLAN_WORKER } from '../app/state/plan-worker';
 import { START_STUDY_WORKER } from '../app/state/study-worker';
 import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
-import type { Simulated } from '../core/shell/simulated';
+import type { Worked } from '../core/plan/worked';
 import { demoCastings } from '../data/demo';
 import { usualKitchen } from '../data/kitchen-usual';
 import { shippedMolds } from '../data/mold-library';
@@ -39,7 +39,7 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
   const work = planWork();
   expose({
     ...work,
-    work: (making: Making, from: Simulated | undefined) => answer(() => work.work(making, from)),
+    work: (making: Making, from: Worked | undefined) => answer(() => work.work(making, from)),
     effects: (casting: Casting) => answer(() => work.effects(casting)),
   }, port2 as never);
   port1.start();

@@ -4,7 +4,6 @@ import type { Making } from '../core/plan/making';
 import type { RemedyEffects } from '../core/plan/remedy-effect';
 import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
-import type { Simulated } from '../core/shell/simulated';
 import type { PlanWork } from './plan-work';
 
 /** A request's key comes back with its answer, so that a late answer can be told from a current one. */
@@ -20,7 +19,7 @@ export type WorkerState = 'idle' | 'working' | 'restarting' | 'failed';
 interface Request {
   readonly key: string;
   readonly making: Making;
-  readonly from: Simulated | undefined;
+  readonly from: Worked | undefined;
 }
 
 const SLOW_MS = 5000;
@@ -62,9 +61,9 @@ export class PlanClient {
 
   /**
    * Asks for a computation; an earlier one that has not begun is dropped.
-   * @param from an earlier simulation of a making alike, to begin from
+   * @param from an earlier answer, to begin from where the making is alike
    */
-  request(key: string, making: Making, from?: Simulated): void {
+  request(key: string, making: Making, from?: Worked): void {
     this.waiting = { key, making, from };
     if (this.states.value === 'idle') this.next();
     else if (this.pause !== undefined) this.done();

@@ -7,7 +7,7 @@ import type { Simulated } from '../core/shell/simulated';
 /** What the plan worker does, one thing at a time. */
 export interface PlanWork {
   /** The shell as planned and its chill; some tens of milliseconds. */
-  work(making: Making, from: Simulated | undefined): Worked;
+  work(making: Making, from: Worked | undefined): Worked;
   /** The same with the likely range from fifteen runs; undefined where it was stopped. */
   range(making: Making, simulated: Simulated): Promise<Worked | undefined>;
   /** Stops a range that is under way: something newer waits. */

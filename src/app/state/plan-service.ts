@@ -6,8 +6,8 @@ import { draftPlan, type PlanDraft } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
+import type { Worked } from '../../core/plan/worked';
 import type { Casting } from '../../core/record/casting';
-import type { Simulated } from '../../core/shell/simulated';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
 import { START_PLAN_WORKER } from './plan-worker';
@@ -52,9 +52,9 @@ export class PlanService {
   private readonly asked = new WeakMap<Making, Casting>();
   private followedAt = -Infinity;
 
+  private readonly newest = signal<Worked | undefined>(undefined);
   /** The newest simulation; it holds for whatever is made alike. */
-  private readonly newest = signal<Simulated | undefined>(undefined);
-  readonly simulated = this.newest.asReadonly();
+  readonly simulated = computed(() => this.newest()?.simulated);
 
   /** Mold, coat and fill: what does not wait for the chill, and is not drawn again for it. */
   readonly draft = computed<PlanDraft | undefined>(() => {
@@ -116,9 +116,13 @@ export class PlanService {
       const casting = untracked(this.store.current);
       if (!casting) return;
       this.asked.set(making, casting);
-      this.client.request(this.key(), making, untracked(this.simulated));
+      this.client.request(this.key(), making, untracked(this.newest));
     });
-    this.client.answers.pipe(takeUntilDestroyed()).subscribe((answer) => this.turns.next(() => this.take(answer)));
+    this.client.answers.pipe(takeUntilDestroyed()).subscribe((answer) => {
+      // What is drawn follows at once, and what is more work to show with its turn.
+      this.newest.set(answer.worked);
+      this.turns.next(() => this.take(answer));
+    });
     toObservable(this.waitingSince)
       .pipe(switchMap((since) => (since ? timer(PATIENCE_MS) : EMPTY)), takeUntilDestroyed())
       .subscribe(() => {
@@ -141,7 +145,6 @@ export class PlanService {
     // What has changed since without being asked about, such as the pieces, is taken as it is now.
     const now = this.store.current();
     const casting = now && key === this.key() ? now : asked;
-    this.newest.set(worked.simulated);
     // What is on screen by the closed form may be of now already; and a drag need not be followed by every answer.
     const late = key !== this.key() && (this.shown()?.draft.casting === this.store.current() || performance.now() - this.followedAt < FOLLOWS_MS);
     if (late) return;

@@ -78,6 +78,29 @@ export function chillNominal(input: ChillInput): ChillResult {
   };
 }
 
+/**
+ * The nominal run in every place, with likely ranges in proportion to those of a result next to it: for an answer that is soon made good.
+ * @param before of as many coats
+ */
+export function chillNextTo(input: ChillInput, before: ChillResult): ChillResult {
+  const stays = chain(input, SAMPLE[0], () => PLACES);
+  const coats = input.coats.map((coat, index): CoatChill => {
+    const places = PLACES.map((place, p) => spreadLike(placeChill(input, index, place, [stays[index][p].times]), before.coats[index].places[p]));
+    const chosen = PLACES.indexOf(coat.place);
+    return { chosen: places[chosen], places, surfaceC: stays[index][chosen].surfaceC };
+  });
+  return { coats };
+}
+
+function spreadLike(chill: PlaceChill, like: PlaceChill | undefined): PlaceChill {
+  const spread = (of: 'touch' | 'unmold' | 'latest'): LikelySeconds => {
+    const { value } = chill[of];
+    const { value: was = NaN, low = NaN, high = NaN } = like?.[of] ?? {};
+    return Number.isFinite(was) && was > 0 && Number.isFinite(value) ? { value, low: (value * low) / was, high: (value * high) / was } : chill[of];
+  };
+  return { ...chill, touch: spread('touch'), unmold: spread('unmold'), latest: spread('latest') };
+}
+
 /** All coats in some places for one variation; the state is carried along the chosen places. */
 function chain(input: ChillInput, variation: ChillVariation, placesOf: (coat: ChillCoat) => readonly Place[]): CoatStay[][] {
   let before: CoatStay['after'] | undefined;

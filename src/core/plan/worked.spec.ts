@@ -25,7 +25,10 @@ describe('what the worker gives back', () => {
     for (const change of [(c: Casting) => (c.melts[0].workingC = 31), (c: Casting) => (c.parts[0].coats[0].dwellSeconds = 16), (c: Casting) => (c.kitchen.fridgeC = 3)]) {
       const making = bombs(change);
       const whole = rim(making, workOut(making));
-      const passing = workOut(making, before.simulated);
+      const passing = workOut(making, before);
+      const [near, far] = [passing, workOut(making)].map(({ chill }) => chill.coats[1].chosen.unmold);
+      expect(Math.abs(near.value / far.value - 1)).toBeLessThan(0.02);
+      for (const end of ['low', 'high'] as const) expect(Math.abs(near[end] / far[end] - 1)).toBeLessThan(0.15);
       expect(Math.abs(rim(making, passing) / whole - 1)).toBeLessThan(0.01);
       const end = toTheEnd(making, passing.simulated);
       expect(Math.abs(rim(making, end) / whole - 1)).toBeLessThan(0.002);

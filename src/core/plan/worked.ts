@@ -1,4 +1,4 @@
-import { chillCasting, type ChillResult } from '../chill/chill';
+import { chillCasting, chillNextTo, type ChillResult } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
 import { make, structureOf, type Making } from './making';
 import { IN_PASSING, simulateMaking, simulateRange } from './simulate';
@@ -11,11 +11,15 @@ export interface Worked {
 
 /**
  * The simulation as planned, and the chill with its ranges. Next to an earlier simulation of a making alike, as while something is dragged,
- * it is done in passing; what little that is off, `workOutRange` makes good once there is time.
+ * it is done in passing, on fewer cells and with the chill's ranges in proportion; what little that is off, `workOutRange` makes good once there is time.
  */
-export function workOut(making: Making, from?: Simulated): Worked {
-  const { simulated, made } = simulateMaking(making, from, from?.structure === structureOf(making) ? IN_PASSING : undefined);
-  return { simulated, chill: chillCasting(made.chillInput) };
+export function workOut(making: Making, from?: Worked): Worked {
+  if (from?.simulated.structure !== structureOf(making)) {
+    const { simulated, made } = simulateMaking(making);
+    return { simulated, chill: chillCasting(made.chillInput) };
+  }
+  const { simulated, made: { chillInput } } = simulateMaking(making, from.simulated, IN_PASSING);
+  return { simulated, chill: from.chill.coats.length === chillInput.coats.length ? chillNextTo(chillInput, from.chill) : chillCasting(chillInput) };
 }
 
 /**
