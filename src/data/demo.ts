@@ -1,20 +1,15 @@
 import { nextSaturday, format } from 'date-fns';
 import type { Mold } from '../core/record/mold';
-import { partsPerPiece } from '../core/record/mold-cavities';
+import { partsOfMold } from '../core/plan/parts';
 import { SHIPPED_MOLDS } from './mold-library';
 import { CASTING_SCHEMA_VERSION, type Casting, type Coat, type Filling, type Melt } from '../core/record/casting';
 import type { Kitchen } from '../core/record/kitchen';
 import { USUAL_KITCHEN } from './kitchen-usual';
+import { SHIPPED_FILLINGS } from './fillings-shipped';
 import { SHIPPED_CHOCOLATES } from './pantry-shipped';
 
-/** Fillings every casting can choose from. Densities in kg/m³, from memory. */
-export const DEMO_FILLINGS: readonly Filling[] = [
-  { id: 'spice', name: 'Cider-spice powder', kind: 'powder', bulkDensity: 550, allergens: [] },
-  { id: 'mallows', name: 'Small marshmallows', kind: 'marshmallow', bulkDensity: 210, pieceKg: 0.0005, allergens: ['gelatine'] },
-  { id: 'hazelnut', name: 'Hazelnut ganache', kind: 'ganache', bulkDensity: 1100, allergens: ['milk', 'soy', 'nuts'] },
-  { id: 'ganache', name: 'Dark ganache', kind: 'ganache', bulkDensity: 1100, allergens: ['milk', 'soy'] },
-  { id: 'lentils', name: 'Sugar lentils', kind: 'sweets', bulkDensity: 880, pieceKg: 0.0009, allergens: ['milk', 'soy', 'wheat'] },
-];
+/** Fillings that a casting starts with; the pantry has more. */
+export const DEMO_FILLINGS: readonly Filling[] = SHIPPED_FILLINGS.filter(({ id }) => ['spice', 'mallows', 'hazelnut', 'ganache', 'lentils'].includes(id));
 
 function coat(id: string, method: Coat['method'], doseM3: number, wayUp: Coat['wayUp']): Coat {
   return {
@@ -50,16 +45,16 @@ export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen
     molds: [castMold('bombs', 1)],
     chocolates: SHIPPED_CHOCOLATES.map((chocolate) => structuredClone(chocolate)),
     tints: [],
-    fillings: DEMO_FILLINGS.map((filling) => ({ ...filling, allergens: [...filling.allergens] })),
+    fillings: DEMO_FILLINGS.map((filling) => structuredClone(filling)),
     melts: [melt('quarry', 31.5, 'seeding', kitchen)],
     parts: [{
-      id: 'half', role: 'shell', perPiece: 2, moldId: 'bombs', cavityId: 'cavity-1', prep: [],
+      id: 'half', name: 'Half', role: 'shell', perPiece: 2, filled: 'one', heaped: false, moldId: 'bombs', cavityId: 'cavity-1', prep: [],
       coatsBy: { by: 'count' },
       coats: [coat('coat-1', 'dump', 7.4e-6, 'upsideDown'), coat('coat-2', 'dump', 7.4e-6, 'upsideDown')],
       coveredRest: false,
     }],
     fill: [],
-    closure: { kind: 'warmPlate', meltId: 'melt-1', sets: [] },
+    closure: { kind: 'warmPlate', meltId: 'melt-1', plateC: 45, seconds: 4, sets: [] },
     finishes: [],
     atHandKg: 0.4,
   };
@@ -71,7 +66,7 @@ function supperCasting(now: Date, id: string, name: string, pieces: number, mold
   casting.pieces = pieces;
   casting.molds = [castMold(moldId, 1)];
   const [mold] = casting.molds;
-  Object.assign(casting.parts[0], { id: 'part', moldId, cavityId: mold.cavities[0].id, perPiece: partsPerPiece(mold, mold.cavities[0].id), coats });
+  casting.parts = partsOfMold(mold).map((one, i) => ({ ...structuredClone(casting.parts[0]), ...one, id: i === 0 ? 'part' : `part-${i + 1}`, moldId, coats: structuredClone(coats) }));
   casting.closure = null;
   return casting;
 }
@@ -79,7 +74,8 @@ function supperCasting(now: Date, id: string, name: string, pieces: number, mold
 /** The rest of the supper: one casting by each of the other ways of working. */
 function furtherCastings(now: Date): Casting[] {
   const bonbons = supperCasting(now, 'demo-bonbons', 'Hazelnut bonbons', 24, 'bonbons', [{ ...coat('coat-1', 'dump', 1e-6, 'upsideDown'), sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }]);
-  bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.003 } }];
+  bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.0025 } }];
+  bonbons.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.002, sets: [{ place: 'fridge', seconds: 900 }] };
   const cups = supperCasting(now, 'demo-oat-cups', 'Oat cups', 8, 'oat-cups', [coat('coat-1', 'spreadUp', 3.7e-6, 'upright'), coat('coat-2', 'spreadUp', 3.7e-6, 'upright')].map((one) => ({ ...one, sets: [{ place: 'freezer' as const }] })));
   cups.molds[0].atHand = 8;
   cups.melts = [melt('fallow', 29.5, 'seeding', USUAL_KITCHEN)];
@@ -91,7 +87,20 @@ function furtherCastings(now: Date): Casting[] {
   const layer = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.45 };
   const tiles = supperCasting(now, 'demo-tiles', 'Seed-and-petal tiles', 12, 'seed-tiles', [layer, { ...layer, id: 'coat-2' }]);
   tiles.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
-  return [bonbons, cups, owls, acorns, tiles];
+  tiles.finishes = [{ id: 'finish-1', kind: 'sprinkle', name: 'Seeds and petals', fillingId: 'seeds', share: 0.25, sets: [] }];
+  tiles.fillings.push(...SHIPPED_FILLINGS.filter(({ id }) => id === 'seeds').map((one) => structuredClone(one)));
+  return [bonbons, smashedPears(now), cups, owls, acorns, tiles];
+}
+
+/** Pears to be smashed: a dark coat in a light one, joined with a seam. */
+function smashedPears(now: Date): Casting {
+  const outer = coat('coat-1', 'dump', 7e-6, 'upsideDown');
+  const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [outer, { ...outer, id: 'coat-2', shares: [{ meltId: 'melt-2', share: 1 }] }]);
+  pears.melts = [melt('linen', 29.5, 'seeding', USUAL_KITCHEN), { ...melt('quarry', 31.5, 'seeding', USUAL_KITCHEN), id: 'melt-2' }];
+  pears.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'lentils', amount: { by: 'share', share: 0.5 } }];
+  pears.parts[0].perPiece = 2;
+  pears.closure = { kind: 'pipedSeam', meltId: 'melt-1', lineM: 0.003, sets: [] };
+  return pears;
 }
 
 /** The castings a first visit opens on: the supper's, the bombs first, and small bites by spoon. */

@@ -1,4 +1,5 @@
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../core/matter/chocolate';
+import { shippedFillings } from './fillings-shipped';
 import { PANTRY_SCHEMA_VERSION, type Chocolate, type PantryChocolate, type PantryEntry, type Tint } from '../core/record/chocolate';
 
 function chocolate(id: string, name: string, kind: ChocolateKind, rest: Pick<Chocolate, 'fluidity' | 'colour' | 'allergens' | 'lot' | 'packKg'>): Chocolate {
@@ -33,5 +34,6 @@ export function shippedPantry(now: Date): PantryEntry[] {
   return [
     ...SHIPPED_CHOCOLATES.map((chocolate): PantryEntry => ({ ...structuredClone(chocolate), ...STOCK[chocolate.id], ...dated, entry: 'chocolate' })),
     ...SHIPPED_TINTS.map((tint): PantryEntry => ({ ...structuredClone(tint), ...dated, entry: 'tint' })),
+    ...shippedFillings(dated),
   ];
 }

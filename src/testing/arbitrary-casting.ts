@@ -33,6 +33,7 @@ const amount = fc.oneof(
   within('fillVolumeM3').map((m3) => ({ by: 'volume' as const, m3 })),
   within('fillMassKg').map((kg) => ({ by: 'mass' as const, kg })),
   whole('fillCount').map((count) => ({ by: 'count' as const, count })),
+  within('fillShare').map((share) => ({ by: 'share' as const, share })),
   within('belowRimM').map((belowRimM) => ({ by: 'line' as const, belowRimM })),
 );
 
@@ -77,7 +78,7 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     id: fc.uuid(), name, pieces: whole('pieces'), chocolates: fc.array(chocolate, { minLength: 1, maxLength: 2 }), melt, tintParts: fc.option(within('tintParts'), { nil: undefined }), kitchen,
     shape: anyShape, composition, count: whole('cavities'), atHand: whole('moldsAtHand'), material: fc.constantFrom(...MOLD_MATERIALS),
     wallM: within('moldWallM'), coats, layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount }), { maxLength: 4 }),
-    wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), atHandKg: within('atHandKg'), coveredRest: fc.boolean(),
+    wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), atHandKg: within('atHandKg'), coveredRest: fc.boolean(), heaped: fc.boolean(),
   })
   .map((a): Casting => ({
     schemaVersion: CASTING_SCHEMA_VERSION,
@@ -91,10 +92,10 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     }],
     chocolates: a.chocolates.map((one, i) => ({ ...one, id: `q${i}` })),
     tints: a.tintParts === undefined ? [] : [tintOf(a.chocolates.length, a.tintParts)],
-    fillings: a.layers.map(({ kind }, i) => ({ id: `f${i}`, name: kind, kind, bulkDensity: 500, allergens: [] })),
+    fillings: a.layers.map(({ kind }, i) => ({ id: `f${i}`, name: kind, kind, bulkDensity: 500, allergens: [], recipe: [] })),
     melts: [meltOf(a.melt, a.tintParts !== undefined)],
     parts: [{
-      id: 'p', role: 'shell', perPiece: a.perPiece, moldId: 'm', cavityId: 'c', prep: [], coveredRest: a.coveredRest,
+      id: 'p', name: 'part', role: 'shell', filled: a.heaped ? 'one' : 'all', heaped: a.heaped, perPiece: a.perPiece, moldId: 'm', cavityId: 'c', prep: [], coveredRest: a.coveredRest,
       coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
       coats: a.coats.map(({ place, seconds, rests, clamped, method, ...coat }, i) => ({
         ...coat, id: `k${i}`, method: method === 'solid' && clamped && i > 0 && i === a.coats.length - 1 ? 'clamp' : method, shares: [{ meltId: 'w', share: 1 }], sets: [...rests, seconds === undefined ? { place } : { place, seconds }],

@@ -39,7 +39,7 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
   const work = planWork();
   expose({
     ...work,
-    work: (making: Making, from: Worked | undefined) => answer(() => work.work(making, from)),
+    work: (makings: readonly Making[], from: readonly Worked[] | undefined) => answer(() => work.work(makings, from)),
     effects: (casting: Casting) => answer(() => work.effects(casting)),
   }, port2 as never);
   port1.start();

@@ -9,17 +9,17 @@ import type { PlanWork } from './plan-work';
 /** A request's key comes back with its answer, so that a late answer can be told from a current one. */
 export interface PlanAnswered {
   readonly key: string;
-  /** The making as it was handed in. */
-  readonly making: Making;
-  readonly worked: Worked;
+  /** The makings as they were handed in, and what each came to. */
+  readonly makings: readonly Making[];
+  readonly worked: readonly Worked[];
 }
 
 export type WorkerState = 'idle' | 'working' | 'restarting' | 'failed';
 
 interface Request {
   readonly key: string;
-  readonly making: Making;
-  readonly from: Worked | undefined;
+  readonly makings: readonly Making[];
+  readonly from: readonly Worked[] | undefined;
 }
 
 const SLOW_MS = 5000;
@@ -61,10 +61,11 @@ export class PlanClient {
 
   /**
    * Asks for a computation; an earlier one that has not begun is dropped.
-   * @param from an earlier answer, to begin from where the making is alike
+   * @param makings one for each part of the casting
+   * @param from an earlier answer, to begin from where a making is alike
    */
-  request(key: string, making: Making, from?: Worked): void {
-    this.waiting = { key, making, from };
+  request(key: string, makings: readonly Making[], from?: readonly Worked[]): void {
+    this.waiting = { key, makings, from };
     if (this.states.value === 'idle') this.next();
     else if (this.pause !== undefined) this.done();
     else if (this.ranging) void this.remote?.stop().catch(() => undefined);
@@ -112,7 +113,7 @@ export class PlanClient {
     this.states.next('working');
     this.watch(request);
     this.connect(request)
-      .work(request.making, request.from)
+      .work(request.makings, request.from)
       .then((worked) => this.finish(request, worked))
       .catch(() => this.fail(request));
   }
@@ -134,7 +135,7 @@ export class PlanClient {
     return this.remote;
   }
 
-  private finish(request: Request, worked: Worked): void {
+  private finish(request: Request, worked: readonly Worked[]): void {
     if (this.running !== request) return;
     this.failures = 0;
     this.answered.next({ ...request, worked });
@@ -143,17 +144,17 @@ export class PlanClient {
     this.pause = setTimeout(() => this.range(request, worked), RANGE_AFTER_MS);
   }
 
-  private range(request: Request, worked: Worked): void {
+  private range(request: Request, worked: readonly Worked[]): void {
     this.pause = undefined;
     this.ranging = true;
     this.watch(request);
     this.connect(request)
-      .range(request.making, worked.simulated)
+      .range(request.makings, worked)
       .then((ranged) => this.finishRange(request, ranged))
       .catch(() => this.fail(request));
   }
 
-  private finishRange(request: Request, worked: Worked | undefined): void {
+  private finishRange(request: Request, worked: readonly Worked[] | undefined): void {
     if (this.running !== request) return;
     if (worked) this.answered.next({ ...request, worked });
     this.done();

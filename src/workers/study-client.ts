@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { AimGoal, FoundWay } from '../core/plan/aim-search';
-import type { PlanDraft } from '../core/plan/draft';
+import type { PartDraft } from '../core/plan/draft';
 import type { Making } from '../core/plan/making';
 import type { Comparison, Way } from '../core/plan/ways';
 import type { WeighedOutcome } from '../core/plan/weighed-shell';
@@ -23,14 +23,14 @@ export class StudyClient {
   /** @param start makes a new worker; called again after a failure */
   constructor(private readonly start: () => Worker) {}
 
-  /** The casting made two ways. */
-  compare(casting: Casting, ways: readonly [Way, Way]): Promise<Comparison | undefined> {
-    return this.ask((remote) => remote.compare(casting, ways));
+  /** The casting with one of its parts made two ways. */
+  compare(casting: Casting, ways: readonly [Way, Way], partId: string): Promise<Comparison | undefined> {
+    return this.ask((remote) => remote.compare(casting, ways, partId));
   }
 
   /** Ways that reach a goal, telling the share that is done; undefined where it was stopped too. */
-  search(casting: Casting, goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
-    return this.ask((remote) => remote.search(casting, goal, proxy(progress)));
+  search(casting: Casting, goal: AimGoal, partId: string, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
+    return this.ask((remote) => remote.search(casting, goal, partId, proxy(progress)));
   }
 
   stopSearch(): void {
@@ -38,7 +38,7 @@ export class StudyClient {
   }
 
   /** What the weight of a finished shell says. */
-  weigh(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): Promise<WeighedOutcome | undefined> {
+  weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): Promise<WeighedOutcome | undefined> {
     return this.ask<WeighedOutcome>(async (remote) => remote.weigh(casting, plan, shellKg));
   }
 

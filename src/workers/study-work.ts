@@ -1,6 +1,6 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 import { searchWays, type AimGoal, type FoundWay } from '../core/plan/aim-search';
-import type { PlanDraft } from '../core/plan/draft';
+import type { PartDraft } from '../core/plan/draft';
 import { make, type Making } from '../core/plan/making';
 import { shellInputOf } from '../core/plan/simulate';
 import { compareWays, type Comparison, type Way } from '../core/plan/ways';
@@ -9,15 +9,15 @@ import type { Casting } from '../core/record/casting';
 import { recordShell, type ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';
 
-/** What is asked about a casting beside its plan: now and then, and each for itself. */
+/** What is asked about one part of a casting beside its plan: now and then, and each for itself. */
 export interface StudyWork {
   /** The casting made two ways. */
-  compare(casting: Casting, ways: readonly [Way, Way]): Comparison;
+  compare(casting: Casting, ways: readonly [Way, Way], partId: string): Comparison;
   /** Ways that reach a goal, telling the share that is done; undefined where it was stopped. */
-  search(casting: Casting, goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined>;
+  search(casting: Casting, goal: AimGoal, partId: string, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined>;
   stopSearch(): void;
   /** What the weight of a finished shell says. */
-  weigh(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): WeighedOutcome;
+  weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;
   /** Pictures of the shell in the making. */
   record(making: Making, simulated: Simulated | undefined): ShellFrame[];
 }
@@ -26,10 +26,10 @@ export interface StudyWork {
 export function studyWork(): StudyWork {
   let search = 0;
   return {
-    compare: (casting, ways) => compareWays(casting, ways),
-    async search(casting, goal, progress) {
+    compare: (casting, ways, partId) => compareWays(casting, ways, partId),
+    async search(casting, goal, partId, progress) {
       const mine = ++search;
-      const steps = searchWays(casting, goal);
+      const steps = searchWays(casting, goal, partId);
       try {
         for (;;) {
           const { done, value } = steps.next();

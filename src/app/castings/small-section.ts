@@ -19,12 +19,12 @@ const MARGIN = { top: 8, bottom: 8, left: 8, right: 8 };
       @for (path of drawn().geometry.coatPaths; track $index) { <path [attr.d]="path" [attr.fill]="drawn().shades[$index]" /> }
     </svg>
   `,
-  styles: `svg { display: block; } .mold { fill: #e6ddd0; } .powder { fill: #c79a6d; } .marshmallow { fill: #f3ece2; } .ganache { fill: #6a4733; } .sweets { fill: #d8a86a; }`,
+  styles: `svg { display: block; } .mold { fill: #e6ddd0; } .powder { fill: #c79a6d; } .marshmallow { fill: #f3ece2; } .ganache { fill: #6a4733; } .sweets { fill: #d8a86a; } .caramel { fill: #c98a3e; } .nutButter { fill: #b99566; } .custard { fill: #efd58a; } .fruit { fill: #b5545a; } .crumbs { fill: #d9b98c; } .surprise { fill: #cfd8d6; }`,
 })
 export class SmallSection {
   readonly casting = input.required<Casting>();
   protected readonly drawn = computed(() => {
     const draft = draftPlan(this.casting());
-    return { geometry: sectionGeometry(draft, WIDTH, HEIGHT, false, MARGIN), shades: coatShades(draft.chocolates[0].colour, draft.coatsMade.length) };
+    return { geometry: sectionGeometry(draft, WIDTH, HEIGHT, false, MARGIN), shades: coatShades(draft.chocolates.map(({ colour }) => colour)) };
   });
 }

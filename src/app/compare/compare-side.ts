@@ -42,7 +42,7 @@ export class CompareSide {
   /** Coats drawn thicker than they are, on both sides alike. */
   readonly exaggerated = input(false);
   protected readonly drawn = computed(() => sectionGeometry(this.plan(), WIDTH, HEIGHT, this.exaggerated(), MARGIN));
-  protected readonly shades = computed(() => coatShades(this.plan().chocolates[0].colour, this.plan().coatsMade.length));
+  protected readonly shades = computed(() => coatShades(this.plan().chocolates.map(({ colour }) => colour)));
   protected readonly minutes = computed(() => text(this.plan().roundSeconds, 'duration', this.units.system()));
   protected readonly scaleText = computed(() => (this.drawn().exaggeration > 1 ? `coats drawn ${this.drawn().exaggeration.toFixed(1)} times too thick` : 'to scale'));
   protected readonly description = computed(() => {

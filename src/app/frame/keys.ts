@@ -1,9 +1,10 @@
 import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Casting } from '../../core/record/casting';
+import type { Part } from '../../core/record/casting';
 import { addCoat, keepCoatsAsMade, removeCoat } from '../../core/plan/remedy';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
+import { OpenPart } from '../state/open-part';
 import { PlanService } from '../state/plan-service';
 import { WorkingPanel } from '../state/working-panel';
 import { STATIONS, STATION_NAMES } from '../wording/names';
@@ -12,6 +13,7 @@ import { STATIONS, STATION_NAMES } from '../wording/names';
 @Injectable({ providedIn: 'root' })
 export class Keys {
   private readonly store = inject(CastingStore);
+  private readonly open = inject(OpenPart);
   private readonly actions = inject(CastingsActions);
   private readonly plans = inject(PlanService);
   private readonly router = inject(Router);
@@ -69,12 +71,12 @@ export class Keys {
     return true;
   }
 
-  private changeCoats(change: (casting: Casting) => void): void {
+  private changeCoats(change: (part: Part) => void): void {
     const made = this.plans.draft()?.coatsMade;
     if (!made) return;
-    this.store.edit('coats', (casting) => {
-      keepCoatsAsMade(casting, made);
-      change(casting);
+    this.open.edit('coats', (part) => {
+      keepCoatsAsMade(part, made);
+      change(part);
     });
   }
 

@@ -5,19 +5,20 @@ import { Pantry } from '../state/pantry';
 import { Gone } from '../ui/gone';
 import { RecordHeader } from '../ui/record-header';
 import { ChocolateEditor } from './chocolate-editor';
+import { FillingEditor } from './filling-editor';
 import { TintEditor } from './tint-editor';
 
 /** One entry of the pantry: a chocolate or a tint. */
 @Component({
   selector: 'ks-entry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChocolateEditor, Gone, RecordHeader, RouterLink, TintEditor],
+  imports: [ChocolateEditor, FillingEditor, Gone, RecordHeader, RouterLink, TintEditor],
   template: `
     @if (entry(); as e) {
       <ks-record-header [name]="e.name" [noun]="e.entry" back="/pantry" backLabel="The whole pantry" [line]="line()" (named)="rename($event)" (copied)="copy(e)" (exported)="pantry.export([e])" (deleted)="remove(e)">
         @if (e.entry === 'chocolate') { <a class="ant-btn ant-btn-primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a> }
       </ks-record-header>
-      @if (e.entry === 'chocolate') { <ks-chocolate-editor [chocolate]="e" /> } @else { <ks-tint-editor [tint]="e" /> }
+      @if (e.entry === 'chocolate') { <ks-chocolate-editor [chocolate]="e" /> } @else if (e.entry === 'tint') { <ks-tint-editor [tint]="e" /> } @else { <ks-filling-editor [filling]="e" /> }
     } @else if (pantry.loaded()) {
       <ks-gone heading="This is not in the pantry any more" why="It was deleted, perhaps in another tab. Castings made with it keep their own copies." to="/pantry" toText="See the pantry" />
     }
@@ -34,7 +35,7 @@ export class EntryPage {
   protected readonly entry = computed(() => this.pantry.byId().get(this.id()));
   protected readonly line = computed(() => {
     const used = this.pantry.usedBy(this.id());
-    return used.length ? `Melted in ${used.join(', ')}. Changes here leave those copies as they are.` : 'Not melted in any casting yet.';
+    return used.length ? `Used in ${used.join(', ')}. Changes here leave those copies as they are.` : 'Not used in any casting yet.';
   });
 
   protected rename(name: string): void {

@@ -4,6 +4,7 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { nearestClass } from '../../core/matter/chocolate';
 import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
+import type { PantryFilling } from '../../core/record/filling';
 import { readPantryFile } from '../../data/pantry-file';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
@@ -11,10 +12,10 @@ import { Units } from '../state/units';
 import { ImportPanel } from '../ui/import-panel';
 import { RecordTools } from '../ui/record-tools';
 import { text, written } from '../wording/format';
-import { FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
+import { FILLING_NAMES, FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
 import { bestBeforeText, packText } from '../wording/pantry';
 
-/** What is at hand: chocolates with their colours and bands, tints with their recipes; found, copied, exported, deleted. */
+/** What is at hand: chocolates with their colours and bands, tints and fillings with their recipes; found, copied, exported, deleted. */
 @Component({
   selector: 'ks-pantry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -35,6 +36,8 @@ export class PantryPage {
   protected readonly chocolates = computed(() => this.pantry.chocolates().filter(({ name }) => this.wanted(name)).map((chocolate) => ({ chocolate, ...this.lines(chocolate) })));
   protected readonly tints = computed(() => this.pantry.tints().filter(({ name }) => this.wanted(name)).map((tint) => ({ tint, recipe: this.recipe(tint) })));
 
+  protected readonly fillings = computed(() => this.pantry.fillings().filter(({ name }) => this.wanted(name)).map((filling) => ({ filling, ...this.fillingLines(filling) })));
+
   constructor() {
     this.search.valueChanges.pipe(takeUntilDestroyed()).subscribe((typed) => this.searched.set(typed));
   }
@@ -45,6 +48,10 @@ export class PantryPage {
 
   protected newTint(): void {
     this.open(this.pantry.createTint());
+  }
+
+  protected newFilling(): void {
+    this.open(this.pantry.createFilling());
   }
 
   protected copy(entry: PantryEntry): void {
@@ -71,6 +78,19 @@ export class PantryPage {
       kind: `${KIND_NAMES[chocolate.kind]}, runs ${FLUIDITY_NAMES[nearestClass(chocolate.fluidity)]}`,
       work: `Work ${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}`,
       stock: `${chocolate.stockKg > 0 ? text(chocolate.stockKg, 'mass', system) : 'none'} here; ${packText(chocolate, this.kitchens.kitchen().currency, system)}`,
+      before: best.text,
+      old: best.past,
+    };
+  }
+
+  private fillingLines(filling: PantryFilling): { readonly kind: string; readonly recipe: string; readonly stock: string; readonly before: string; readonly old: boolean } {
+    const system = this.units.system();
+    const best = bestBeforeText(filling.bestBefore, new Date());
+    const bought = filling.recipe.length === 0;
+    return {
+      kind: `${FILLING_NAMES[filling.kind]}, ${text(filling.bulkDensity, 'density', system)}`,
+      recipe: filling.recipe.map(({ name, parts }) => `${parts} ${name}`).join(' : '),
+      stock: bought ? `${filling.stockKg > 0 ? text(filling.stockKg, 'mass', system) : 'none'} here; ${packText(filling, this.kitchens.kitchen().currency, system)}` : '',
       before: best.text,
       old: best.past,
     };

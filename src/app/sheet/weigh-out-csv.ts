@@ -1,3 +1,4 @@
+import { layerCount } from '../../core/plan/batch-input';
 import type { CastingPlan } from '../../core/plan/plan';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 
@@ -5,9 +6,10 @@ import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 export async function weighOutCsv(plan: CastingPlan): Promise<string> {
   const { default: papaparse } = await import('papaparse');
   const grams = (kg: number | undefined): string => (kg === undefined ? '' : (kg * 1000).toFixed(1));
-  const chocolate = weighOutTables(plan).flatMap((table) =>
+  const chocolate = weighOutTables(plan, 'metric').flatMap((table) =>
     table.rows.map((row) => [table.chocolate, row.name, grams(row.perPartKg), grams(row.perRoundKg), grams(row.jobKg)]),
   );
-  const inside = plan.fill.layers.map((layer) => [layer.choice.filling.name, 'Filling, each piece', grams(layer.mass.value), '', grams(layer.mass.value * plan.casting.pieces)]);
-  return papaparse.unparse({ fields: ['what', 'for', 'each, g', 'a round, g', 'the job, g'], data: [...chocolate, ...inside] });
+  const inside = plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => [choice.filling.name, 'Filling, each piece', grams(mass.value), '', grams(mass.value * layerCount(plan, part, plan.batch))]));
+  const mixed = plan.fillings.flatMap(({ fillingId, components }) => (components.length > 1 ? components.map(({ name, kg }) => [name, `in ${plan.casting.fillings.find(({ id }) => id === fillingId)?.name ?? ''}`, '', '', grams(kg)]) : []));
+  return papaparse.unparse({ fields: ['what', 'for', 'each, g', 'a round, g', 'the job, g'], data: [...chocolate, ...inside, ...mixed] });
 }

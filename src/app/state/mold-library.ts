@@ -53,3 +53,8 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
     return mold;
   }
 }
+
+/** A library mold as a casting holds it. */
+export function castingMold({ id, name, material, wallM, atHand, cavities, composition, emptyKg, care, notes }: Mold): Mold {
+  return { id, name, material, wallM, atHand, cavities, composition, care, notes, ...(emptyKg === undefined ? {} : { emptyKg }) };
+}

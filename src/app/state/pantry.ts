@@ -1,9 +1,10 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
+import { FILLING_MATTER } from '../../core/matter/filling';
 import type { Casting } from '../../core/record/casting';
 import type { Chocolate, PantryChocolate, PantryEntry, PantryTint, Tint } from '../../core/record/chocolate';
-import { LIMITS } from '../../core/record/limits';
-import { chocolateOf } from '../../core/record/references';
+import type { PantryFilling } from '../../core/record/filling';
+import type { MeltSource } from '../../core/record/melting';
 import { readPantryEntry } from '../../core/record/read-pantry';
 import { writePantryFile } from '../../data/pantry-file';
 import { shippedPantry } from '../../data/pantry-shipped';
@@ -11,10 +12,11 @@ import { PantryStorage } from './pantry-storage';
 import { RecordLibrary } from './record-library';
 import { saveFile } from './save-file';
 
-/** The chocolates and tints at hand: listed, edited, copied, deleted, exported; all of it undone with everything else. */
+/** The chocolates, tints and fillings at hand: listed, edited, copied, deleted, exported; all of it undone with everything else. */
 @Injectable({ providedIn: 'root' })
 export class Pantry extends RecordLibrary<PantryEntry> {
   readonly chocolates = computed(() => this.records().filter((entry): entry is PantryChocolate => entry.entry === 'chocolate'));
+  readonly fillings = computed(() => this.records().filter((entry): entry is PantryFilling => entry.entry === 'filling'));
   readonly tints = computed(() => this.records().filter((entry): entry is PantryTint => entry.entry === 'tint'));
 
   constructor() {
@@ -46,8 +48,19 @@ export class Pantry extends RecordLibrary<PantryEntry> {
   remove(entry: PantryEntry): void {
     const used = this.usedBy(entry.id).length;
     const tints = this.tints().filter((tint) => tint.chocolates.some(({ chocolateId }) => chocolateId === entry.id));
+    const mixed = this.fillings().filter(({ recipe }) => recipe.some(({ chocolateId, fillingId }) => chocolateId === entry.id || fillingId === entry.id));
     const kept = used === 0 ? '' : ` ${used === 1 ? 'One casting keeps its own copy' : `${used} castings keep their own copies`}.`;
-    this.removed(entry, `${kept}${tints.length === 0 ? '' : ` ${tints.map((tint) => `“${tint.name}”`).join(', ')} cannot be mixed without it.`}`);
+    this.removed(entry, `${kept}${tints.length === 0 ? '' : ` ${tints.map((tint) => `“${tint.name}”`).join(', ')} cannot be mixed without it.`}${mixed.length === 0 ? '' : ` ${mixed.map((filling) => `“${filling.name}”`).join(', ')} ${mixed.length === 1 ? 'has' : 'have'} it in the recipe, by name.`}`);
+  }
+
+  createFilling(): PantryEntry {
+    return this.added({ ...this.fresh('New filling'), entry: 'filling', kind: 'ganache', bulkDensity: FILLING_MATTER.ganache.bulkDensity, allergens: [], recipe: [], stockKg: 0, packKg: 0.25 }, 'new filling');
+  }
+
+  /** Puts entries as they are after a job, in one step of undo. */
+  book(entries: readonly PantryEntry[]): void {
+    const before = entries.flatMap(({ id }) => this.byId().get(id) ?? []);
+    if (before.length > 0) this.keep({ before, after: entries, label: 'job booked into the pantry' });
   }
 
   bringShippedBack(): void {
@@ -70,7 +83,8 @@ export class Pantry extends RecordLibrary<PantryEntry> {
 }
 
 function usesEntry(casting: Casting, id: string): boolean {
-  return casting.melts.some(({ source }) => (source.kind === 'chocolate' ? source.chocolateId === id : source.tintId === id));
+  const fillings = new Set([...casting.fill.map(({ fillingId }) => fillingId), ...casting.finishes.flatMap((finish) => ('fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : []))]);
+  return fillings.has(id) || casting.melts.some(({ source }) => (source.kind === 'chocolate' ? source.chocolateId === id : source.tintId === id));
 }
 
 /** A chocolate as a casting holds it. */
@@ -84,30 +98,20 @@ export function castingTint({ id, name, colour, chocolates, colours, allAtOnce }
 }
 
 /**
- * Melts an entry of the pantry in a casting: copies of the chocolate, or of the tint with its chocolates, go into it.
- * The school follows the kind, and the working temperature is the middle of its band. Nothing changes where a tint lacks a chocolate.
+ * Brings an entry of the pantry into a casting, as a copy: the chocolate, or the tint with its chocolates.
+ * Gives what can be melted from it; undefined, and nothing changed, where a tint lacks a chocolate.
  */
-export function meltEntry(casting: Casting, meltId: string, entry: PantryEntry, chocolates: readonly PantryChocolate[]): void {
-  const melt = casting.melts.find((candidate) => candidate.id === meltId);
+export function bringIn(casting: Casting, entry: PantryChocolate | PantryTint, chocolates: readonly PantryChocolate[]): MeltSource | undefined {
   const needed = entry.entry === 'chocolate' ? [entry] : entry.chocolates.flatMap(({ chocolateId }) => chocolates.find((chocolate) => chocolate.id === chocolateId) ?? []);
-  if (!melt || (entry.entry === 'tint' && needed.length < entry.chocolates.length)) return;
+  if (entry.entry === 'tint' && needed.length < entry.chocolates.length) return undefined;
   for (const chocolate of needed) putIn(casting.chocolates, castingChocolate(chocolate));
-  if (entry.entry === 'tint') putIn(casting.tints, castingTint(entry));
-  melt.source = entry.entry === 'tint' ? { kind: 'tint', tintId: entry.id } : { kind: 'chocolate', chocolateId: entry.id };
-  suit(casting, meltId);
+  if (entry.entry === 'chocolate') return { kind: 'chocolate', chocolateId: entry.id };
+  putIn(casting.tints, castingTint(entry));
+  return { kind: 'tint', tintId: entry.id };
 }
 
-/** Brings a melt's school and working temperature to what its chocolate wants. */
-export function suit(casting: Casting, meltId: string): void {
-  const melt = casting.melts.find((candidate) => candidate.id === meltId);
-  if (!melt) return;
-  const { kind, workFromC, workToC } = chocolateOf(casting, melt);
-  melt.workingC = Math.min(LIMITS.workingC.high, Math.max(LIMITS.workingC.low, (workFromC + workToC) / 2));
-  if (kind === 'compound') melt.school = 'meltOnly';
-  else if (melt.school === 'meltOnly') melt.school = 'seeding';
-}
-
-function putIn<T extends { readonly id: string }>(list: T[], entry: T): void {
+/** Puts a copy into a list of a casting, over an earlier one of the same. */
+export function putIn<T extends { readonly id: string }>(list: T[], entry: T): void {
   const at = list.findIndex((candidate) => candidate.id === entry.id);
   if (at < 0) list.push(entry);
   else list[at] = entry;

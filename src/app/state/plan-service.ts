@@ -2,7 +2,7 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
-import { draftPlan, type PlanDraft } from '../../core/plan/draft';
+import { draftPlan, seenFrom, type PlanDraft } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan, type CastingPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
@@ -10,6 +10,7 @@ import type { Worked } from '../../core/plan/worked';
 import type { Casting } from '../../core/record/casting';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
+import { OpenPart } from './open-part';
 import { START_PLAN_WORKER } from './plan-worker';
 import { Turns } from './turns';
 
@@ -19,12 +20,12 @@ export type ChillSource = 'worker' | 'last' | 'first';
 /** A draft with the chill it is finished with; undefined: whatever there is by then. */
 interface Standing {
   readonly draft: PlanDraft;
-  readonly result: ChillResult | undefined;
+  readonly result: readonly ChillResult[] | undefined;
 }
 
 interface Answered extends Standing {
   readonly key: string;
-  readonly result: ChillResult;
+  readonly result: readonly ChillResult[];
 }
 
 /** The worker starts when the first view stands: before that it would only take the processor from it. */
@@ -36,7 +37,7 @@ const PATIENCE_MS = 80;
 const FOLLOWS_MS = 100;
 
 /**
- * The plan of the open casting. Mold, coat and fill follow a change at once (`draft`): by the closed form, corrected by the newest
+ * The plan of the open casting, seen from the open part. Mold, coat and fill follow a change at once (`draft`): by the closed form, corrected by the newest
  * simulation of coats made alike. Chill and batch follow together, with the worker's answer, or without it when it takes longer than a
  * moment: then the last chill of the same casting stands, marked, and the first time the nominal run without ranges. During a
  * drag the worker answers for states that have passed already; each is shown whole, so that chill and batch always belong together.
@@ -45,34 +46,38 @@ const FOLLOWS_MS = 100;
 export class PlanService {
   private readonly store = inject(CastingStore);
   private readonly turns = inject(Turns);
+  private readonly openPart = inject(OpenPart);
   private readonly client = new PlanClient(inject(START_PLAN_WORKER));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
   private readonly mayAsk = toSignal(timer(WORKER_AFTER_MS).pipe(map(() => true)), { initialValue: false });
-  private readonly asked = new WeakMap<Making, Casting>();
+  private readonly asked = new WeakMap<readonly Making[], Casting>();
   private followedAt = -Infinity;
 
-  private readonly newest = signal<Worked | undefined>(undefined);
-  /** The newest simulation; it holds for whatever is made alike. */
-  readonly simulated = computed(() => this.newest()?.simulated);
+  private readonly newest = signal<readonly Worked[] | undefined>(undefined);
+  /** The newest simulation of every part; each holds for whatever is made alike. */
+  private readonly allSimulated = computed(() => this.newest()?.map(({ simulated }) => simulated));
+  /** That of the open part. */
+  readonly simulated = computed(() => this.allSimulated()?.[this.store.current()?.parts.findIndex(({ id }) => id === this.openPart.id()) ?? 0]);
 
-  /** Mold, coat and fill: what does not wait for the chill, and is not drawn again for it. */
-  readonly draft = computed<PlanDraft | undefined>(() => {
+  private readonly whole = computed<PlanDraft | undefined>(() => {
     const casting = this.store.current();
     const answered = this.answered();
     if (answered && answered.draft.casting === casting) return answered.draft;
-    return casting && draftPlan(casting, this.simulated());
+    return casting && draftPlan(casting, this.allSimulated());
   });
-  private readonly making = computed(() => {
+  /** Mold, coat and fill of the open part: what does not wait for the chill, and is not drawn again for it. */
+  readonly draft = computed<PlanDraft | undefined>(() => this.seen(this.whole()));
+  private readonly makings = computed(() => {
     const casting = this.store.current();
-    return casting && makingOf(casting);
+    return casting?.parts.map((part) => makingOf(casting, part));
   });
-  private readonly key = computed(() => JSON.stringify(this.making()));
+  private readonly key = computed(() => JSON.stringify(this.makings()));
   readonly workerState = toSignal(this.client.state, { requireSync: true });
 
   private readonly standing = computed<Standing | undefined>(
     () => {
-      const draft = this.draft();
+      const draft = this.whole();
       const answered = this.answered();
       const shown = this.shown();
       if (!draft) return undefined;
@@ -85,18 +90,20 @@ export class PlanService {
   private readonly lastResult = computed(() => {
     const standing = this.standing();
     const answered = this.answered();
-    const fits = answered?.draft.casting.id === standing?.draft.casting.id && answered?.result.coats.length === standing?.draft.coatsMade.length;
+    const fits = answered?.draft.casting.id === standing?.draft.casting.id && sameCoats(answered?.result, standing?.draft);
     return standing?.result ?? (fits ? answered?.result : undefined);
   });
 
   readonly chillSource = computed<ChillSource>(() => (this.answered()?.key === this.key() ? 'worker' : this.lastResult() ? 'last' : 'first'));
-  readonly plan = computed<CastingPlan | undefined>(() => {
+  private readonly wholePlan = computed<CastingPlan | undefined>(() => {
     const draft = this.standing()?.draft;
-    return draft && finishPlan(draft, this.lastResult() ?? chillNominal(draft.chillInput));
+    return draft && finishPlan(draft, this.lastResult() ?? draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
   });
+  /** Every answer, seen from the open part. */
+  readonly plan = computed<CastingPlan | undefined>(() => this.seen(this.wholePlan()));
 
   /** What the plan has been waiting on since it last changed; undefined where it is up to date. */
-  private readonly waitingSince = computed(() => (this.standing()?.draft === this.draft() ? undefined : this.shown()));
+  private readonly waitingSince = computed(() => (this.standing()?.draft === this.whole() ? undefined : this.shown()));
 
   private readonly atRest = computed(() => (this.chillSource() === 'worker' ? this.store.current() : undefined));
 
@@ -111,12 +118,12 @@ export class PlanService {
   constructor() {
     inject(DestroyRef).onDestroy(() => this.client.close());
     effect(() => {
-      const making = this.making();
-      if (!making || !this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
+      const makings = this.makings();
+      if (!makings || !this.mayAsk() || untracked(this.answered)?.key === this.key()) return;
       const casting = untracked(this.store.current);
       if (!casting) return;
-      this.asked.set(making, casting);
-      this.client.request(this.key(), making, untracked(this.newest));
+      this.asked.set(makings, casting);
+      this.client.request(this.key(), makings, untracked(this.newest));
     });
     this.client.answers.pipe(takeUntilDestroyed()).subscribe((answer) => {
       // What is drawn follows at once, and what is more work to show with its turn.
@@ -126,7 +133,7 @@ export class PlanService {
     toObservable(this.waitingSince)
       .pipe(switchMap((since) => (since ? timer(PATIENCE_MS) : EMPTY)), takeUntilDestroyed())
       .subscribe(() => {
-        const draft = this.draft();
+        const draft = this.whole();
         if (draft) this.shown.set({ draft, result: undefined });
       });
   }
@@ -138,8 +145,8 @@ export class PlanService {
     this.client.retry();
   }
 
-  private take({ key, making, worked }: PlanAnswered): void {
-    const asked = this.asked.get(making);
+  private take({ key, makings, worked }: PlanAnswered): void {
+    const asked = this.asked.get(makings);
     // An answer to something older must not push out the one to what is on screen.
     if (!asked || (key !== this.key() && this.answered()?.key === this.key())) return;
     // What has changed since without being asked about, such as the pieces, is taken as it is now.
@@ -149,8 +156,18 @@ export class PlanService {
     const late = key !== this.key() && (this.shown()?.draft.casting === this.store.current() || performance.now() - this.followedAt < FOLLOWS_MS);
     if (late) return;
     this.followedAt = performance.now();
-    const draft = draftPlan(casting, worked.simulated);
-    this.answered.set({ draft, key, result: worked.chill });
-    this.shown.set({ draft, result: worked.chill });
+    const draft = draftPlan(casting, worked.map(({ simulated }) => simulated));
+    const result = worked.map(({ chill }) => chill);
+    this.answered.set({ draft, key, result });
+    this.shown.set({ draft, result });
   }
+
+  private seen<P extends PlanDraft>(plan: P | undefined): P | undefined {
+    return plan && (plan.part.id === this.openPart.id() ? plan : seenFrom(plan, this.openPart.id()));
+  }
+}
+
+/** Whether chills are of as many parts and coats as a draft. */
+function sameCoats(chills: readonly ChillResult[] | undefined, draft: PlanDraft | undefined): boolean {
+  return chills?.length === draft?.parts.length && (draft?.parts.every(({ coatsMade }, i) => chills?.[i].coats.length === coatsMade.length) ?? false);
 }

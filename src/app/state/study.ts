@@ -5,14 +5,12 @@ import type { Comparison, Way } from '../../core/plan/ways';
 import type { WeighedOutcome } from '../../core/plan/weighed-shell';
 import type { ShellFrame } from '../../core/shell/recording';
 import { StudyClient } from '../../workers/study-client';
-import { CastingStore } from './casting-store';
 import { PlanService } from './plan-service';
 import { START_STUDY_WORKER } from './study-worker';
 
-/** What is asked about the open casting beside its plan. Every question is answered by undefined where the worker does not answer. */
+/** What is asked about the open part of a casting beside its plan. Every question is answered by undefined where the worker does not answer. */
 @Injectable({ providedIn: 'root' })
 export class Study {
-  private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
   private readonly client = new StudyClient(inject(START_STUDY_WORKER));
 
@@ -22,26 +20,26 @@ export class Study {
 
   /** Pictures of its shell in the making. */
   async record(): Promise<readonly ShellFrame[] | undefined> {
-    const casting = this.store.current();
-    return casting && this.client.record(makingOf(casting), this.plans.simulated());
+    const draft = this.plans.draft();
+    return draft && this.client.record(makingOf(draft.casting, draft.part), this.plans.simulated());
   }
 
   /** The same casting made two ways. */
   async compare(ways: readonly [Way, Way]): Promise<Comparison | undefined> {
-    const casting = this.store.current();
-    return casting && this.client.compare(casting, ways);
+    const draft = this.plans.draft();
+    return draft && this.client.compare(draft.casting, ways, draft.part.id);
   }
 
   /** What the weight of one finished shell says. */
   async weigh(shellKg: number): Promise<WeighedOutcome | undefined> {
     const draft = this.plans.draft();
-    return draft && this.client.weigh(draft.casting, { coatsMade: draft.coatsMade }, shellKg);
+    return draft && this.client.weigh(draft.casting, { part: draft.part, coatsMade: draft.coatsMade }, shellKg);
   }
 
   /** Ways of making it that reach a goal; undefined where the search was stopped too. */
   async search(goal: AimGoal, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
-    const casting = this.store.current();
-    return casting && this.client.search(casting, goal, progress);
+    const draft = this.plans.draft();
+    return draft && this.client.search(draft.casting, goal, draft.part.id, progress);
   }
 
   stopSearch(): void {

@@ -3,6 +3,7 @@ import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { Subject, from, map, of, switchMap, takeUntil, timer, type Observable } from 'rxjs';
 import { adviseBy } from '../../core/melt/thermometer-advice';
 import { THERMOMETER_C, readReadings, withReading, writeReadings, type Readings } from '../../core/melt/thermometer';
+import { madeOf } from '../../core/plan/melts';
 import type { LogRead } from '../../core/melt/read-log';
 import { displayUnit } from '../../core/quantity/display-unit';
 import { parseAmount } from '../../core/quantity/parse-amount';
@@ -11,6 +12,7 @@ import type { Melt } from '../../core/record/casting';
 import { meltOf } from '../../core/record/references';
 import { readLogIn, type LogOutcome } from '../../workers/log-client';
 import { CastingStore } from '../state/casting-store';
+import { OpenMelt } from '../state/open-melt';
 import { PlanService } from '../state/plan-service';
 import { saveFile } from '../state/save-file';
 import { Units } from '../state/units';
@@ -41,6 +43,7 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 export class ThermometerPage {
   private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
+  private readonly open = inject(OpenMelt);
   private readonly units = inject(Units);
   private readonly startWorker = inject(START_LOG_WORKER);
 
@@ -56,7 +59,7 @@ export class ThermometerPage {
   protected readonly found = signal<{ readonly name: string; readonly outcome: LogOutcome } | undefined>(undefined);
   private readonly now = toSignal(timer(0, 1000).pipe(map(() => Date.now())), { initialValue: Date.now() });
 
-  protected readonly made = computed(() => this.plans.plan()?.melts[0]);
+  protected readonly made = computed(() => madeOf(this.plans.plan(), this.open.id()));
   protected readonly melt = computed(() => {
     const casting = this.casting();
     const made = this.made();

@@ -24,6 +24,7 @@ export function badRecordText({ position, name, problem }: BadRecord, noun: File
     case 'notARecord': return `${which} is not a ${noun}.`;
     case 'newerVersion': return `${which} was made by a newer Kilnstone (version ${problem.detail}).`;
     case 'badValue': return `${which}: the value at ${problem.path || 'its top'} cannot be used.`;
+    case 'circularReference': return `${which}: fillings contain each other in a circle (${problem.detail}). Take one of them out of the other, then import again.`;
     case 'brokenReference': return `${which}: ${problem.path} points at something that is not there.`;
   }
 }

@@ -4,7 +4,7 @@ import type { FillingKind } from '../../core/matter/filling';
 import type { MoldMaterial } from '../../core/matter/mold-material';
 import type { StationKey } from '../../core/plan/problems';
 import type { BowlMaterial } from '../../core/matter/bowl-material';
-import type { Allergen, Jacket, MeltingWay, Method, Place, School, TestResult, TestWay, Thinner, WayUp } from '../../core/record/choices';
+import type { Allergen, Jacket, MeltingWay, Method, PartRole, Place, School, TestResult, TestWay, Thinner, WayUp } from '../../core/record/choices';
 
 /** What every choice is called on screen. */
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
@@ -24,13 +24,14 @@ export const FLUIDITY_NAMES: Readonly<Record<FluidityClass, string>> = { veryThi
 export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = {
   silicone: 'silicone', polycarbonate: 'polycarbonate', thinPlastic: 'thin plastic', paper: 'paper', glass: 'glass vessel', tin: 'tin', film: 'balloon or film',
 };
-export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = { powder: 'powder', marshmallow: 'marshmallows', ganache: 'ganache', sweets: 'sweets' };
+export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = { powder: 'powder', ganache: 'ganache', caramel: 'caramel', nutButter: 'nut butter', custard: 'custard', fruit: 'fruit', crumbs: 'cake crumbs', marshmallow: 'marshmallows', sweets: 'sweets', surprise: 'surprises' };
 export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim' } as const;
 export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   milk: 'milk', soy: 'soy', nuts: 'nuts', peanuts: 'peanuts', wheat: 'wheat', egg: 'egg', sesame: 'sesame', gelatine: 'gelatine',
 };
-export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold', melt: 'Melt', coat: 'Coat', chill: 'Chill', fill: 'Fill', batch: 'Batch' };
-export const STATIONS: readonly StationKey[] = ['mold', 'melt', 'coat', 'chill', 'fill', 'batch'];
+export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold', melt: 'Melt', coat: 'Coat', chill: 'Chill', fill: 'Fill', close: 'Close', finish: 'Finish', batch: 'Batch' };
+export const STATIONS: readonly StationKey[] = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
+export const ROLE_NAMES: Readonly<Record<PartRole, string>> = { shell: 'shell', lid: 'lid', base: 'base', ornament: 'ornament' };
 
 export const WAY_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'microwave', doubleBoiler: 'double boiler', bag: 'in the piping bag', tube: 'tubes in hot water' };
 export const SCHOOL_NAMES: Readonly<Record<School, string>> = { seeding: 'seeding', threeQuarters: 'three quarters and a quarter', holdBelow: 'hold below the classic figure', meltOnly: 'melt only' };

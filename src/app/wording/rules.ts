@@ -1,4 +1,5 @@
 import { MELT_RULES } from './melt-rules';
+import { PIECE_RULES } from './piece-rules';
 
 /** How a figure is explained: what it is, how it follows in plain words, where that comes from, how sure it is. */
 export interface RuleWording {
@@ -15,6 +16,7 @@ const PRACTICE = 'Common practice, no source.';
 /** Words for every rule that the computation names. */
 export const RULES: Readonly<Record<string, RuleWording>> = {
   ...MELT_RULES,
+  ...PIECE_RULES,
   'mold.volume': { title: 'Volume of a cavity', how: 'The area of its rim, scaled by how wide it is at each height, summed from the lowest point to the rim. For half a sphere that is two thirds of π times the radius cubed.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
   'mold.measured': { title: 'Volume of a cavity, measured', how: 'The water it holds, weighed and divided by the density of water at its temperature; or its widths and depth by the prismoidal rule. Shape and wall are those of the bowl that holds as much at that width and depth.', source: 'Water density: Kell 1975.', sure: 'The range is two standard uncertainties: scatter of the readings, step of the scale, judgement of the level.' },
   'mold.wallArea': { title: 'Wall area of a cavity', how: 'The strips between each stretch of its outline and of its height, without the opening; pleats count in full.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
@@ -94,24 +96,20 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
   'chill.dewPoint': { title: 'Dew point of the room', how: 'Air at this temperature could hold no more damp: anything colder sweats.', source: 'ASHRAE Handbook of Fundamentals 2017, chapter 1, equations 5 and 6.', sure: 'As good as the humidity reading; the range is ±1 K on the room.' },
   'chill.surface': { title: 'Surface as it comes out', how: 'The inside surface at the end of the last stay.', source: 'The same heat computation as the minutes.', sure: 'Within a degree or two.' },
   'chill.cover': { title: 'Time to keep it covered', how: 'A cold shell warms by Newton’s law; under a loose cover at half the pace. It may be uncovered once it is above the dew point.', source: 'Newton’s law of cooling; cover factor is a working rule.', sure: 'Within a third.' },
-  'fill.capacity': { title: 'Room inside the shell', how: 'The space left inside the computed shell, up to the rim.', source: 'Sum of exact frusta along the shell’s inside.', sure: 'Follows the thickness of the shell.' },
-  'fill.headspace': { title: 'Headspace', how: 'From the top of the fill to the rim.', source: 'Depth against volume of the inside.', sure: 'Level fills are exact; heaped ones are not level.' },
-  'fill.layerMass': { title: 'Weight of a layer', how: 'Its volume times its density as it lies.', source: 'Densities from memory.', sure: 'Loose fillings differ by some 12 %; weigh yours once.' },
-  'fill.layerVolume': { title: 'Volume of a layer', how: 'What lies between its lower and upper level inside the shell.', source: 'Depth against volume of the inside.', sure: 'Follows the thickness of the shell.' },
-  'fill.layerCount': { title: 'Pieces in a layer', how: 'The layer’s weight over the weight of one.', source: 'Piece weights from memory.', sure: 'Give or take two.' },
-  'fill.leftOver': { title: 'Does not fit', how: 'What was asked for, less what the space still holds.', source: 'Depth against volume of the inside.', sure: 'Follows the thickness of the shell.' },
-  'fill.massInAll': { title: 'Filling in one piece', how: 'All layers, added.', source: 'Sum of the layers.', sure: 'Loose fillings differ by some 12 %.' },
-  'fill.pieceMass': { title: 'Weight of one piece', how: 'Its shells and its filling.', source: 'Sum.', sure: 'Follows shell and filling.' },
   'batch.partsByConfidence': { title: 'Parts to cast', how: 'The fewest parts for which, at this chance of breaking, enough come out whole with the wanted confidence.', source: 'Binomial distribution.', sure: 'As good as the chance of breaking.' },
   'batch.partsByShare': { title: 'Parts to cast', how: 'The parts needed, and the spare share on top, rounded up.', source: PRACTICE, sure: 'A margin, not a forecast.' },
   'batch.rounds': { title: 'Rounds', how: 'Parts to cast over what one round gives, rounded up.', source: 'Counting.', sure: 'Exact.' },
   'batch.total': { title: 'Minutes in all', how: 'Melting once, then round after round, then filling and closing.', source: 'Hands-on times are common practice, no source; waits are computed.', sure: 'Within a quarter for a practised hand.' },
-  'batch.handsOn': { title: 'Hands-on minutes', how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 8 s a part, filling 15 s and closing 25 s a piece, melting 10 min.', source: PRACTICE, sure: 'Within a quarter for a practised hand.' },
+  'batch.handsOn': { title: 'Hands-on minutes', how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 8 s a part, filling 15 s a piece; melting, closing and finishing as their stations say.', source: PRACTICE, sure: 'Within a quarter for a practised hand.' },
   'batch.waiting': { title: 'Waiting minutes', how: 'The chill of every coat in every round, and the covered rest.', source: 'Computed chill.', sure: 'As the chill.' },
   'batch.inParts': { title: 'Stays in the parts', how: 'Chocolate in one part times the parts to cast.', source: 'Sum.', sure: 'Follows the thickness.' },
   'batch.comesBack': { title: 'Comes back', how: 'To tip out, cavities are poured half full, a mold at a time; what does not stay in the last mold comes back to the bowl.', source: PRACTICE, sure: 'Pour less and less comes back.' },
   'batch.stuck': { title: 'Sticks to bowl and tools', how: '15 g and 3 % of what is cast.', source: PRACTICE, sure: 'Depends on the spatula.' },
-  'batch.melted': { title: 'Melt in all', how: 'What stays in the parts, what comes back, and what sticks.', source: 'Sum.', sure: 'Follows the thickness.' },
+  'batch.closing': { title: 'Goes into closing', how: 'What one piece takes, times the pieces; for a cap, times the parts that are cast.', source: 'Sum.', sure: 'As the closing.' },
+  'batch.finishing': { title: 'Goes on in finishing', how: 'What one piece takes, times the pieces.', source: 'Sum.', sure: 'As the finishing.' },
+  'batch.drips': { title: 'Drips off', how: 'What still runs over the rim once a part is set down, times the parts. It sets as feet outside the mold.', source: 'Simulation of the film.', sure: 'Cooler chocolate and a longer tap leave less.' },
+  'batch.filling': { title: 'Filling for the job', how: 'What one piece takes, times the pieces; capped in the mold, times the parts that are cast.', source: 'Sum.', sure: 'Loose fillings differ by some 12 %.' },
+  'batch.melted': { title: 'Melt in all', how: 'What stays in the parts, what closes and finishes them, what comes back, what sticks, and what drips off.', source: 'Sum.', sure: 'Follows the thickness.' },
   'batch.perRound': { title: 'Melt for one round', how: 'The same for a single full round, melted by itself.', source: 'Sum.', sure: 'Follows the thickness.' },
   'batch.buy': { title: 'Buy', how: 'What is melted in all, rounded up to ten grams.', source: 'Sum.', sure: 'Follows the thickness; what comes back can be kept for next time.' },
   'batch.packs': { title: 'Packs', how: 'What is to buy over the size of a pack, rounded up.', source: 'Counting.', sure: 'Exact.' },

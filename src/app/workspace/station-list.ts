@@ -7,6 +7,7 @@ import { chocolateOf, meltOf } from '../../core/record/references';
 import { placeOf, restsOf } from '../../core/record/sets';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
+import { CLOSURE_NAMES, FINISH_NAMES } from '../wording/closing';
 import { madeText } from '../wording/coats';
 import { text, written } from '../wording/format';
 import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
@@ -69,15 +70,29 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
     if (last.method === 'clamp') return { answer: text(plan.coat.total.rim.value, 'length', system), detail: madeText(plan.moldRecord, last.method) };
     return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: madeText(plan.moldRecord, last.method) };
   },
-  fill: (plan, system) => ({
-    answer: plan.fill.layers.length === 0 ? 'empty' : text(plan.fill.fillMass.value, 'mass', system),
-    detail: plan.fill.layers.length === 0 ? 'hollow' : [...new Set(plan.fill.layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
+  fill: (plan, system) => {
+    const layers = plan.parts.flatMap(({ fill }) => fill.layers);
+    return {
+      answer: layers.length === 0 ? 'empty' : text(plan.piece.fillMass.value, 'mass', system),
+      detail: layers.length === 0 ? 'hollow' : [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
+    };
+  },
+  close: ({ close, piece }, system) => ({
+    answer: !close ? 'open' : close.plate ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system) : text(close.mass.value, 'mass', system),
+    detail: close ? CLOSURE_NAMES[close.closure.kind] : `a piece ${text(piece.mass.value, 'mass', system)}`,
+  }),
+  finish: ({ finishes, piece }, system) => ({
+    answer: finishes.length === 0 ? 'plain' : text(finishes.reduce((sum, { hands }) => sum + hands.value, 0), 'duration', system),
+    detail: finishes.length === 0 ? `a piece ${text(piece.mass.value, 'mass', system)}` : finishes.map(({ finish }) => FINISH_NAMES[finish.kind]).join(', '),
   }),
 };
 
 const PLAN_ANSWERS: Answers<CastingPlan> = {
-  melt: ({ casting, melts: [made] }, system) => {
+  melt: ({ casting, melts }, system) => {
+    const [made] = melts;
     const { school, kind, way } = made.input;
+    // One after another, in one microwave.
+    if (melts.length > 1) return { answer: text(melts.reduce((sum, { ready }) => sum + ready.value, 0), 'duration', system), detail: melts.map(({ input }) => chocolateOf(casting, meltOf(casting, input.meltId)).name).join(', ') };
     const how = kind === 'compound' || school === 'meltOnly' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
     return { answer: text(made.ready.value, 'duration', system), detail: `${how}, ${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}` };
   },

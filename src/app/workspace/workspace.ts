@@ -8,18 +8,22 @@ import { PlanService } from '../state/plan-service';
 import { Gone } from '../ui/gone';
 import { STATIONS } from '../wording/names';
 import { BatchStation } from './batch/batch-station';
+import { BatchView } from './batch/batch-view';
 import { PlaceComparison } from './chill/place-comparison';
 import { ChillStation } from './chill/chill-station';
 import { CoatStation } from './coat/coat-station';
 import { ShellFilm } from './film/shell-film';
 import { ThicknessTimes } from './film/thickness-times';
+import { CloseStation } from './close/close-station';
 import { FillStation } from './fill/fill-station';
+import { FinishStation } from './finish/finish-station';
 import { CastingHeader } from './header/casting-header';
 import { CavityProfile } from './mold/cavity-profile';
 import { MeltPlanView } from './melt/melt-plan';
 import { MeltStation } from './melt/melt-station';
 import { MoldStation } from './mold/mold-station';
 import { Notes } from './notes/notes';
+import { PartPicker } from './parts/part-picker';
 import { Ribbon } from './ribbon/ribbon';
 import { Section } from './section/section';
 import { ThicknessCurve } from './section/thickness-curve';
@@ -32,7 +36,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, CastingHeader, CavityProfile, ChillStation, CoatStation, FillStation, Gone, MeltPlanView, MeltStation, MoldStation, Notes, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
+  imports: [BatchStation, BatchView, CastingHeader, CavityProfile, ChillStation, CloseStation, CoatStation, FillStation, FinishStation, Gone, MeltPlanView, MeltStation, MoldStation, Notes, PartPicker, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

@@ -1,63 +1,109 @@
 import { WORKING_RULES } from '../matter/working-rules';
 import { tippedOut, type Method } from '../record/choices';
 
+/** A share of a coat's chocolate from one melt. */
+export interface MeltShare {
+  readonly meltId: string;
+  readonly share: number;
+}
+
 /** One coat as the batch weighs it. */
 export interface CoatAmount {
   readonly coatId: string;
-  readonly meltId: string;
+  /** One melt, or several streaked into each other; the shares sum to 1. */
+  readonly shares: readonly MeltShare[];
   readonly method: Method;
-  /** What stays in one cavity, kg. */
+  /** What stays in one cavity, and what drips off it for good, kg. */
   readonly perPartKg: number;
+  readonly dripsKg: number;
 }
 
-export interface AmountsInput {
+/** One kind of part with how many of it are cast. */
+export interface PartAmount {
   readonly coats: readonly CoatAmount[];
   readonly parts: number;
-  /** Parts one round gives, and those of one mold. */
+  /** Most of them that one round casts. */
   readonly perRound: number;
+  /** Cavities of one mold: what is poured and tipped out together. */
   readonly perMold: number;
   /** Chocolate that fills one cavity solid, kg. */
   readonly solidKg: number;
-  /** Cavities poured and tipped out together; all of a mold's when left out. */
+}
+
+/** Chocolate that goes on pieces after casting, kg in all, from one melt. */
+export interface OnPieces {
+  readonly meltId: string;
+  readonly use: 'closing' | 'finishing';
+  readonly kg: number;
+}
+
+export interface AmountsInput {
+  readonly parts: readonly PartAmount[];
+  readonly onPieces: readonly OnPieces[];
+  /** Cavities poured together at the most; all of a mold's when left out. */
   readonly pouredTogether?: number;
 }
 
-/** One melt's chocolate for the whole job; melted = in parts + comes back + stuck, exactly. */
+/** One melt's chocolate for the whole job; melted = in parts + closing + finishing + comes back + stuck + drips, exactly. */
 export interface MeltAmount {
   readonly meltId: string;
   readonly inPartsKg: number;
+  readonly closingKg: number;
+  readonly finishingKg: number;
   readonly comesBackKg: number;
+  /** It comes back streaked with other melts, and is one colour no more. */
+  readonly mixed: boolean;
   readonly stuckKg: number;
+  readonly dripsKg: number;
   readonly meltedKg: number;
-  /** What a full round takes when it is melted by itself. */
+  /** What the fullest round takes when it is melted by itself. */
   readonly perRoundKg: number;
 }
 
 /**
- * What to melt, per melt: what stays in the parts, the pool that tipping out needs and gives back, and what sticks to bowl and tools.
+ * What to melt, per melt in the order of its use: what stays in the parts and goes on the pieces, the pool that tipping out needs and
+ * gives back, what drips off for good, and what sticks to bowl and tools.
  *
  * A tipped-out coat is poured to half the cavity, one chilled before it is tipped out to the brim, one mold at a time, so the last mold
  * still needs its pool in the bowl.
  */
 export function meltAmounts(input: AmountsInput): MeltAmount[] {
-  const meltIds = [...new Set(input.coats.map((coat) => coat.meltId))];
-  return meltIds.map((meltId) => {
-    const coats = input.coats.filter((coat) => coat.meltId === meltId);
-    const perPart = coats.reduce((sum, coat) => sum + coat.perPartKg, 0);
-    const together = Math.min(input.pouredTogether ?? input.perMold, input.parts);
-    const pool = coats
-      .filter((coat) => tippedOut(coat.method))
-      .reduce((most, coat) => Math.max(most, together * ((coat.method === 'dump' ? WORKING_RULES.dumpPourShare : 1) * input.solidKg - coat.perPartKg)), 0);
-    const inPartsKg = perPart * input.parts;
-    const stuckKg = WORKING_RULES.stuckKg + WORKING_RULES.stuckShare * inPartsKg;
-    const round = perPart * Math.min(input.perRound, input.parts);
-    return {
-      meltId,
-      inPartsKg,
-      comesBackKg: pool,
-      stuckKg,
-      meltedKg: inPartsKg + pool + stuckKg,
-      perRoundKg: round + pool + WORKING_RULES.stuckKg + WORKING_RULES.stuckShare * round,
-    };
-  });
+  const meltIds = [...new Set([...input.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))), ...input.onPieces.map(({ meltId }) => meltId)])];
+  return meltIds.map((meltId) => meltAmount(input, meltId));
+}
+
+function meltAmount({ parts, onPieces, pouredTogether = Infinity }: AmountsInput, meltId: string): MeltAmount {
+  const { stuckKg: leftKg, stuckShare } = WORKING_RULES;
+  let [inPartsKg, dripsKg, comesBackKg, roundKg, roundDripsKg, mixed] = [0, 0, 0, 0, 0, false];
+  for (const part of parts) {
+    for (const coat of part.coats) {
+      const share = shareOf(coat, meltId);
+      if (share === 0) continue;
+      inPartsKg += share * coat.perPartKg * part.parts;
+      dripsKg += share * coat.dripsKg * part.parts;
+      roundKg += share * coat.perPartKg * part.perRound;
+      roundDripsKg += share * coat.dripsKg * part.perRound;
+      const pool = share * poolKg(part, coat, Math.min(pouredTogether, part.perMold, part.parts));
+      if (pool > comesBackKg) [comesBackKg, mixed] = [pool, coat.shares.length > 1];
+    }
+  }
+  const on = (use: OnPieces['use']): number => onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one.kg : 0), 0);
+  const [closingKg, finishingKg] = [on('closing'), on('finishing')];
+  const used = inPartsKg + closingKg + finishingKg;
+  const stuckKg = leftKg + stuckShare * used;
+  return {
+    meltId, inPartsKg, closingKg, finishingKg, comesBackKg, mixed, stuckKg, dripsKg,
+    meltedKg: inPartsKg + closingKg + finishingKg + comesBackKg + stuckKg + dripsKg,
+    perRoundKg: roundKg + comesBackKg + roundDripsKg + leftKg + stuckShare * roundKg,
+  };
+}
+
+function shareOf({ shares }: CoatAmount, meltId: string): number {
+  return shares.reduce((sum, one) => sum + (one.meltId === meltId ? one.share : 0), 0);
+}
+
+/** What has to be poured beyond what stays, into so many cavities together, kg. */
+function poolKg({ solidKg }: PartAmount, { method, perPartKg }: CoatAmount, together: number): number {
+  if (!tippedOut(method)) return 0;
+  return Math.max(0, together * ((method === 'dump' ? WORKING_RULES.dumpPourShare : 1) * solidKg - perPartKg));
 }

@@ -1,21 +1,39 @@
 import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
-import { meltAmounts, type CoatAmount, type MeltAmount } from './amounts';
+import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
+import type { RoundRun } from './rounds';
 import { partsToCast } from './spares';
-import { timeline, type Timeline, type TimelineCoat } from './timeline';
+import { timeline, type FurtherTask, type Timeline, type TimelineCoat } from './timeline';
+
+export interface BatchCoat extends CoatAmount, Omit<TimelineCoat, 'method' | 'meltIds'> {}
+
+/** One kind of part of a piece, in the order of the work. */
+export interface BatchPart {
+  readonly partId: string;
+  readonly perPiece: number;
+  readonly moldId: string;
+  readonly cavityId: string;
+  readonly perMold: number;
+  readonly moldsAtHand: number;
+  readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
+  readonly solidKg: number;
+  readonly coats: readonly BatchCoat[];
+  readonly inMold: readonly FurtherTask[];
+}
+
+/** Chocolate that goes on after casting: for each piece, or for each of a part that is cast. */
+export interface AfterCasting extends Omit<OnPieces, 'kg'> {
+  readonly eachKg: number;
+  /** The part whose casts it goes on, spares included; each piece where it is left out. */
+  readonly partId?: string;
+}
 
 export interface BatchInput {
   readonly pieces: number;
-  readonly perPiece: number;
   readonly spareRule: SpareRule;
-  readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
-  readonly perMold: number;
-  readonly moldsAtHand: number;
-  readonly solidKg: number;
-  readonly coats: readonly (CoatAmount & TimelineCoat)[];
-  readonly filled: boolean;
-  readonly closed: boolean;
-  readonly coverSeconds: number;
+  readonly parts: readonly BatchPart[];
+  readonly onPieces: readonly AfterCasting[];
+  readonly after: readonly FurtherTask[];
   /** Chocolate on hand for the reverse question, kg. */
   readonly atHandKg: number;
 }
@@ -23,20 +41,36 @@ export interface BatchInput {
 export interface MeltAnswers {
   readonly meltId: string;
   readonly inParts: Answer;
+  readonly closing: Answer;
+  readonly finishing: Answer;
   readonly comesBack: Answer;
+  /** What comes back is streaked with other colours. */
+  readonly mixed: boolean;
   readonly stuck: Answer;
+  readonly drips: Answer;
   readonly melted: Answer;
   readonly perRound: Answer;
 }
 
-export interface BatchResult {
+/** One kind of part as the batch counts it. */
+export interface PartCount {
+  readonly partId: string;
   readonly needed: number;
   readonly parts: Answer;
   readonly spares: Answer;
   /** What the trade's usual fifth more would come to. */
   readonly partsByTrade: Answer;
   readonly rounds: Answer;
+  /** Most that one round casts. */
   readonly perRound: number;
+}
+
+export interface BatchResult {
+  /** In the order of the work. */
+  readonly byPart: readonly PartCount[];
+  readonly rounds: Answer;
+  /** Rounds alike, with how many of each part they cast, in the order of `byPart`. */
+  readonly runs: readonly RoundRun[];
   readonly melts: readonly MeltAnswers[];
   readonly timeline: Timeline;
   readonly total: Answer;
@@ -51,58 +85,96 @@ const TRADE_RULE = { by: 'share', share: 0.2 } as const;
 
 /** Parts to cast and chocolate to melt: what is known before the minutes are. */
 export interface BatchAmounts {
-  readonly parts: number;
+  /** Of each kind of part, in the order of the input. */
+  readonly parts: readonly number[];
   readonly melts: readonly MeltAmount[];
 }
 
 /** Parts with spares, and what to melt for them. */
 export function batchAmounts(input: BatchInput): BatchAmounts {
-  const parts = partsToCast(input.pieces * input.perPiece, input.breakChance.value, input.spareRule);
-  return { parts, melts: meltsFor(input, parts) };
+  const parts = partCounts(input, input.pieces);
+  return { parts, melts: meltsFor(input, input.pieces, parts) };
+}
+
+/**
+ * How sure each kind of part has to be for all kinds together to be as sure as is wanted: they break independently.
+ */
+function ruleOf({ spareRule, parts }: BatchInput): SpareRule {
+  return spareRule.by === 'confidence' ? { by: 'confidence', confidence: spareRule.confidence ** (1 / parts.length) } : spareRule;
+}
+
+function partCounts(input: BatchInput, pieces: number): number[] {
+  const rule = ruleOf(input);
+  return input.parts.map((part) => partsToCast(pieces * part.perPiece, part.breakChance.value, rule));
 }
 
 /**
  * Parts with spares, rounds, amounts to melt, minutes, and what a given amount of chocolate would make.
- * @param meltSeconds from solid chocolate to bowls that are ready, s
+ * @param meltSeconds from solid chocolate to bowls that are ready, s, by melt
  */
-export function batchStation(input: BatchInput, { parts, melts }: BatchAmounts, meltSeconds: number): BatchResult {
-  const needed = input.pieces * input.perPiece;
-  const perRound = input.perMold * input.moldsAtHand;
-  const time = timeline({ ...input, parts, meltSeconds });
+export function batchStation(input: BatchInput, amounts: BatchAmounts, meltSeconds: ReadonlyMap<string, number>): BatchResult {
+  const time = timeline({
+    pieces: input.pieces, after: input.after, meltSeconds,
+    parts: input.parts.map((part, i) => ({ ...part, parts: amounts.parts[i], coats: part.coats.map((coat) => ({ ...coat, meltIds: coat.shares.map(({ meltId }) => meltId) })) })),
+  });
   const { handsOnSeconds: handsOn, waitingSeconds: waiting } = time;
-  const partsRange = [input.breakChance.low, input.breakChance.high].map((p) => partsToCast(needed, p, input.spareRule));
-  const rule = input.spareRule.by === 'share' ? 'batch.partsByShare' : 'batch.partsByConfidence';
-  const ruleTerm = input.spareRule.by === 'share' ? term('spareShare', input.spareRule.share, 'share') : term('confidence', input.spareRule.confidence, 'share');
-  const terms = [term('partsNeeded', needed, 'count'), term('breakChance', input.breakChance.value, 'share'), ruleTerm];
   return {
-    needed,
-    parts: answer(parts, 'count', rule, terms, [Math.min(...partsRange), Math.max(...partsRange)]),
-    spares: answer(parts - needed, 'count', rule, terms),
-    partsByTrade: answer(partsToCast(needed, 0, TRADE_RULE), 'count', 'batch.partsByShare', [term('partsNeeded', needed, 'count'), term('spareShare', TRADE_RULE.share, 'share')]),
-    rounds: answer(time.rounds, 'count', 'batch.rounds', [term('parts', parts, 'count'), term('cavities', input.perMold, 'count'), term('moldsAtHand', input.moldsAtHand, 'count')]),
-    perRound,
-    melts: melts.map(meltAnswers),
+    byPart: input.parts.map((_, i) => partCount(input, i, amounts.parts[i], time)),
+    rounds: answer(time.rounds, 'count', 'batch.rounds', input.parts.flatMap((part, i) => [term('parts', amounts.parts[i], 'count'), term('cavities', part.perMold, 'count'), term('moldsAtHand', part.moldsAtHand, 'count')])),
+    runs: time.runs,
+    melts: amounts.melts.map(meltAnswers),
     timeline: time,
     total: answer(handsOn + waiting, 'duration', 'batch.total', [term('handsOn', handsOn, 'duration'), term('waiting', waiting, 'duration')]),
-    handsOn: answer(handsOn, 'duration', 'batch.handsOn', [term('parts', parts, 'count'), term('pieces', input.pieces, 'count')]),
+    handsOn: answer(handsOn, 'duration', 'batch.handsOn', [...amounts.parts.map((parts) => term('parts', parts, 'count')), term('pieces', input.pieces, 'count')]),
     waiting: answer(waiting, 'duration', 'batch.waiting', [term('rounds', time.rounds, 'count')]),
     piecesFromAtHand: answer(piecesFrom(input), 'count', 'batch.piecesFrom', [term('atHand', input.atHandKg, 'mass')]),
   };
 }
 
-function meltsFor(input: BatchInput, parts: number, pouredTogether?: number): MeltAmount[] {
-  return meltAmounts({ coats: input.coats, parts, pouredTogether, perRound: input.perMold * input.moldsAtHand, perMold: input.perMold, solidKg: input.solidKg });
+function partCount(input: BatchInput, index: number, parts: number, time: Timeline): PartCount {
+  const { partId, perPiece, breakChance, perMold, moldsAtHand } = input.parts[index];
+  const needed = input.pieces * perPiece;
+  const sure = ruleOf(input);
+  const range = [breakChance.low, breakChance.high].map((p) => partsToCast(needed, p, sure));
+  const rule = sure.by === 'share' ? 'batch.partsByShare' : 'batch.partsByConfidence';
+  const ruleTerm = sure.by === 'share' ? term('spareShare', sure.share, 'share') : term('confidence', sure.confidence, 'share');
+  const terms = [term('partsNeeded', needed, 'count'), term('breakChance', breakChance.value, 'share'), ruleTerm];
+  return {
+    partId, needed,
+    parts: answer(parts, 'count', rule, terms, [Math.min(...range), Math.max(...range)]),
+    spares: answer(parts - needed, 'count', rule, terms),
+    partsByTrade: answer(partsToCast(needed, 0, TRADE_RULE), 'count', 'batch.partsByShare', [term('partsNeeded', needed, 'count'), term('spareShare', TRADE_RULE.share, 'share')]),
+    rounds: answer(time.roundsOf[index], 'count', 'batch.rounds', [term('parts', parts, 'count'), term('cavities', perMold, 'count'), term('moldsAtHand', moldsAtHand, 'count')]),
+    perRound: Math.max(...time.runs.map(({ cast }) => cast[index])),
+  };
+}
+
+/** What goes on pieces and parts after casting, for so many. */
+function onPiecesFor({ onPieces, parts }: BatchInput, pieces: number, counts: readonly number[]): OnPieces[] {
+  return onPieces.map(({ eachKg, partId, ...one }) => ({ ...one, kg: eachKg * (partId === undefined ? pieces : counts[parts.findIndex((part) => part.partId === partId)]) }));
+}
+
+function meltsFor(input: BatchInput, pieces: number, counts: readonly number[], pouredTogether?: number): MeltAmount[] {
+  const parts = input.parts.map((part, i) => ({ ...part, parts: counts[i], perRound: Math.min(part.perMold * part.moldsAtHand, counts[i]) }));
+  return meltAmounts({ parts, onPieces: onPiecesFor(input, pieces, counts), ...(pouredTogether === undefined ? {} : { pouredTogether }) });
 }
 
 function meltAnswers(melt: MeltAmount): MeltAnswers {
-  const inParts = term('inParts', melt.inPartsKg, 'mass');
-  const parts = [inParts, term('comesBack', melt.comesBackKg, 'mass'), term('stuck', melt.stuckKg, 'mass')];
+  const sum = [
+    term('inParts', melt.inPartsKg, 'mass'), ...(melt.closingKg > 0 ? [term('closing', melt.closingKg, 'mass')] : []), ...(melt.finishingKg > 0 ? [term('finishing', melt.finishingKg, 'mass')] : []),
+    term('comesBack', melt.comesBackKg, 'mass'), term('stuck', melt.stuckKg, 'mass'), ...(melt.dripsKg > 0 ? [term('drips', melt.dripsKg, 'mass')] : []),
+  ];
+  const [inParts] = sum;
   return {
     meltId: melt.meltId,
+    mixed: melt.mixed,
     inParts: answer(melt.inPartsKg, 'mass', 'batch.inParts', [inParts]),
-    comesBack: answer(melt.comesBackKg, 'mass', 'batch.comesBack', parts),
+    closing: answer(melt.closingKg, 'mass', 'batch.closing', []),
+    finishing: answer(melt.finishingKg, 'mass', 'batch.finishing', []),
+    comesBack: answer(melt.comesBackKg, 'mass', 'batch.comesBack', sum),
     stuck: answer(melt.stuckKg, 'mass', 'batch.stuck', [inParts]),
-    melted: answer(melt.meltedKg, 'mass', 'batch.melted', parts),
+    drips: answer(melt.dripsKg, 'mass', 'batch.drips', [inParts]),
+    melted: answer(melt.meltedKg, 'mass', 'batch.melted', sum),
     perRound: answer(melt.perRoundKg, 'mass', 'batch.perRound', [term('comesBack', melt.comesBackKg, 'mass')]),
   };
 }
@@ -112,10 +184,7 @@ const MOST_PIECES = 2000;
 
 /** Most pieces whose whole melt, all melts together, stays within the chocolate on hand, cavities poured one at a time. */
 function piecesFrom(input: BatchInput): number {
-  const fits = (pieces: number): boolean => {
-    const parts = partsToCast(pieces * input.perPiece, input.breakChance.value, input.spareRule);
-    return meltsFor(input, parts, 1).reduce((sum, melt) => sum + melt.meltedKg, 0) <= input.atHandKg;
-  };
+  const fits = (pieces: number): boolean => meltsFor(input, pieces, partCounts(input, pieces), 1).reduce((sum, melt) => sum + melt.meltedKg, 0) <= input.atHandKg;
   if (!fits(1)) return 0;
   let low = 1;
   let high = 2;

@@ -4,14 +4,24 @@ export interface Shopping {
   readonly packs: number;
   /** In the currency of the price; undefined where no price is known. */
   readonly cost: number | undefined;
+  /** What the amount that is used costs, at the price of a pack. */
+  readonly usedCost: number | undefined;
+  /** What is there when the job is done: stock and packs bought, less what is used. */
+  readonly leftKg: number;
 }
 
 /**
- * Whole packs of what the pantry lacks, and their price.
- * @param neededKg wanted in all; @param stockKg what is there; @param packKg size of a pack, above 0
+ * Whole packs of what the pantry lacks, their price, what the job's own share of them costs, and what is left.
+ * @param neededKg to have at the start; @param stockKg what is there; @param packKg size of a pack, above 0
+ * @param usedKg of it what does not come back; the whole where it is left out
  */
-export function shopping(neededKg: number, stockKg: number, packKg: number, packPrice: number | undefined): Shopping {
+export function shopping(neededKg: number, stockKg: number, packKg: number, packPrice: number | undefined, usedKg = neededKg): Shopping {
   const missingKg = Math.max(0, neededKg - stockKg);
   const packs = missingKg > 0 ? Math.ceil(missingKg / packKg - 1e-9) : 0;
-  return { missingKg, packs, cost: packPrice === undefined ? undefined : packs * packPrice };
+  return {
+    missingKg, packs,
+    cost: packPrice === undefined ? undefined : packs * packPrice,
+    usedCost: packPrice === undefined ? undefined : (usedKg / packKg) * packPrice,
+    leftKg: Math.max(0, stockKg + packs * packKg - usedKg),
+  };
 }

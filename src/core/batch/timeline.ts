@@ -1,18 +1,24 @@
 import { HANDS_ON } from '../matter/working-rules';
 import { fillsLevel, tippedOut, type Method, type Place } from '../record/choices';
 import type { Rest } from '../record/sets';
+import { castRounds, type RoundPart, type RoundRun } from './rounds';
+import { inTurn, type Task } from './in-turn';
 
 /** One stretch of the ribbon. */
 export interface Stretch {
-  readonly kind: 'melt' | 'coat' | 'turn' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close';
+  readonly kind: 'melt' | 'coat' | 'turn' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close' | 'finish';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;
-  /** Which coat, from 0, for coat, turn and chill. */
+  /** Which part, from 0 in the order of the job's parts, for what is done to one. */
+  readonly part?: number;
+  /** Which coat of it, from 0, for coat, turn and chill. */
   readonly coat?: number;
   readonly place?: Place;
   /** Which round, from 0; undefined before and after the rounds. */
   readonly round?: number;
+  /** Melts that it works from, or makes. */
+  readonly meltIds?: readonly string[];
 }
 
 export interface TimelineCoat {
@@ -28,24 +34,40 @@ export interface TimelineCoat {
   readonly chillSeconds: number;
   /** A closed vessel is turned by hand for so long of that, s; 0 for everything else. */
   readonly turnedSeconds: number;
+  readonly meltIds: readonly string[];
+}
+
+/** Something done to a part in its mold, or to a piece: seconds for each, or in all where it waits. */
+export interface FurtherTask {
+  readonly kind: 'cover' | 'fill' | 'close' | 'finish' | 'chill';
+  readonly handsOn: boolean;
+  /** Hands-on: for each one. Waiting: in all. */
+  readonly seconds: number;
+  readonly place?: Place;
+  readonly meltIds?: readonly string[];
+}
+
+/** One kind of part, in the order of the work. */
+export interface TimelinePart extends RoundPart {
+  readonly coats: readonly TimelineCoat[];
+  /** What is done before it leaves the mold, as filling and capping. */
+  readonly inMold: readonly FurtherTask[];
 }
 
 export interface TimelineInput {
-  readonly coats: readonly TimelineCoat[];
-  /** From solid chocolate to a bowl that is ready, s. */
-  readonly meltSeconds: number;
-  readonly parts: number;
-  readonly perMold: number;
-  readonly moldsAtHand: number;
+  readonly parts: readonly TimelinePart[];
+  /** From solid chocolate to a bowl that is ready, s, by melt. */
+  readonly meltSeconds: ReadonlyMap<string, number>;
   readonly pieces: number;
-  readonly filled: boolean;
-  readonly closed: boolean;
-  /** Covered rest after unmolding, s; 0 for none. */
-  readonly coverSeconds: number;
+  /** What is done when all rounds are through, in this order. */
+  readonly after: readonly FurtherTask[];
 }
 
 export interface Timeline {
   readonly rounds: number;
+  /** Rounds that each part takes part in. */
+  readonly roundsOf: readonly number[];
+  readonly runs: readonly RoundRun[];
   /** The first round, from melting to unmolding. */
   readonly oneRound: readonly Stretch[];
   readonly wholeJob: readonly Stretch[];
@@ -70,85 +92,122 @@ export function coatOneMoldSeconds(coat: Pick<TimelineCoat, 'method' | 'drainSec
   return laid + (method === 'dump' ? dwellSeconds : 0) + drainSeconds + SCRAPE_SECONDS;
 }
 
-/** The order of the work in seconds: melt once, then the rounds, then filling and closing all pieces. */
+/** Rounds alike in what they cast and in what is melted for them first. */
+interface Block {
+  readonly from: number;
+  readonly count: number;
+  readonly stretches: readonly Bare[];
+}
+
+type Bare = Omit<Stretch, 'startSeconds'>;
+
+/** The order of the work in seconds: each melt when it is first wanted, the rounds, then filling, closing and finishing all pieces. */
 export function timeline(input: TimelineInput): Timeline {
-  const perRound = input.perMold * input.moldsAtHand;
-  const rounds = Math.ceil(input.parts / perRound);
-  const lastParts = input.parts - (rounds - 1) * perRound;
-  const before = melting(input);
-  const after = new StretchList();
-  if (input.coverSeconds > 0) after.add({ kind: 'cover', handsOn: false, seconds: input.coverSeconds });
-  if (input.filled) after.add({ kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece * input.pieces });
-  if (input.closed) after.add({ kind: 'close', handsOn: true, seconds: HANDS_ON.closePerPiece * input.pieces });
-  const full = roundOf(input, Math.min(perRound, input.parts));
-  const last = roundOf(input, lastParts);
-  const seconds = (handsOn: boolean): number =>
-    // A chill that never ends makes a round endless, and nought times endless is not a number.
-    secondsOf(before.list, handsOn) + (rounds > 1 ? (rounds - 1) * secondsOf(full.list, handsOn) : 0) + secondsOf(last.list, handsOn) + secondsOf(after.list, handsOn);
+  const { rounds, runs, roundsOf } = castRounds(input.parts);
+  const melted = new Set<string>();
+  const blocks = blocksOf(input, runs, melted);
+  const after = afterwards(input, melted);
+  const seconds = (handsOn: boolean): number => blocks.reduce((sum, { count, stretches }) => sum + count * secondsOf(stretches, handsOn), 0) + secondsOf(after, handsOn);
   return {
-    rounds,
-    oneRound: melting(input).append(full.list, 0).list,
-    wholeJob: inFull(input, rounds, full.list, last.list).append(after.list).list,
+    rounds, roundsOf, runs,
+    oneRound: new StretchList().append(blocks[0].stretches, 0).list,
+    wholeJob: inFull(blocks, rounds).append(after).list,
     handsOnSeconds: seconds(true),
     waitingSeconds: seconds(false),
   };
 }
 
-function melting({ meltSeconds }: TimelineInput): StretchList {
-  return new StretchList().add({ kind: 'melt', handsOn: true, seconds: meltSeconds });
+/** The rounds, alike ones together; one that a melt is first wanted in stands by itself. */
+function blocksOf(input: TimelineInput, runs: readonly RoundRun[], melted: Set<string>): Block[] {
+  return runs.flatMap(({ from, count, cast }): Block[] => {
+    const before = melted.size;
+    const first = roundOf(input, cast, melted);
+    if (count === 1 || melted.size === before) return [{ from, count, stretches: first }];
+    return [{ from, count: 1, stretches: first }, { from: from + 1, count: count - 1, stretches: roundOf(input, cast, melted) }];
+  });
 }
 
-/** Melting and every round; where they are many those between the first and the last are two stretches. */
-function inFull(input: TimelineInput, rounds: number, full: readonly Stretch[], last: readonly Stretch[]): StretchList {
-  const list = melting(input);
-  if (rounds > MOST_ROUNDS_SHOWN || rounds * full.length > MOST_STRETCHES_SHOWN) {
-    list.append(full, 0);
-    for (const handsOn of [true, false]) list.add({ kind: 'rounds', handsOn, seconds: (rounds - 2) * secondsOf(full, handsOn) });
-  } else {
-    for (let round = 0; round < rounds - 1; round++) list.append(full, round);
-  }
-  return list.append(last, rounds - 1);
-}
-
-function roundOf(input: TimelineInput, parts: number): StretchList {
+/** Every round; where they are many those between the first and the last are two stretches. */
+function inFull(blocks: readonly Block[], rounds: number): StretchList {
   const list = new StretchList();
-  const molds = Math.ceil(parts / input.perMold);
-  const perMold = parts / molds;
-  for (const [index, coat] of input.coats.entries()) {
-    const laid = molds * coatOneMoldSeconds(coat, perMold);
-    if (coat.method === 'chillDump') {
-      const pour = molds * HANDS_ON.perCavity.chillDump * perMold;
-      list.add({ kind: 'coat', handsOn: true, seconds: pour, coat: index });
-      list.add({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
-      list.add({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index });
-    } else list.add({ kind: 'coat', handsOn: true, seconds: laid, coat: index });
-    for (const { place, seconds } of coat.rests) list.add({ kind: 'chill', handsOn: false, seconds, coat: index, place });
-    const turned = Math.min(coat.turnedSeconds, coat.chillSeconds);
-    const left = turned < coat.chillSeconds ? coat.chillSeconds - turned : 0;
-    if (turned > 0) list.add({ kind: 'turn', handsOn: true, seconds: turned, coat: index, place: coat.place });
-    list.add({ kind: 'chill', handsOn: false, seconds: left, coat: index, place: coat.place });
+  const all = blocks.reduce((sum, { count, stretches }) => sum + count * stretches.length, 0);
+  if (rounds <= MOST_ROUNDS_SHOWN && all <= MOST_STRETCHES_SHOWN) {
+    for (const { from, count, stretches } of blocks) for (let k = 0; k < count; k++) list.append(stretches, from + k);
+    return list;
   }
-  return list.add({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
+  const [first, last] = [blocks[0], blocks[blocks.length - 1]];
+  const between = (handsOn: boolean): number => blocks.reduce((sum, block) => sum + (block.count - (block === first ? 1 : 0) - (block === last ? 1 : 0)) * secondsOf(block.stretches, handsOn), 0);
+  list.append(first.stretches, 0);
+  const meltIds = [...new Set(blocks.flatMap(({ stretches }) => stretches.flatMap((stretch) => stretch.meltIds ?? [])))];
+  for (const handsOn of [true, false]) list.add({ kind: 'rounds', handsOn, seconds: between(handsOn), ...(handsOn ? { meltIds } : {}) });
+  return rounds > 1 ? list.append(last.stretches, rounds - 1) : list;
+}
+
+/** A round that casts so many of each part: one pair of hands, which goes on with whatever is ready first in the order of the work. */
+function roundOf(input: TimelineInput, cast: readonly number[], melted: Set<string>): Bare[] {
+  const lines = input.parts.flatMap((part, index) => (cast[index] > 0 ? [partTasks(part, index, cast[index], input, melted)] : []));
+  return inTurn(lines);
+}
+
+function partTasks(part: TimelinePart, index: number, parts: number, { meltSeconds }: TimelineInput, melted: Set<string>): Task<Bare>[] {
+  const molds = Math.ceil(parts / part.perMold);
+  const tasks: Bare[] = [];
+  for (const [coat, made] of part.coats.entries()) {
+    tasks.push(...melting(made.meltIds, meltSeconds, melted), ...coatTasks(made, molds, parts / molds, coat));
+  }
+  for (const task of part.inMold) tasks.push(...melting(task.meltIds ?? [], meltSeconds, melted), { ...task, seconds: task.handsOn ? task.seconds * parts : task.seconds });
+  tasks.push({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
+  return tasks.map((task) => (task.kind === 'melt' ? task : { ...task, part: index }));
+}
+
+function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: number): Bare[] {
+  const { meltIds } = coat;
+  const laid = molds * coatOneMoldSeconds(coat, perMold);
+  const tasks: Bare[] = [];
+  if (coat.method === 'chillDump') {
+    const pour = molds * HANDS_ON.perCavity.chillDump * perMold;
+    tasks.push({ kind: 'coat', handsOn: true, seconds: pour, coat: index, meltIds });
+    tasks.push({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
+    tasks.push({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index, meltIds });
+  } else tasks.push({ kind: 'coat', handsOn: true, seconds: laid, coat: index, meltIds });
+  for (const { place, seconds } of coat.rests) tasks.push({ kind: 'chill', handsOn: false, seconds, coat: index, place });
+  const turned = Math.min(coat.turnedSeconds, coat.chillSeconds);
+  if (turned > 0) tasks.push({ kind: 'turn', handsOn: true, seconds: turned, coat: index, place: coat.place });
+  tasks.push({ kind: 'chill', handsOn: false, seconds: turned < coat.chillSeconds ? coat.chillSeconds - turned : 0, coat: index, place: coat.place });
+  return tasks;
+}
+
+/** Makes the melts that are wanted for the first time. */
+function melting(meltIds: readonly string[], meltSeconds: ReadonlyMap<string, number>, melted: Set<string>): Bare[] {
+  return meltIds.flatMap((meltId): Bare[] => {
+    if (melted.has(meltId)) return [];
+    melted.add(meltId);
+    return [{ kind: 'melt', handsOn: true, seconds: meltSeconds.get(meltId) ?? 0, meltIds: [meltId] }];
+  });
+}
+
+function afterwards({ after, pieces, meltSeconds }: TimelineInput, melted: Set<string>): Bare[] {
+  return after.flatMap((task) => [...melting(task.meltIds ?? [], meltSeconds, melted), { ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }]);
 }
 
 class StretchList {
   readonly list: Stretch[] = [];
   private end = 0;
 
-  add(stretch: Omit<Stretch, 'startSeconds'>): this {
+  add(stretch: Bare): this {
     this.list.push({ ...stretch, startSeconds: this.end });
     this.end += stretch.seconds;
     return this;
   }
 
   /** Adds stretches one after another, as those of a round where one is named. */
-  append(stretches: readonly Stretch[], round?: number): this {
+  append(stretches: readonly Bare[], round?: number): this {
     for (const stretch of stretches) this.add(round === undefined ? stretch : { ...stretch, round });
     return this;
   }
 }
 
 /** Sum of the stretches' lengths, s, hands-on or waiting. */
-export function secondsOf(stretches: readonly Stretch[], handsOn: boolean): number {
+export function secondsOf(stretches: readonly Pick<Stretch, 'handsOn' | 'seconds'>[], handsOn: boolean): number {
   return stretches.filter((s) => s.handsOn === handsOn).reduce((sum, s) => sum + s.seconds, 0);
 }

@@ -1,23 +1,42 @@
-export const FILLING_KINDS = ['powder', 'marshmallow', 'ganache', 'sweets'] as const;
+export const FILLING_KINDS = ['powder', 'ganache', 'caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'marshmallow', 'sweets', 'surprise'] as const;
 export type FillingKind = (typeof FILLING_KINDS)[number];
 
-/** How a kind of filling takes up space, SI. Values from memory; packing of single pieces cited below. */
+/** How long what holds a filling keeps, in broad classes: as the chocolate itself, some weeks in a cool place, some days in the cold. */
+export const KEEPING = ['dry', 'weeks', 'days'] as const;
+export type Keeping = (typeof KEEPING)[number];
+
+/** How a kind of filling takes up space and behaves, SI. Values from memory; packing of pieces cited below. */
 export interface FillingMatter {
-  /** Mass over the space taken in bulk, kg/m³. */
+  /** Mass over the space taken in bulk, in a wide vessel, kg/m³. */
   readonly bulkDensity: number;
   /** Mass of one piece, kg, for fillings that can be counted. */
   readonly pieceKg?: number;
-  /** Sets level when poured or tapped (powder, ganache), rather than as a pile of pieces. */
-  readonly level: boolean;
+  /** Share of the space that pieces fill in a wide vessel. */
+  readonly packed?: number;
+  /** How much denser pieces lie that give when the next half is pressed on. Working rule. */
+  readonly gives?: number;
+  /** Common practice, no source. */
+  readonly keeping: Keeping;
+  /** Cooked or melted, so that it may go in too warm: conductivity, W/(m K), and specific heat, J/(kg K). */
+  readonly warm?: { readonly conductivity: number; readonly specificHeat: number };
+  /** Not to be eaten. */
+  readonly inedible?: true;
 }
 
 /**
- * Drink powder loose 550, small marshmallows in bulk 210 (piece 350, 0.5 g each), ganache 1:1 1100,
- * sugar-coated lentils in bulk 880 (0.9 g each); kg/m³, from memory.
+ * Drink powder loose 550, ganache 1:1 1100, caramel 1300, nut butter 1080, custard 1050, fruit 1050, cake crumbs 350, small
+ * marshmallows in bulk 210 (piece 350, 0.5 g each), sugar-coated lentils in bulk 880 (0.9 g each); kg/m³, from memory.
+ * Packed: spheres at random 0.636 (Scott & Kilgour 1969), oblate sweets 0.685 (Donev et al. 2004); marshmallows 210 over 350.
  */
 export const FILLING_MATTER: Readonly<Record<FillingKind, FillingMatter>> = {
-  powder: { bulkDensity: 550, level: true },
-  marshmallow: { bulkDensity: 210, pieceKg: 0.0005, level: false },
-  ganache: { bulkDensity: 1100, level: true },
-  sweets: { bulkDensity: 880, pieceKg: 0.0009, level: false },
+  powder: { bulkDensity: 550, keeping: 'dry' },
+  ganache: { bulkDensity: 1100, keeping: 'days', warm: { conductivity: 0.3, specificHeat: 2800 } },
+  caramel: { bulkDensity: 1300, keeping: 'weeks', warm: { conductivity: 0.3, specificHeat: 2200 } },
+  nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: { conductivity: 0.2, specificHeat: 2000 } },
+  custard: { bulkDensity: 1050, keeping: 'days', warm: { conductivity: 0.45, specificHeat: 3500 } },
+  fruit: { bulkDensity: 1050, keeping: 'days', warm: { conductivity: 0.5, specificHeat: 3600 } },
+  crumbs: { bulkDensity: 350, keeping: 'days' },
+  marshmallow: { bulkDensity: 210, pieceKg: 0.0005, packed: 0.6, gives: 1.05, keeping: 'dry' },
+  sweets: { bulkDensity: 880, pieceKg: 0.0009, packed: 0.685, keeping: 'dry' },
+  surprise: { bulkDensity: 500, pieceKg: 0.003, packed: 0.6, keeping: 'dry', inedible: true },
 };

@@ -4,7 +4,7 @@ import { copyOf } from '../record/copy';
 import type { Chocolate } from '../record/chocolate';
 import { WAYS_UP, fillsLevel, type Method, type WayUp } from '../record/choices';
 import { LIMITS } from '../record/limits';
-import { cavityRecordOf, chocolateOf, meltOf } from '../record/references';
+import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
 import { chillNominal } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
 import { draftPlan, type PlanDraft } from './draft';
@@ -58,8 +58,8 @@ export function rimOfGoal(goal: AimGoal, plan: Pick<CastingPlan, 'cavity' | 'cho
  * chocolate's band from end to end, each with the fewest coats, dwell, drain or dose that land on it, all simulated.
  * A generator, so that a worker can tell how far it is and be stopped.
  */
-export function* searchWays(casting: Casting, goal: AimGoal): Generator<number, readonly FoundWay[]> {
-  const plan = draftPlan(casting);
+export function* searchWays(casting: Casting, goal: AimGoal, partId?: string): Generator<number, readonly FoundWay[]> {
+  const plan = draftPlan(casting, [], partId);
   const rimM = rimOfGoal(goal, plan);
   const melt = meltOf(casting, plan.coatsMade[0].shares[0].meltId);
   const allowed = methodsFor(plan.moldRecord, cavityRecordOf(plan.moldRecord, plan.part));
@@ -95,18 +95,18 @@ function tried(
 ): { readonly way: FoundWay | undefined; readonly simulated: Simulated } {
   const { casting } = plan;
   const changed = copyOf(casting);
-  const part = changed.parts[0];
-  if (method !== casting.parts[0].coats[0].method) makeBy(changed, method, plan);
+  const part = partOf(changed, plan.part.id);
+  if (method !== plan.part.coats[0].method) makeBy(changed, method, plan);
   part.coatsBy = { by: 'thickness', rimM };
   for (const coat of part.coats) Object.assign(coat, { wayUp, where: 'all' });
   for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;
-  const { simulated } = simulateMaking(makingOf(changed), from);
-  const draft = draftPlan(changed, simulated);
+  const { simulated } = simulateMaking(makingOf(changed, part), from);
+  const draft = draftPlan(changed, changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)), part.id);
   const { rim } = draft.coat.total;
   const meets = rim.value > rimM * (1 - CLOSE_SHARE) && (thicker || rim.value < rimM * (1 + CLOSE_SHARE));
   if (!meets || draft.coat.coats.some((coat) => coat.overHold)) return { way: undefined, simulated };
-  const whole = finishPlan(draft, chillNominal(draft.chillInput));
+  const whole = finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
   if (!Number.isFinite(whole.batch.total.value)) return { way: undefined, simulated };
-  keepCoatsAsMade(changed, draft.coatsMade);
+  keepCoatsAsMade(part, draft.coatsMade);
   return { way: { method, wayUp, workingC, coats: draft.coatsMade.length, side: comparedSide(whole), totalSeconds: whole.batch.total.value, casting: changed }, simulated };
 }

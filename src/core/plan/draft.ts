@@ -1,20 +1,25 @@
 import type { Cavity } from '../cavity/cavity';
+import { depthCurve } from '../cavity/depth-curve';
+import { insetLine } from '../cavity/inset';
 import type { ChillInput } from '../chill/chill-input';
+import { closeStation, type CloseResult } from '../close/close';
 import type { CoatResult } from '../coat/coat-answers';
 import { fillStation, type FillResult } from '../fill/fill';
+import { pieceKg, pieceWidthM } from '../fill/packing';
+import { finishStation, type FinishAnswer } from '../finish/finish';
 import { moldStation, type MoldResult } from '../mold/mold';
-import type { Casting, Coat, Part } from '../record/casting';
+import type { Casting, Closure, Coat, Part } from '../record/casting';
 import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
-import { cavityRecordOf, chocolateOf, fillingOf, meltOf, moldOf } from '../record/references';
+import { cavityRecordOf, chocolateOf, coatChocolate, fillingOf, meltOf, moldOf } from '../record/references';
 import type { Simulated } from '../shell/simulated';
 import { make, makingOf } from './making';
 import { coatModels } from './methods';
+import { pieceOf, type PieceResult } from './piece';
 
-/** Everything that follows from a casting without the chill. */
-export interface PlanDraft {
-  readonly casting: Casting;
+/** What follows for one part of a casting without its chill. */
+export interface PartDraft {
   readonly part: Part;
   readonly moldRecord: Mold;
   readonly cavities: number;
@@ -22,41 +27,112 @@ export interface PlanDraft {
   /** Coats as made: the chosen ones, or those that reach the wanted thickness. */
   readonly coatsMade: readonly Coat[];
   readonly chocolates: readonly Chocolate[];
-  /** What the pieces are closed with; nothing where they are clamped together. */
-  readonly closure: Casting['closure'];
   readonly mold: MoldResult;
   readonly coat: CoatResult;
   readonly fill: FillResult;
   readonly chillInput: ChillInput;
 }
 
+/** Everything that follows from a casting without the chill, seen from one of its parts: that part's answers are its own. */
+export interface PlanDraft extends PartDraft {
+  readonly casting: Casting;
+  readonly parts: readonly PartDraft[];
+  /** What the pieces are closed with; nothing where they are clamped together. */
+  readonly closure: Closure | null;
+  readonly close: CloseResult | undefined;
+  readonly finishes: readonly FinishAnswer[];
+  readonly piece: PieceResult;
+}
+
 /**
- * The part of a plan that does not wait for the chill: mold, coat and fill, and what the chill is to be computed from.
- * By the closed forms, corrected by a simulation where there is one of coats made alike. Takes about a millisecond.
+ * The part of a plan that does not wait for the chill: mold, coat, fill, closing and finishing of every part, and what its chill is to be
+ * computed from. By the closed forms, corrected by a simulation where there is one of coats made alike. Takes about a millisecond a part.
  * The casting must be a read (valid) record.
+ * @param simulated for each part in the record's order
+ * @param seen the part it is seen from; the first where it is left out
  */
-export function draftPlan(casting: Casting, simulated?: Simulated): PlanDraft {
-  const part = casting.parts[0];
+export function draftPlan(casting: Casting, simulated: readonly (Simulated | undefined)[] = [], seen?: string): PlanDraft {
+  const unfilled = casting.parts.map((part, i) => shellOf(casting, part, simulated[i]));
+  const parts = unfilled.map((shell): PartDraft => ({ ...shell, fill: filled(casting, shell, unfilled) }));
+  const clamped = parts.some(({ coatsMade }) => coatsMade[coatsMade.length - 1].method === 'clamp');
+  const closure = clamped ? null : casting.closure;
+  const close = closure ? closed(casting, closure, parts) : undefined;
+  const finishes = finished(casting, parts);
+  return seenFrom({ ...parts[0], casting, parts, closure, close, finishes, piece: pieceOf(casting, parts, close, finishes) }, seen);
+}
+
+/** A plan as it is seen from another of its parts. */
+export function seenFrom<P extends { readonly parts: readonly PartDraft[] }>(plan: P, partId: string | undefined): P {
+  const at = plan.parts.find(({ part }) => part.id === partId) ?? plan.parts[0];
+  return { ...plan, ...at };
+}
+
+type Shell = Omit<PartDraft, 'fill'>;
+
+function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined): Shell {
   const moldRecord = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(moldRecord, part);
-  const { cavity, coat, chillInput } = make(makingOf(casting), simulated);
-  const models = coatModels(casting);
+  const { cavity, coat, chillInput } = make(makingOf(casting, part), simulated);
+  const models = coatModels(casting, part);
   const coatsMade = coat.coats.map((made, i): Coat => {
     const model = models[i] ?? { ...models[models.length - 1], id: made.choice.id };
     const { doseM3, dwellSeconds, drainSeconds, tappingSeconds } = made.choice;
     return { ...model, doseM3, dwellSeconds, drainSeconds, tappingSeconds };
   });
-  const chocolates = coatsMade.map((made) => chocolateOf(casting, meltOf(casting, made.shares[0].meltId)));
+  const chocolates = coatsMade.map((made) => coatChocolate(casting, made));
   const mold = moldStation({ cavity, shape: cavityRecord.shape, cavities: cavityCount(cavityRecord), atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });
-  const fill = fillStation({
+  return { part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, mold, coat, chillInput };
+}
+
+function filled(casting: Casting, { part, cavity, coat }: Shell, all: readonly Shell[]): FillResult {
+  const over = part.heaped ? otherHalf(part, all) : undefined;
+  return fillStation({
     profile: cavity.profile,
     shellM: lining(cavity, coat),
     layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
-    shellKg: coat.mass.value * part.perPiece,
-    shellAllergens: [...new Set(chocolates.flatMap((chocolate) => chocolate.allergens))],
+    heapInto: over && !over.coat.body && !over.cavity.outward ? insetLine(over.cavity.profile, over.coat.totalM) : undefined,
   });
-  return { casting, part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, closure: coatsMade[coatsMade.length - 1].method === 'clamp' ? null : casting.closure, mold, coat, fill, chillInput };
 }
+
+/** What goes on top of a filled part: another of its own kind that is not filled too, or the next shell or lid. */
+export function otherHalf<T extends { readonly part: Part }>(part: Part, all: readonly T[]): T | undefined {
+  if (part.perPiece > 1) return part.filled === 'one' ? all.find((one) => one.part.id === part.id) : undefined;
+  return all.find((one) => one.part.id !== part.id && (one.part.role === 'lid' || one.part.role === 'shell'));
+}
+
+/** The part whose rim or mouth a closing works on: for a cap the one that is filled, else the first. */
+export function closedPart<T extends { readonly part: Part }>(casting: Casting, parts: readonly T[]): T {
+  const id = closedPartId(casting);
+  return parts.find(({ part }) => part.id === id) ?? parts[0];
+}
+
+/** The same by its id. */
+export function closedPartId({ closure, fill, parts }: Casting): string {
+  return ((closure?.kind === 'cap' || closure?.kind === 'lid') && fill.length > 0 ? fill[0].partId : parts[0].id);
+}
+
+function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[]): CloseResult {
+  const { cavity, coat, fill, chocolates } = closedPart(casting, parts);
+  const { kind, fatShare } = chocolates[chocolates.length - 1];
+  const curve = depthCurve(fill.inside);
+  return closeStation({
+    closure, pieces: casting.pieces, roomC: casting.kitchen.roomC, rimLengthM: cavity.rimLengthM, rimThicknessM: coat.total.rim.value, headspaceM: fill.headspace.value,
+    volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM),
+    meltKind: chocolateOf(casting, meltOf(casting, closure.meltId)).kind, shell: { kind, fatShare },
+  });
+}
+
+function finished(casting: Casting, parts: readonly PartDraft[]): FinishAnswer[] {
+  const outsideM2 = parts.reduce((sum, { part, cavity }) => sum + (part.role === 'ornament' ? 0 : part.perPiece * cavity.wallAreaM2), 0);
+  return casting.finishes.map((finish) => {
+    const filling = 'fillingId' in finish && finish.fillingId !== undefined ? fillingOf(casting, finish.fillingId) : undefined;
+    const topping = filling && { bulkDensity: filling.bulkDensity, pieceKg: pieceKg(filling), pieceM: pieceWidthM(filling) ?? POWDER_LAYER_M };
+    return finishStation({ finish, outsideM2, meltKind: 'meltId' in finish ? chocolateOf(casting, meltOf(casting, finish.meltId)).kind : undefined, topping });
+  });
+}
+
+/** A layer of something fine that sticks to wet chocolate, m. Working rule. */
+const POWDER_LAYER_M = 0.001;
 
 /** What of the cavity is taken up along its wall, m: a fill from below leaves no room, and what goes inside a coated former has the former's own. */
 function lining(cavity: Cavity, coat: CoatResult): Float64Array {

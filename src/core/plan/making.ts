@@ -5,10 +5,10 @@ import type { ChillInput } from '../chill/chill-input';
 import { coatStation } from '../coat/coat';
 import type { CoatResult } from '../coat/coat-answers';
 import type { MoldMaterial } from '../matter/mold-material';
-import type { Casting, Coat } from '../record/casting';
+import type { Casting, Coat, Part } from '../record/casting';
 import type { Place } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
-import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../record/references';
+import { cavityRecordOf, coatChocolate, coatWorkingC, moldOf } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf, type Rest } from '../record/sets';
 import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
 import { airOutsideH, placeC, type PlaceKitchen } from '../shell/place-air';
@@ -45,9 +45,8 @@ export interface Made {
   readonly chillInput: ChillInput;
 }
 
-/** The making of a casting's part. */
-export function makingOf(casting: Casting): Making {
-  const part = casting.parts[0];
+/** The making of a casting's part, the first where none is named. */
+export function makingOf(casting: Casting, part: Part = casting.parts[0]): Making {
   const mold = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(mold, part);
   const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
@@ -60,17 +59,16 @@ export function makingOf(casting: Casting): Making {
     kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
-    coats: coatModels(casting).map((coat) => ({ choice: coatChoice(casting, coat), rests: restsOf(coat), place: placeOf(coat), overruledSeconds: ownSecondsOf(coat) })),
+    coats: coatModels(casting, part).map((coat) => ({ choice: coatChoice(casting, coat), rests: restsOf(coat), place: placeOf(coat), overruledSeconds: ownSecondsOf(coat) })),
   };
 }
 
 function coatChoice(casting: Casting, coat: Coat): CoatChoice {
-  const melt = meltOf(casting, coat.shares[0].meltId);
-  const { kind, fluidity, fatShare, fluidityWithin } = chocolateOf(casting, melt);
+  const { kind, fluidity, fatShare, fluidityWithin } = coatChocolate(casting, coat);
   const { id, method, doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where, standsIn } = coat;
   return {
     id, method, chocolate: { kind, fluidity, fatShare, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
-    workingC: melt.workingC, doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where,
+    workingC: coatWorkingC(casting, coat), doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where,
     ...(method === 'chillDump' ? { stands: { airC: placeC(casting.kitchen, standsIn), airH: airOutsideH(casting.kitchen, standsIn) } } : {}),
   };
 }

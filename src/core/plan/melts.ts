@@ -2,14 +2,13 @@ import type { Timeline } from '../batch/timeline';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { bowlHeat, bowlLossWK } from '../melt/bowl';
 import { meltable } from '../melt/heat-held';
-import type { MeltInput } from '../melt/melt';
+import type { MeltInput, MeltResult } from '../melt/melt';
 import { calibrateMicrowave, deliveredW, type Calibration } from '../melt/microwave';
 import type { BowlStretch } from '../melt/working-window';
 import type { Casting } from '../record/casting';
 import type { School } from '../record/choices';
 import type { Kitchen } from '../record/kitchen';
 import { bowlOf, chocolateOf, meltOf } from '../record/references';
-import type { PlanDraft } from './draft';
 
 /** What the Melt station is computed from: one melt of a casting, and how much of it the batch wants. */
 export function meltInput(casting: Casting, meltId: string, totalKg: number): MeltInput {
@@ -56,11 +55,13 @@ export function kitchenCalibration({ bowls, microwaveW, roomC }: Kitchen, test: 
 }
 
 /** The job as one melt's bowl sees it, from when it is ready to when it is worked from for the last time. */
-export function stretchesFor({ coatsMade }: PlanDraft, { wholeJob }: Timeline, meltId: string): BowlStretch[] {
-  const all = wholeJob.filter(({ kind }) => kind !== 'melt').map(({ kind, coat, seconds, handsOn }) => ({
-    seconds,
-    // Rounds that are drawn together are worked from in their hands-on part.
-    inUse: kind === 'rounds' ? handsOn : kind === 'coat' && coatsMade[coat ?? 0]?.shares.some((share) => share.meltId === meltId),
-  }));
+export function stretchesFor({ wholeJob }: Timeline, meltId: string): BowlStretch[] {
+  const ready = wholeJob.findIndex(({ kind, meltIds }) => kind === 'melt' && meltIds?.includes(meltId));
+  const all = wholeJob.slice(ready + 1).map(({ kind, seconds, meltIds }) => ({ seconds, inUse: kind !== 'melt' && (meltIds?.includes(meltId) ?? false) }));
   return all.slice(0, all.map(({ inUse }) => inUse).lastIndexOf(true) + 1);
+}
+
+/** One melt of a plan by its id, or the first. */
+export function madeOf(plan: { readonly melts: readonly MeltResult[] } | undefined, meltId: string | undefined): MeltResult | undefined {
+  return plan?.melts.find(({ input }) => input.meltId === meltId) ?? plan?.melts[0];
 }

@@ -2,10 +2,10 @@ import { fillsLevel, laidAnywhere, setsUpright, tippedOut, type Method } from '.
 import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import type { Mold } from '../record/mold';
-import { cavityRecordOf, moldOf } from '../record/references';
+import { cavityRecordOf, moldOf, partOf } from '../record/references';
 import { filmVolume } from '../shell/laid-film';
 import { LIMITS } from '../record/limits';
-import type { PlanDraft } from './draft';
+import type { PartDraft } from './draft';
 
 /** Methods that a mold allows for one of its cavities, the likeliest first. A pressed shell is what its insert leaves, spooned in. */
 export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][number]): readonly Method[] {
@@ -23,8 +23,7 @@ export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][nu
 const INSTEAD: Readonly<Partial<Record<Method, Method>>> = { clamp: 'solid', turn: 'spoon', spreadUp: 'spoon', chillDump: 'dump' };
 
 /** The coats of the record as they are taken in the part's mold: by what it allows, and pressed there is one. */
-export function coatModels(casting: Casting): readonly Coat[] {
-  const [part] = casting.parts;
+export function coatModels(casting: Casting, part: Part = casting.parts[0]): readonly Coat[] {
   const mold = moldOf(casting, part);
   const allowed = methodsFor(mold, cavityRecordOf(mold, part));
   const coats = mold.composition.kind === 'press' ? part.coats.slice(0, 1) : part.coats;
@@ -51,12 +50,12 @@ const TURNED_S = 20;
 const FIRST_FILL = 0.92;
 
 /**
- * Makes every coat of a part by another method, on a draft of the casting that may be written to, with what that method is usually
+ * Makes every coat of the part that a plan is seen from by another method, on a draft of the casting that may be written to, with what that method is usually
  * begun from: a dose that makes the rim thick enough, a chill, a turn, the cavity filled. Going back to a method that needs none of it
  * leaves what was chosen before.
  */
-export function makeBy(casting: Casting, method: Method, plan: Pick<PlanDraft, 'cavity' | 'coat'>): void {
-  const [part] = casting.parts;
+export function makeBy(casting: Casting, method: Method, plan: Pick<PartDraft, 'part' | 'cavity' | 'coat'>): void {
+  const part = partOf(casting, plan.part.id);
   const wasClamped = part.coats[part.coats.length - 1].method === 'clamp';
   if (fillsLevel(method)) {
     part.coatsBy = { by: 'count' };
@@ -70,7 +69,7 @@ export function makeBy(casting: Casting, method: Method, plan: Pick<PlanDraft, '
 }
 
 /** Filled nearly to the top, set, topped up, closed with the other half and clamped. */
-function clamp(part: Part, plan: Pick<PlanDraft, 'cavity' | 'coat'>): void {
+function clamp(part: Part, plan: Pick<PartDraft, 'cavity' | 'coat'>): void {
   const [first] = part.coats;
   startBy(first, 'solid', dosed('solid', part, plan));
   first.volumeShare = FIRST_FILL;
@@ -89,7 +88,7 @@ function startBy(coat: Coat, method: Method, doseM3: number): void {
 }
 
 /** The dose for one of the part's coats that makes it thick enough in all, or as thick as one paints. */
-function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PlanDraft, 'cavity' | 'coat'>): number {
+function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PartDraft, 'cavity' | 'coat'>): number {
   const even = method === 'paint' ? PAINTED_M : (1.2 * coat.neededRim.value) / coats.length;
   const { low, high } = LIMITS.doseM3;
   return Math.min(high, Math.max(low, filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(even))));

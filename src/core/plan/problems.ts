@@ -4,28 +4,61 @@ import { chocolateOf, meltOf } from '../record/references';
 import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
+import { closedPart, seenFrom } from './draft';
 import type { CastingPlan } from './plan';
-import { RESTS_S, type Remedy } from './remedy';
+import { RESTS_S, USUAL_PLATE_C, type Remedy } from './remedy';
 
-export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'batch';
+export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'close' | 'finish' | 'batch';
 
 /** Something in a plan that wants attention; the screen words it from its key and values. */
 export interface Problem {
   readonly key:
-    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside';
+    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats';
   readonly station: StationKey;
+  /** The part it is about, where it is about one. */
+  readonly partId?: string;
   readonly values: Readonly<Record<string, number | string>>;
   readonly remedy?: Remedy;
 }
 
 /** From here on a job is called long for one evening, s. Working rule. */
-const LONG_JOB_S = 2.5 * 3600;
+export const LONG_JOB_S = 2.5 * 3600;
 
 type Planned = Omit<CastingPlan, 'problems'>;
 
 /** Finds what needs attention, most pressing first, each with the change that mends it where there is one. */
 export function findProblems(plan: Planned): Problem[] {
-  return [...meltProblems(plan), ...chillProblems(plan), ...paintProblems(plan), ...turnProblems(plan), ...coatProblems(plan), ...fillProblems(plan), ...sweatProblems(plan), ...restProblems(plan), ...jobProblems(plan)];
+  const ofParts = (find: (part: Planned) => Problem[]): Problem[] => plan.parts.flatMap(({ part }) => find(seenFrom(plan, part.id)).map((problem) => ({ ...problem, partId: part.id })));
+  return [
+    ...meltProblems(plan), ...ofParts((part) => [...mixedFats(part), ...chillProblems(part), ...paintProblems(part), ...turnProblems(part), ...coatProblems(part), ...fillProblems(part)]),
+    ...closeProblems(plan), ...ofParts((part) => [...sweatProblems(part), ...restProblems(part)]), ...jobProblems(plan),
+  ];
+}
+
+/** A coat that coating and real chocolate are streaked into sets soft and dull. Common practice, no source. */
+function mixedFats({ casting, coatsMade }: Planned): Problem[] {
+  const index = coatsMade.findIndex(({ shares }) => new Set(shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)).kind === 'compound')).size > 1);
+  return index < 0 ? [] : [{ key: 'mixedFats', station: 'coat', values: { coat: index + 1 } }];
+}
+
+/** More of a rim than this lost to the plate makes a piece lopsided, as a share of the depth of its part. Working rule. */
+const MOST_LOST = 0.05;
+
+function closeProblems({ close, parts, casting }: Planned): Problem[] {
+  if (!close) return [];
+  const closed = closedPart(casting, parts);
+  const { closure, spare, plate } = close;
+  const about = { station: 'close' as const, partId: closed.part.id };
+  if (closure.kind === 'cap' && spare && spare.value < -1e-6) {
+    const values = { headspace: closure.thicknessM + spare.value, cap: closure.thicknessM };
+    return [{ ...about, key: 'noRoomForCap', values, ...(closed.fill.layers.length > 0 ? { remedy: { key: 'fitCap' as const, belowRimM: closure.thicknessM } } : {}) }];
+  }
+  if (closure.kind !== 'warmPlate' || !plate) return [];
+  if (plate.lost.value <= 0) return [{ ...about, key: 'coldPlate', values: { plateC: closure.plateC }, remedy: { key: 'plateAt', plateC: USUAL_PLATE_C } }];
+  const most = MOST_LOST * closed.cavity.depthM;
+  if (plate.lost.value <= most) return [];
+  const seconds = Math.max(LIMITS.plateSeconds.low, Math.floor((closure.seconds * most) / plate.lost.value));
+  return [{ ...about, key: 'longOnPlate', values: { lost: plate.lost.value, seconds: closure.seconds }, ...(seconds < closure.seconds ? { remedy: { key: 'onPlateFor' as const, seconds } } : {}) }];
 }
 
 function meltProblems({ casting, melts }: Planned): Problem[] {
@@ -142,7 +175,10 @@ function sweatProblems({ chill, part }: Planned): Problem[] {
   return [{ key: 'sweats', station: 'chill', values, remedy: { key: 'coverRest' } }];
 }
 
-function jobProblems({ batch, moldRecord }: Planned): Problem[] {
+function jobProblems({ batch, parts }: Planned): Problem[] {
+  // More of the mold that most rounds wait for.
+  const busiest = batch.byPart.reduce((most, one) => (one.rounds.value > most.rounds.value ? one : most)).partId;
+  const { moldRecord } = parts.find(({ part }) => part.id === busiest) ?? parts[0];
   if (!(batch.total.value > LONG_JOB_S) || !Number.isFinite(batch.total.value) || batch.rounds.value < 2) return [];
   const remedy: Remedy | undefined = moldRecord.atHand < LIMITS.moldsAtHand.high ? { key: 'addMold', moldId: moldRecord.id } : undefined;
   return [{ key: 'longJob', station: 'batch', values: { rounds: batch.rounds.value, total: batch.total.value, molds: moldRecord.atHand + 1 }, remedy }];

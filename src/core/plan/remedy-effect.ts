@@ -1,7 +1,7 @@
 import { chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
-import { draftPlan } from './draft';
+import { draftPlan, seenFrom } from './draft';
 import { makingOf } from './making';
 import { finishPlan, type CastingPlan } from './plan';
 import type { Problem } from './problems';
@@ -15,26 +15,31 @@ export interface RemedyEffect {
   readonly breakChance: number;
 }
 
-/** Effects by the key of the problem whose remedy has them. */
-export type RemedyEffects = ReadonlyMap<Problem['key'], RemedyEffect>;
+/** Effects by what tells the problem whose remedy has them from others. */
+export type RemedyEffects = ReadonlyMap<string, RemedyEffect>;
+
+/** What tells a problem of a plan from its others. */
+export function problemId({ key, partId = '', values }: Problem): string {
+  return `${key} ${partId} ${values['coat'] ?? ''}`;
+}
 
 /** Plans a casting, its shell simulated, by the nominal chill, and what each of its notes' remedies would change. */
 export function remedyEffects(casting: Casting): RemedyEffects {
   const plan = simulatedPlan(casting);
-  return new Map(plan.problems.flatMap(({ key, remedy }) => (remedy ? [[key, remedyEffect(plan, remedy)] as const] : [])));
+  return new Map(plan.problems.flatMap((problem) => (problem.remedy ? [[problemId(problem), remedyEffect(seenFrom(plan, problem.partId), problem.remedy)] as const] : [])));
 }
 
 /** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. */
 export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
   const changed = copyOf(plan.casting);
   applyRemedy(changed, remedy, plan);
-  const after = simulatedPlan(changed);
+  const after = simulatedPlan(changed, plan.part.id);
   const melted = (p: CastingPlan): number => p.batch.melts.reduce((sum, melt) => sum + melt.melted.value, 0);
   return { seconds: after.batch.total.value - plan.batch.total.value, kg: melted(after) - melted(plan), breakChance: after.coat.breakChance.value };
 }
 
 /** A plan with its shell as simulated and the nominal chill. */
-export function simulatedPlan(casting: Casting): CastingPlan {
-  const draft = draftPlan(casting, simulateMaking(makingOf(casting)).simulated);
-  return finishPlan(draft, chillNominal(draft.chillInput));
+export function simulatedPlan(casting: Casting, seen?: string): CastingPlan {
+  const draft = draftPlan(casting, casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated), seen);
+  return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
 }

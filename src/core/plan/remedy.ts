@@ -1,14 +1,19 @@
-import { pieceKg } from '../fill/fill';
+import { depthCurve } from '../cavity/depth-curve';
+import { amountOf } from '../fill/fill';
 import { LIMITS } from '../record/limits';
-import type { Casting, Coat } from '../record/casting';
+import type { Casting, Coat, Part } from '../record/casting';
 import { restFirst, setIn, stayFor } from '../record/sets';
 import type { MeltingWay, Place, School } from '../record/choices';
+import { partOf } from '../record/references';
 import { inBowl } from './melts';
 import { evenLayers } from './methods';
 import type { CastingPlan } from './plan';
 
 /** Tempered work in a rigid mold rests so long in the room before the cold, s. Common practice, no source. */
 export const RESTS_S = 20 * 60;
+
+/** A plate that melts a rim in a few seconds, °C. Working rule. */
+export const USUAL_PLATE_C = 45;
 
 /** A change to a casting that a note offers. */
 export type Remedy =
@@ -25,20 +30,23 @@ export type Remedy =
   | { readonly key: 'fitFill' }
   | { readonly key: 'emptyFill' }
   | { readonly key: 'coverRest' }
+  | { readonly key: 'fitCap'; readonly belowRimM: number }
+  | { readonly key: 'plateAt'; readonly plateC: number }
+  | { readonly key: 'onPlateFor'; readonly seconds: number }
   | { readonly key: 'addMold'; readonly moldId: string };
 
 /**
  * Makes the change a note offers, on a draft of the casting that may be written to.
- * @param plan the plan the note stands in, for what it computed
+ * @param plan the plan the note stands in, seen from the part that the note is about, for what it computed
  */
 export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan): void {
-  const part = casting.parts[0];
+  const part = partOf(casting, plan.part.id);
   switch (remedy.key) {
-    case 'addCoat': return addCoat(casting);
+    case 'addCoat': return addCoat(part);
     case 'splitCoats': {
       part.coatsBy = { by: 'count' };
       const dose = part.coats.reduce((sum, coat) => sum + coat.doseM3, 0);
-      addCoat(casting);
+      addCoat(part);
       for (const coat of part.coats) coat.doseM3 = Math.max(LIMITS.doseM3.low, dose / part.coats.length);
       return;
     }
@@ -73,8 +81,15 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
       for (const coat of part.coats) coat.turnSeconds = remedy.seconds;
       return;
     case 'fitFill': return fitFill(casting, plan);
+    case 'fitCap': return fitCap(casting, plan, remedy.belowRimM);
     case 'emptyFill':
       casting.fill = casting.fill.filter((layer) => layer.partId !== part.id);
+      return;
+    case 'plateAt':
+      if (casting.closure?.kind === 'warmPlate') casting.closure.plateC = remedy.plateC;
+      return;
+    case 'onPlateFor':
+      if (casting.closure?.kind === 'warmPlate') casting.closure.seconds = remedy.seconds;
       return;
     case 'coverRest':
       part.coveredRest = true;
@@ -85,8 +100,7 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
 }
 
 /** Adds one more coat like the last, up to four. */
-export function addCoat(casting: Casting): void {
-  const { coats } = casting.parts[0];
+export function addCoat({ coats }: Part): void {
   if (coats.length >= LIMITS.coats.high) return;
   const last = coats[coats.length - 1];
   const sets = last.sets.map((set) => ({ ...set }));
@@ -95,16 +109,14 @@ export function addCoat(casting: Casting): void {
 }
 
 /** Goes back from a wanted thickness to counted coats, as they were made for it, so that nothing jumps. */
-export function keepCoatsAsMade(casting: Casting, made: readonly Coat[]): void {
-  const part = casting.parts[0];
+export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
   if (part.coatsBy.by === 'count') return;
   part.coatsBy = { by: 'count' };
   part.coats = made.map((coat) => ({ ...coat, shares: coat.shares.map((share) => ({ ...share })), sets: coat.sets.map((set) => ({ ...set })) }));
 }
 
 /** Takes the last coat away; one always stays. */
-export function removeCoat(casting: Casting): void {
-  const { coats } = casting.parts[0];
+export function removeCoat({ coats }: Part): void {
   if (coats.length > 1) coats.pop();
   evenLayers(coats);
 }
@@ -115,14 +127,24 @@ function freshCoatId(taken: readonly string[]): string {
   return `coat-${n}`;
 }
 
-/** Brings every layer down to what fits, in the way it was asked for. */
-function fitFill(casting: Casting, plan: CastingPlan): void {
+/** Brings every layer of the part down to what fits, in the way it was asked for. */
+function fitFill(casting: Casting, { fill }: CastingPlan): void {
+  const curve = depthCurve(fill.inside);
   for (const layer of casting.fill) {
-    const fitted = plan.fill.layers.find((candidate) => candidate.choice.id === layer.id);
-    if (!fitted || fitted.leftOver.value <= 0) continue;
-    const { filling } = fitted.choice;
-    if (layer.amount.by === 'volume') layer.amount.m3 = fitted.volume.value;
-    else if (layer.amount.by === 'mass') layer.amount.kg = fitted.volume.value * filling.bulkDensity;
-    else if (layer.amount.by === 'count') layer.amount.count = Math.floor((fitted.volume.value * filling.bulkDensity) / pieceKg(filling));
+    const fitted = fill.layers.find((candidate) => candidate.choice.id === layer.id);
+    if (fitted && fitted.leftOver.value > 0) layer.amount = amountOf(fitted, fitted.volume.value, curve);
+  }
+}
+
+/** Lowers what stands too high for a cap: the topmost layer, and those below it where that is not enough. */
+function fitCap(casting: Casting, { fill }: CastingPlan, belowRimM: number): void {
+  const curve = depthCurve(fill.inside);
+  let top = Math.max(0, curve.depthM - belowRimM);
+  for (const fitted of [...fill.layers].reverse()) {
+    const layer = casting.fill.find(({ id }) => id === fitted.choice.id);
+    if (!layer || fitted.toM <= top) return;
+    const volume = Math.max(0, curve.volumeAt(top) - curve.volumeAt(fitted.fromM));
+    layer.amount = amountOf(fitted, volume, curve, Math.max(top, fitted.fromM));
+    top = Math.min(top, fitted.fromM);
   }
 }

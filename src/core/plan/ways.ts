@@ -1,7 +1,8 @@
 import { LIMITS } from '../record/limits';
-import type { Casting } from '../record/casting';
+import type { Casting, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { setsUpright, tippedOut } from '../record/choices';
+import { partOf } from '../record/references';
 import { setIn } from '../record/sets';
 import { keepCoatsAsMade } from './remedy';
 import type { CastingPlan } from './plan';
@@ -31,8 +32,8 @@ const LONG_DWELL_S = 25;
 export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Casting {
   const changed = copyOf(casting);
   if (way === 'asPlanned') return changed;
-  keepCoatsAsMade(changed, plan.coatsMade);
-  const part = changed.parts[0];
+  const part = partOf(changed, plan.part.id);
+  keepCoatsAsMade(part, plan.coatsMade);
   switch (way) {
     case 'upright':
     case 'upsideDown':
@@ -40,7 +41,7 @@ export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Cast
       break;
     case 'oneThick':
     case 'twoThin':
-      spreadOver(changed, way === 'oneThick' ? 1 : 2, plan);
+      spreadOver(part, way === 'oneThick' ? 1 : 2, plan);
       break;
     case 'fridge':
     case 'freezer':
@@ -50,6 +51,7 @@ export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Cast
     case 'cooler':
     case 'warmer':
       for (const melt of changed.melts) {
+        if (!part.coats.some(({ shares }) => shares.some(({ meltId }) => meltId === melt.id))) continue;
         const { low, high } = LIMITS.workingC;
         melt.workingC = Math.min(high, Math.max(low, melt.workingC + (way === 'warmer' ? WORKED_APART_K : -WORKED_APART_K)));
       }
@@ -68,8 +70,7 @@ export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Cast
 }
 
 /** The chocolate of all coats, spooned in as so many alike. */
-function spreadOver(casting: Casting, count: number, plan: CastingPlan): void {
-  const part = casting.parts[0];
+function spreadOver(part: Part, count: number, plan: CastingPlan): void {
   const each = plan.coat.coats.reduce((sum, coat) => sum + coat.spooned.value, 0) / count;
   const [first] = part.coats;
   part.coats = Array.from({ length: count }, (_, i) => ({
@@ -107,10 +108,10 @@ const NOTED = { breaking: 0.02, time: 0.08, mass: 0.05, evenness: 0.15 } as cons
 const NOTED_RIM = 0.03;
 const NOTED_DRIP = 0.1;
 
-/** Plans a casting both ways and says which is the better. */
-export function compareWays(casting: Casting, ways: readonly [Way, Way]): Comparison {
-  const plan = simulatedPlan(casting);
-  const [a, b] = ways.map((way) => comparedSide(way === 'asPlanned' ? plan : simulatedPlan(madeThisWay(casting, way, plan))));
+/** Plans a casting with one of its parts made both ways and says which is the better. */
+export function compareWays(casting: Casting, ways: readonly [Way, Way], partId?: string): Comparison {
+  const plan = simulatedPlan(casting, partId);
+  const [a, b] = ways.map((way) => comparedSide(way === 'asPlanned' ? plan : simulatedPlan(madeThisWay(casting, way, plan), partId)));
   return { sides: [a, b], verdict: verdictOn(a, b) };
 }
 

@@ -4,9 +4,9 @@ import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
 import { tippedOut } from '../record/choices';
 import { copyOf } from '../record/copy';
-import { meltOf, sharesOf } from '../record/references';
+import { meltOf, partOf, sharesOf } from '../record/references';
 import { makingOf, type Made, type Making } from './making';
-import type { PlanDraft } from './draft';
+import type { PartDraft } from './draft';
 import { keepCoatsAsMade } from './remedy';
 import { simulateMaking } from './simulate';
 
@@ -42,10 +42,11 @@ const ROUNDS = 9;
  * likeliest one, on a logarithmic scale: a prior of the class's spread (a factor 1.4), a likelihood of five hundredths of the weight.
  * @param shellKg weight of one part with all its coats, kg
  */
-export function weighedShell(casting: Casting, plan: Pick<PlanDraft, 'coatsMade'>, shellKg: number): WeighedOutcome {
+export function weighedShell(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome {
   const counted = copyOf(casting);
-  keepCoatsAsMade(counted, plan.coatsMade);
-  const making = makingOf(counted);
+  const part = partOf(counted, plan.part.id);
+  keepCoatsAsMade(part, plan.coatsMade);
+  const making = makingOf(counted, part);
   const by = making.coats.every(({ choice }) => tippedOut(choice.method)) ? 'stiffness' : 'dose';
   const made = (factor: number): Made => simulateMaking(scaled(making, by, factor)).made;
   const mass = (factor: number): number => made(factor).coat.mass.value;
@@ -89,15 +90,15 @@ function scaled(making: Making, by: WeighedShell['by'], factor: number): Making 
   return { ...making, coats, wantedRimM: undefined };
 }
 
-/** Takes over what a weighed shell said, on a draft of the casting that may be written to. */
-export function takeWeighed(casting: Casting, { by, factor, within: surely }: WeighedShell): void {
-  const { coats } = casting.parts[0];
+/** Takes over what a weighed shell of one of a casting's parts said, on a draft of the casting that may be written to. */
+export function takeWeighed(casting: Casting, partId: string, { by, factor, within: surely }: WeighedShell): void {
+  const { coats } = partOf(casting, partId);
   const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number => Math.min(high, Math.max(low, value));
   if (by === 'dose') {
     for (const coat of coats) if (!tippedOut(coat.method)) coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
     return;
   }
-  const used = new Set(coats.flatMap((coat) => sharesOf(casting, meltOf(casting, coat.shares[0].meltId)).map(({ chocolateId }) => chocolateId)));
+  const used = new Set(coats.flatMap(({ shares }) => shares.flatMap(({ meltId }) => sharesOf(casting, meltOf(casting, meltId)).map(({ chocolateId }) => chocolateId))));
   for (const chocolate of casting.chocolates) {
     if (!used.has(chocolate.id)) continue;
     const { yieldPa, viscosityPas } = stiffened(cassonAt40(chocolate.fluidity), factor);

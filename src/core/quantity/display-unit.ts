@@ -11,6 +11,7 @@ export function displayUnit(dimension: Dimension, system: UnitSystem): Unit | un
     case 'temperature': return us ? UNITS.fahrenheit : UNITS.celsius;
     case 'duration': return UNITS.second;
     case 'share': return UNITS.percent;
+    case 'density': return UNITS.gramPerMillilitre;
     case 'power': return UNITS.watt;
     case 'yieldStress': return UNITS.pascal;
     case 'viscosity': return UNITS.pascalSecond;

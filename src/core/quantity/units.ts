@@ -42,6 +42,8 @@ export const UNITS = {
   hour: unit('duration', 'h', 3600, 'h hr hrs hour hours'),
   watt: unit('power', 'W', 1, 'w watt watts'),
   kilowatt: unit('power', 'kW', 1000, 'kw kilowatt kilowatts'),
+  gramPerMillilitre: unit('density', 'g/mL', 1000, 'g/ml g/cc g/cm3 kg/l'),
+  gramPerLitre: unit('density', 'g/L', 1, 'g/l kg/m3'),
   pascal: unit('yieldStress', 'Pa', 1, 'pa pascal pascals'),
   pascalSecond: unit('viscosity', 'Pa·s', 1, 'pas pa·s pa*s'),
   percent: unit('share', '%', 0.01, '% percent'),

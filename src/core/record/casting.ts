@@ -1,22 +1,13 @@
 import * as z from 'zod/mini';
-import { FILLING_KINDS } from '../matter/filling';
-import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP, fillsLevel } from './choices';
+import { COAT_AREAS, FILLED_PARTS, JACKETS, MELTING_WAYS, METHODS, PART_ROLES, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP, fillsLevel } from './choices';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { id, name, wholeWithin, within } from './fields';
+import { FillingSchema } from './filling';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 4;
-
-const FillingSchema = z.object({
-  id,
-  name,
-  kind: z.enum(FILLING_KINDS),
-  bulkDensity: z.number().check(z.gt(10), z.lt(3000)),
-  pieceKg: z.optional(z.number().check(z.gt(0), z.lt(1))),
-  allergens: z.array(z.enum(ALLERGENS)),
-});
+export const CASTING_SCHEMA_VERSION = 5;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -79,8 +70,9 @@ function coatsFit(coats: readonly z.infer<typeof CoatSchema>[]): boolean {
 
 const PartSchema = z.object({
   id,
-  role: z.enum(['shell', 'lid', 'base', 'ornament']),
-  perPiece: z.int().check(z.gte(1), z.lte(12)),
+  name,
+  role: z.enum(PART_ROLES),
+  perPiece: z.int().check(z.gte(1), z.lte(24)),
   moldId: id,
   cavityId: id,
   prep: z.array(z.object({ id, kind: z.enum(['paint', 'dust']), name })),
@@ -92,20 +84,50 @@ const PartSchema = z.object({
   coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(4), z.refine(coatsFit)),
   /** Unmolded parts rest under a cover until they are above the dew point. */
   coveredRest: z.boolean(),
+  /** Of several alike in a piece, one takes the filling, or every one. */
+  filled: z.enum(FILLED_PARTS),
+  /** Loose pieces may stand above the rim, where the other half has room for them. */
+  heaped: z.boolean(),
 });
 
 export const FillAmountSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('volume'), m3: within('fillVolumeM3') }),
   z.object({ by: z.literal('mass'), kg: within('fillMassKg') }),
   z.object({ by: z.literal('count'), count: wholeWithin('fillCount') }),
+  z.object({ by: z.literal('share'), share: within('fillShare') }),
   z.object({ by: z.literal('line'), belowRimM: within('belowRimM') }),
 ]);
 
 const LayerSchema = z.object({ id, partId: id, fillingId: id, amount: FillAmountSchema });
 
-const ClosureSchema = z.object({ kind: z.enum(['warmPlate', 'pipedSeam']), meltId: id, sets: z.array(SetSchema) });
+const closing = { meltId: id, sets: z.array(SetSchema).check(z.maxLength(6)) };
 
-const FinishSchema = z.object({ id, kind: z.enum(['drizzle', 'dust', 'paint', 'stickOn']), name, meltId: z.optional(id), sets: z.array(SetSchema) });
+/** How a piece is closed, and with which melt. */
+const ClosureSchema = z.discriminatedUnion('kind', [
+  /** Rims melted flat on a warm plate, for so many seconds, and joined. */
+  z.object({ ...closing, kind: z.literal('warmPlate'), plateC: within('plateC'), seconds: within('plateSeconds') }),
+  /** A line of chocolate piped round the rim, so wide. */
+  z.object({ ...closing, kind: z.literal('pipedSeam'), lineM: within('lineM') }),
+  /** A cap cast on the filled cavity, from the edge inward, so thick. */
+  z.object({ ...closing, kind: z.literal('cap'), thicknessM: within('capM') }),
+  /** A lid of its own, glued on with a line. */
+  z.object({ ...closing, kind: z.literal('lid'), partId: id, lineM: within('lineM') }),
+  /** A hole that it was filled through, closed with a plug. */
+  z.object({ ...closing, kind: z.literal('plug'), holeM: within('holeM'), thicknessM: within('capM') }),
+]);
+
+const finishing = { id, name, sets: z.array(SetSchema).check(z.maxLength(6)) };
+
+/** What is done to a piece once it is closed; a share is that of its outside. */
+const FinishSchema = z.discriminatedUnion('kind', [
+  z.object({ ...finishing, kind: z.literal('drizzle'), meltId: id, share: within('finishShare'), lineM: within('lineM') }),
+  /** Pressed on while it is wet. */
+  z.object({ ...finishing, kind: z.literal('sprinkle'), fillingId: id, share: within('finishShare') }),
+  z.object({ ...finishing, kind: z.literal('dust'), share: within('finishShare') }),
+  z.object({ ...finishing, kind: z.literal('paint'), share: within('finishShare') }),
+  /** So many of a part or of something bought, each on a dot of chocolate. */
+  z.object({ ...finishing, kind: z.literal('stickOn'), meltId: id, partId: z.optional(id), fillingId: z.optional(id), count: wholeWithin('stickOnCount') }),
+]);
 
 const SpareRuleSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('confidence'), confidence: within('confidence') }),
@@ -141,10 +163,12 @@ export const CastingSchema = z.object({
 });
 
 export type Casting = z.infer<typeof CastingSchema>;
-export type Filling = z.infer<typeof FillingSchema>;
+export type { Filling } from './filling';
 export type Melt = z.infer<typeof MeltSchema>;
 export type Part = z.infer<typeof PartSchema>;
 export type Coat = z.infer<typeof CoatSchema>;
 export type Layer = z.infer<typeof LayerSchema>;
+export type Closure = z.infer<typeof ClosureSchema>;
+export type Finish = z.infer<typeof FinishSchema>;
 export type FillAmount = z.infer<typeof FillAmountSchema>;
 export type SpareRule = z.infer<typeof SpareRuleSchema>;

@@ -3,6 +3,7 @@ import { bandProblem, type Bands } from '../matter/bands';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, type ChocolateKind } from '../matter/chocolate';
 import { ALLERGENS, COLOUR_BASES } from './choices';
 import { id, name, within } from './fields';
+import type { PantryFilling } from './filling';
 
 const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
 const bandC = within('bandC');
@@ -79,4 +80,4 @@ export const PantryTintSchema = z.extend(TintSchema, { entry: z.literal('tint'),
 export type PantryChocolate = z.infer<typeof PantryChocolateSchema>;
 export type PantryTint = z.infer<typeof PantryTintSchema>;
 /** What the pantry holds. */
-export type PantryEntry = PantryChocolate | PantryTint;
+export type PantryEntry = PantryChocolate | PantryTint | PantryFilling;

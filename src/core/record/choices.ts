@@ -1,4 +1,14 @@
 /** The closed lists a record chooses from. */
+export const PART_ROLES = ['shell', 'lid', 'base', 'ornament'] as const;
+export type PartRole = (typeof PART_ROLES)[number];
+
+/** Which of several alike in a piece take the filling. */
+export const FILLED_PARTS = ['one', 'all'] as const;
+
+/** How a piece is closed. */
+export const CLOSURES = ['warmPlate', 'pipedSeam', 'cap', 'lid', 'plug'] as const;
+export type ClosureKind = (typeof CLOSURES)[number];
+
 export const PLACES = ['fridge', 'freezer', 'room'] as const;
 export type Place = (typeof PLACES)[number];
 

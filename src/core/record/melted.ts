@@ -25,16 +25,28 @@ export function tintAsChocolate(tint: Tint, chocolates: readonly Chocolate[]): C
     const chocolate = chocolates.find((candidate) => candidate.id === chocolateId);
     return chocolate ? [{ chocolate, share }] : [];
   });
-  const main = mixed.reduce((most, one) => (one.share > most.share ? one : most)).chocolate;
-  const ceilingC = Math.max(main.workToC, Math.min(...mixed.map(({ chocolate }) => chocolate.ceilingC)));
-  const mean = (of: (chocolate: Chocolate) => number): number => mixed.reduce((sum, { chocolate, share }) => sum + share * of(chocolate), 0);
+  return { ...marbled(mixed.map(({ chocolate }) => chocolate), mixed.map(({ share }) => share)), id: tint.id, name: tint.name, colour: tint.colour };
+}
+
+/**
+ * Chocolates mixed or streaked into each other as one: the kind and bands of what there is most of, under the lowest ceiling; fat and
+ * flow mixed by weight (flow by its logarithm, working rule); the allergens of all.
+ * @param chocolates one or more; @param shares by weight, one for each, in any measure
+ */
+export function marbled(chocolates: readonly Chocolate[], shares: readonly number[]): Chocolate {
+  const main = chocolates[shares.indexOf(Math.max(...shares))];
+  if (chocolates.length === 1) return main;
+  const all = shares.reduce((sum, share) => sum + share, 0);
+  const mean = (of: (chocolate: Chocolate) => number): number => chocolates.reduce((sum, chocolate, i) => sum + (shares[i] / all) * of(chocolate), 0);
   return {
-    ...main, id: tint.id, name: tint.name, colour: tint.colour, ceilingC, fatShare: mean((chocolate) => chocolate.fatShare),
-    fluidity: mixed.length === 1 ? main.fluidity : {
+    ...main,
+    ceilingC: Math.max(main.workToC, Math.min(...chocolates.map(({ ceilingC }) => ceilingC))),
+    fatShare: mean(({ fatShare }) => fatShare),
+    fluidity: {
       yieldPa: Math.exp(mean(({ fluidity }) => Math.log(Math.max(0.01, cassonAt40(fluidity).yieldPa)))),
       viscosityPas: Math.exp(mean(({ fluidity }) => Math.log(cassonAt40(fluidity).viscosityPas))),
     },
-    allergens: [...new Set(mixed.flatMap(({ chocolate }) => chocolate.allergens))],
+    allergens: [...new Set(chocolates.flatMap(({ allergens }) => allergens))],
   };
 }
 

@@ -1,3 +1,4 @@
+import { circularRecipe } from './filling';
 import { CASTING_SCHEMA_VERSION, CastingSchema, type Casting } from './casting';
 import { readRecord } from './read-record';
 import type { RecordProblem } from './record-problem';
@@ -13,5 +14,7 @@ export function readCasting(raw: unknown): { readonly ok: true; readonly casting
   const read = readRecord(CastingSchema, CASTING_SCHEMA_VERSION, plain ? upgradeCasting(raw as Record<string, unknown>) : raw);
   if (!read.ok) return read;
   const broken = brokenReference(read.record);
-  return broken ? { ok: false, problem: 'brokenReference', path: broken, detail: '' } : { ok: true, casting: read.record };
+  if (broken) return { ok: false, problem: 'brokenReference', path: broken, detail: '' };
+  const circle = circularRecipe(read.record.fillings);
+  return circle ? { ok: false, problem: 'circularReference', path: 'fillings', detail: circle.join(' → ') } : { ok: true, casting: read.record };
 }

@@ -1,7 +1,7 @@
-import type { Casting, Filling, Melt, Part } from './casting';
+import type { Casting, Coat, Filling, Melt, Part } from './casting';
 import type { Chocolate, Tint } from './chocolate';
 import type { BowlRecord } from './kitchen';
-import { asMelted, tintAmounts, tintAsChocolate } from './melted';
+import { asMelted, marbled, tintAmounts, tintAsChocolate } from './melted';
 import type { Mold } from './mold';
 import { brokenComposition } from './mold-cavities';
 
@@ -32,8 +32,15 @@ export function brokenReference(casting: Casting): string | undefined {
     }
   }
   if (casting.closure && !has(casting.melts, casting.closure.meltId)) return 'closure.meltId';
+  if (casting.closure?.kind === 'lid' && !has(casting.parts, casting.closure.partId)) return 'closure.partId';
   for (const [i, finish] of casting.finishes.entries()) {
-    if (finish.meltId !== undefined && !has(casting.melts, finish.meltId)) return `finishes.${i}.meltId`;
+    if ('meltId' in finish && !has(casting.melts, finish.meltId)) return `finishes.${i}.meltId`;
+    if ('partId' in finish && finish.partId !== undefined && !has(casting.parts, finish.partId)) return `finishes.${i}.partId`;
+    if ('fillingId' in finish && finish.fillingId !== undefined && !has(casting.fillings, finish.fillingId)) return `finishes.${i}.fillingId`;
+  }
+  for (const [i, { recipe }] of casting.fillings.entries()) {
+    const broken = recipe.findIndex(({ chocolateId, fillingId }) => (chocolateId !== undefined && !has(casting.chocolates, chocolateId)) || (fillingId !== undefined && !has(casting.fillings, fillingId)));
+    if (broken >= 0) return `fillings.${i}.recipe.${broken}`;
   }
   for (const [i, layer] of casting.fill.entries()) {
     if (!has(casting.parts, layer.partId)) return `fill.${i}.partId`;
@@ -46,6 +53,11 @@ function found<T extends { readonly id: string }>(list: readonly T[], id: string
   const entry = list.find((candidate) => candidate.id === id);
   if (!entry) throw new Error(`no ${what} with id ${id}`);
   return entry;
+}
+
+/** A part by its id, or the first. */
+export function partOf(casting: Casting, partId: string | undefined): Part {
+  return casting.parts.find(({ id }) => id === partId) ?? casting.parts[0];
 }
 
 /** The mold a part is cast in. Throws on a broken reference, which reading a record rules out. */
@@ -73,6 +85,18 @@ export function chocolateOf(casting: Casting, melt: Melt): Chocolate {
   const tint = tintOf(casting, melt);
   const { source } = melt;
   return asMelted(tint ? tintAsChocolate(tint, casting.chocolates) : found(casting.chocolates, source.kind === 'chocolate' ? source.chocolateId : '', 'chocolate'), melt);
+}
+
+/** What a coat is made of: its melt, or several of them streaked into each other, taken as mixed. */
+export function coatChocolate(casting: Casting, { shares }: Pick<Coat, 'shares'>): Chocolate {
+  const melted = shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)));
+  return shares.length === 1 ? melted[0] : marbled(melted, shares.map(({ share }) => share));
+}
+
+/** How warm a coat is worked: its melts in the shares that it has of them, °C. */
+export function coatWorkingC(casting: Casting, { shares }: Pick<Coat, 'shares'>): number {
+  const all = shares.reduce((sum, { share }) => sum + share, 0);
+  return shares.reduce((sum, { meltId, share }) => sum + (share / all) * meltOf(casting, meltId).workingC, 0);
 }
 
 /** Each chocolate in a melt with its share of the melt's weight; what is left of 1 is colour. */

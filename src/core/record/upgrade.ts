@@ -11,7 +11,8 @@ type Raw = Record<string, unknown>;
 export function upgradeCasting(raw: Raw): Raw {
   const second = raw['schemaVersion'] === 1 ? secondVersion(raw) : raw;
   const third = second['schemaVersion'] === 2 ? thirdVersion(second) : second;
-  return third['schemaVersion'] === 3 ? fourthVersion(third) : third;
+  const fourth = third['schemaVersion'] === 3 ? fourthVersion(third) : third;
+  return fourth['schemaVersion'] === 4 ? fifthVersion(fourth) : fourth;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -44,6 +45,18 @@ function fourthVersion(raw: Raw): Raw {
   // Of several places only the first was ever gone by.
   const parts = listOf(raw['parts']).map((part) => ({ ...part, coats: listOf(part['coats']).map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1, sets: listOf(coat['sets']).slice(0, 1) })) }));
   return { ...raw, schemaVersion: 4, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
+}
+
+/** Version 5: parts have names and say how they are filled, fillings what they are mixed of, closures how they are done. */
+function fifthVersion(raw: Raw): Raw {
+  const parts = listOf(raw['parts']).map((part) => ({ ...part, name: part['perPiece'] === 2 ? 'Half' : 'Part', filled: 'one', heaped: false }));
+  const closure = raw['closure'] as Raw | null;
+  const done = closure?.['kind'] === 'pipedSeam' ? { ...closure, lineM: 0.003 } : closure && typeof closure === 'object' ? { ...closure, plateC: 45, seconds: 4 } : closure;
+  const finishes = listOf(raw['finishes']).map((finish) => ({ ...finish, ...(finish['kind'] === 'drizzle' ? { share: 0.2, lineM: 0.002 } : finish['kind'] === 'stickOn' ? { count: 1 } : { share: 0.2 }) }));
+  return {
+    ...raw, schemaVersion: 5, finishes: Array.isArray(raw['finishes']) ? finishes : raw['finishes'], parts: Array.isArray(raw['parts']) ? parts : raw['parts'], closure: done,
+    fillings: Array.isArray(raw['fillings']) ? listOf(raw['fillings']).map((filling) => ({ ...filling, recipe: [] })) : raw['fillings'],
+  };
 }
 
 /** Bands in order: versions before the third did not hold them to it. */

@@ -8,12 +8,13 @@ import { DueField } from '../../ui/due-field';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { startText } from '../../wording/times';
+import { ScalePanel } from './scale-panel';
 
 /** How many pieces, by when, with which spares; and what the whole job takes. */
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DueField, Figure, Pick],
+  imports: [AmountField, DueField, Figure, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })
@@ -22,7 +23,6 @@ export class BatchStation {
   protected readonly plan = inject(PlanService).plan;
   protected readonly limits = LIMITS;
   protected readonly rules = [{ value: 'confidence' as const, name: 'by confidence' }, { value: 'share' as const, name: 'flat share' }];
-  protected readonly makes = [{ value: '2' as const, name: 'two halves' }, { value: '1' as const, name: 'one part' }];
   protected readonly startBy = computed(() => {
     const plan = this.plan();
     return plan ? startText(plan.casting.due, plan.batch.total.value) : '';
@@ -38,13 +38,6 @@ export class BatchStation {
     this.store.edit('due time', (casting) => {
       casting.due = { local, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
     }, 'due');
-  }
-
-  protected setMake(parts: '1' | '2'): void {
-    this.store.edit('parts of a piece', (casting) => {
-      casting.parts[0].perPiece = Number(parts);
-      casting.closure = parts === '2' ? { kind: 'warmPlate', meltId: casting.melts[0].id, sets: [] } : null;
-    });
   }
 
   protected setRule(by: SpareRule['by']): void {

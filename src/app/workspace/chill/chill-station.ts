@@ -7,6 +7,7 @@ import { RESTS_S } from '../../../core/plan/remedy';
 import { LIMITS } from '../../../core/record/limits';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
+import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
 import { Figure } from '../../ui/figure';
@@ -26,6 +27,7 @@ type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
 })
 export class ChillStation {
   private readonly store = inject(CastingStore);
+  private readonly open = inject(OpenPart);
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.plan;
   protected readonly limits = LIMITS;
@@ -60,26 +62,20 @@ export class ChillStation {
   }
 
   protected setPlace(index: number, place: Place): void {
-    this.store.edit('where it sets', (casting) => {
-      setIn(casting.parts[0].coats[index], place);
-    });
+    this.open.edit('where it sets', ({ coats }) => setIn(coats[index], place));
   }
 
   protected setOwn(index: number, seconds: number): void {
-    this.store.edit('own interval', (casting) => {
-      stayFor(casting.parts[0].coats[index], seconds);
-    }, `own ${index}`);
+    this.open.edit('own interval', ({ coats }) => stayFor(coats[index], seconds), `own ${index}`);
   }
 
   protected dropOwn(index: number): void {
-    this.store.edit('own interval', (casting) => {
-      stayFor(casting.parts[0].coats[index], undefined);
-    });
+    this.open.edit('own interval', ({ coats }) => stayFor(coats[index], undefined));
   }
 
   /** Rests in the room before its place, or not for 0 s. */
   protected setRest(index: number, seconds: number): void {
-    this.store.edit('rest first', (casting) => restFirst(casting.parts[0].coats[index], seconds), `rest ${index}`);
+    this.open.edit('rest first', ({ coats }) => restFirst(coats[index], seconds), `rest ${index}`);
   }
 
   protected name(index: number): string {
@@ -87,9 +83,7 @@ export class ChillStation {
   }
 
   protected setCovered(choice: 'yes' | 'no'): void {
-    this.store.edit('covered rest', (casting) => {
-      casting.parts[0].coveredRest = choice === 'yes';
-    });
+    this.open.edit('covered rest', (part) => (part.coveredRest = choice === 'yes'));
   }
 
   protected retry(): void {

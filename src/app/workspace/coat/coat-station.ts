@@ -1,16 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
-import type { Casting } from '../../../core/record/casting';
+import type { Casting, Coat } from '../../../core/record/casting';
 import { COAT_AREAS, PLACES, WAYS_UP, laidAnywhere, setsUpright, tippedOut, type CoatArea, type Method, type Place, type WayUp } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
+import { pourFrom, sourceKey, streakInto } from '../../../core/record/melting';
 import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
 import { makeBy, methodsFor } from '../../../core/plan/methods';
 import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/plan/remedy';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
-import { suit } from '../../state/pantry';
+import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
+import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
@@ -19,7 +21,7 @@ import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
 import { text, written } from '../../wording/format';
 import { WeighedShellPanel } from './weighed-shell-panel';
-import { FLUIDITY_NAMES, KIND_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
+import { FLUIDITY_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
 
 /** Coats by number, or as many as a wanted thickness asks for. */
 const COUNTS = ['1', '2', '3', '4', 'aim'] as const;
@@ -35,6 +37,7 @@ type Count = (typeof COUNTS)[number];
 })
 export class CoatStation {
   private readonly store = inject(CastingStore);
+  private readonly open = inject(OpenPart);
   private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).draft;
   protected readonly limits = LIMITS;
@@ -62,7 +65,18 @@ export class CoatStation {
   protected readonly anywhere = computed(() => laidAnywhere(this.method()));
   protected readonly asItStands = computed(() => setsUpright(this.method()));
 
-  protected readonly chocolates = computed(() => [...(this.plan()?.casting.chocolates ?? []).map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })), ...(this.plan()?.casting.tints ?? []).map(({ id, name }) => ({ value: id, name: `${name} (tint)` }))]);
+  protected readonly sources = inject(Sources);
+  /** Asked for each coat by itself, though they are alike so far. */
+  private readonly apart = signal(false);
+  /** What each coat is poured from, and what is streaked into it; coats alike are one. */
+  protected readonly pours = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    const pours = plan.part.coats.map(({ shares }, i) => ({ coats: [i], label: `Chocolate of ${coatNameIn(plan.part.coats, i).toLowerCase()}`, value: keyOf(plan.casting, shares[0].meltId), streak: shares[1] && { value: keyOf(plan.casting, shares[1].meltId), share: shares[1].share } }));
+    const alike = pours.every((pour) => JSON.stringify([pour.value, pour.streak]) === JSON.stringify([pours[0].value, pours[0].streak]));
+    return alike && !(this.apart() && pours.length > 1) ? [{ ...pours[0], coats: pours.map((_, i) => i), label: 'Chocolate' }] : pours;
+  });
+  protected readonly mayPart = computed(() => this.pours().length === 1 && (this.plan()?.part.coats.length ?? 1) > 1);
   protected readonly melt = computed(() => {
     const plan = this.plan();
     return plan && meltOf(plan.casting, plan.coatsMade[0].shares[0].meltId);
@@ -88,13 +102,29 @@ export class CoatStation {
     return plan && dwell && Math.abs(dwell.value - plan.part.coats[0].dwellSeconds) > 0.5 ? dwell : undefined;
   });
 
-  protected setChocolate(id: string): void {
-    this.store.edit('chocolate', (casting) => {
-      const melt = casting.melts.find((candidate) => candidate.id === this.melt()?.id);
-      if (!melt) return;
-      melt.source = casting.tints.some((tint) => tint.id === id) ? { kind: 'tint', tintId: id } : { kind: 'chocolate', chocolateId: id };
-      suit(casting, melt.id);
+  protected setChocolate(coats: readonly number[], id: string): void {
+    this.open.edit('chocolate', (part, casting) => {
+      const source = this.sources.take(casting, id);
+      if (source) pourFrom(casting, coats.map((i) => part.coats[i]), source);
     });
+  }
+
+  /** Streaks another into coats for a share of them; 0 takes it out. */
+  protected setStreak(coats: readonly number[], id: string, share: number): void {
+    this.open.edit('streaked chocolate', (part, casting) => {
+      const source = this.sources.take(casting, id);
+      if (source) for (const i of coats) streakInto(casting, part.coats[i], source, share);
+    }, `streak ${coats[0]}`);
+  }
+
+  /** The first source that is another than the coat's own. */
+  protected streak(coats: readonly number[], own: string): void {
+    const other = this.sources.options().find(({ value }) => value !== own);
+    if (other) this.setStreak(coats, other.value, USUAL_STREAK);
+  }
+
+  protected partCoats(): void {
+    this.apart.set(true);
   }
 
   protected setFluidity(fluidity: FluidityClass): void {
@@ -117,23 +147,20 @@ export class CoatStation {
   }
 
   protected setWanted(rimM: number): void {
-    this.store.edit('wanted thickness', (casting) => {
-      casting.parts[0].coatsBy = { by: 'thickness', rimM };
-    }, 'wanted thickness');
+    this.open.edit('wanted thickness', (part) => (part.coatsBy = { by: 'thickness', rimM }), 'wanted thickness');
   }
 
   protected setCount(count: Count): void {
     const plan = this.plan();
     if (!plan) return;
-    this.store.edit('coats', (casting) => {
-      const part = casting.parts[0];
+    this.open.edit('coats', (part) => {
       if (count === 'aim') {
         part.coatsBy = { by: 'thickness', rimM: nearestRim(plan.coat.total.rim.value) };
         return;
       }
-      keepCoatsAsMade(casting, plan.coatsMade);
-      while (part.coats.length < Number(count)) addCoat(casting);
-      while (part.coats.length > Number(count)) removeCoat(casting);
+      keepCoatsAsMade(part, plan.coatsMade);
+      while (part.coats.length < Number(count)) addCoat(part);
+      while (part.coats.length > Number(count)) removeCoat(part);
     });
   }
 
@@ -147,8 +174,7 @@ export class CoatStation {
   }
 
   protected setShare(index: number, share: number): void {
-    this.store.edit('layer', (casting) => {
-      const { coats } = casting.parts[0];
+    this.open.edit('layer', ({ coats }) => {
       coats[index].volumeShare = share;
       const top = coats[coats.length - 1];
       if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - share);
@@ -184,12 +210,20 @@ export class CoatStation {
   }
 
   protected setWhere(where: CoatArea): void {
-    this.store.edit('where later coats go', (casting) => casting.parts[0].coats.slice(1).forEach((coat) => (coat.where = where)));
+    this.open.edit('where later coats go', ({ coats }) => coats.slice(1).forEach((coat) => (coat.where = where)));
   }
 
-  private everyCoat(label: string, change: (coat: Casting['parts'][number]['coats'][number]) => void, gesture?: string): void {
-    this.store.edit(label, (casting) => casting.parts[0].coats.forEach(change), gesture);
+  private everyCoat(label: string, change: (coat: Coat) => void, gesture?: string): void {
+    this.open.edit(label, ({ coats }) => coats.forEach(change), gesture);
   }
+}
+
+/** A streak of this share marbles without muddying. Common practice, no source. */
+const USUAL_STREAK = 0.25;
+
+/** What a melt is made of, by the id of its chocolate or tint. */
+function keyOf(casting: Casting, meltId: string): string {
+  return sourceKey(meltOf(casting, meltId).source);
 }
 
 /** A computed rim thickness as a wanted one: to a tenth of a millimetre, within its limits. */

@@ -16,7 +16,7 @@ import { weighedText } from '../../wording/weighed';
   template: `
     <h3>Weighed a shell?</h3>
     @if (plan(); as p) {
-      <ks-amount-field label="One part, all its coats" [field]="p.casting.id + ' weighed'" [value]="weighedKg() ?? p.coat.mass.value" dimension="mass" [limits]="[limits.shellKg]" (amount)="weigh($event.value)" />
+      <ks-amount-field label="One part, all its coats" [field]="p.casting.id + p.part.id + ' weighed'" [value]="weighedKg() ?? p.coat.mass.value" dimension="mass" [limits]="[limits.shellKg]" (amount)="weigh($event.value)" />
     }
     <p class="plain" role="status">{{ said() }}</p>
     @if (outcome(); as o) { @if (o.ok) { <button type="button" class="ant-btn" (click)="take()">Take it over</button> } }
@@ -64,7 +64,8 @@ export class WeighedShellPanel {
 
   protected take(): void {
     const outcome = this.outcome();
-    if (outcome?.ok) this.store.edit('weighed shell', (casting) => takeWeighed(casting, outcome.found));
+    const partId = this.plan()?.part.id;
+    if (outcome?.ok && partId !== undefined) this.store.edit('weighed shell', (casting) => takeWeighed(casting, partId, outcome.found));
     this.forget();
   }
 

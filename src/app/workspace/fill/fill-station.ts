@@ -1,35 +1,84 @@
+import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucideTrash2, LucideArrowUp } from '@lucide/angular';
-import type { LayerAnswer } from '../../../core/fill/fill';
+import { RouterLink } from '@angular/router';
+import { LucideArrowUp, LucideGripVertical, LucideTrash2 } from '@lucide/angular';
+import { heaps, type LayerAnswer } from '../../../core/fill/fill';
+import { warmestC } from '../../../core/fill/warmth';
 import { FILLING_MATTER } from '../../../core/matter/filling';
-import type { FillAmount } from '../../../core/record/casting';
+import { otherHalf } from '../../../core/plan/draft';
+import { answer, term, type Answer } from '../../../core/quantity/answer';
+import type { Casting, FillAmount } from '../../../core/record/casting';
 import { LIMITS, type Limit } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
+import { Fillings } from '../../state/fillings';
+import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
+import { Units } from '../../state/units';
 import { AmountField, type TypedAmount } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
+import { KEEPING_TEXTS } from '../../wording/closing';
+import { text } from '../../wording/format';
 import { ALLERGEN_NAMES, listed } from '../../wording/names';
 
-/** What goes inside, in layers from the bottom up, and whether it closes. */
+const MOST_LAYERS = 12;
+const STEP_IN_M = 0.003;
+
+type AskedBy = 'amount' | 'share' | 'line';
+
+/** What goes inside the open part, in layers from the bottom up, and whether it closes. */
 @Component({
   selector: 'ks-fill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, Pick, LucideTrash2, LucideArrowUp],
+  imports: [AmountField, CdkDrag, CdkDragHandle, CdkDropList, ChoiceList, Figure, Pick, RouterLink, LucideArrowUp, LucideGripVertical, LucideTrash2],
   templateUrl: './fill-station.html',
   styleUrls: ['../station.less', './fill-station.less'],
 })
 export class FillStation {
   private readonly store = inject(CastingStore);
-  protected readonly plan = inject(PlanService).draft;
+  private readonly open = inject(OpenPart);
+  private readonly units = inject(Units);
+  private readonly plans = inject(PlanService);
+  protected readonly fillings = inject(Fillings);
+  protected readonly plan = this.plans.draft;
   protected readonly limits = LIMITS;
-  protected readonly ways = [{ value: 'amount' as const, name: 'an amount' }, { value: 'line' as const, name: 'to the line' }];
-  protected readonly fillings = computed(() => (this.plan()?.casting.fillings ?? []).map(({ id, name }) => ({ value: id, name })));
-  protected readonly full = computed(() => (this.plan()?.casting.fill.length ?? 0) >= 12);
-  protected readonly allergens = computed(() => listed((this.plan()?.fill.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen])));
-  protected readonly hasGanache = computed(() => this.plan()?.fill.layers.some((layer) => layer.choice.filling.kind === 'ganache') ?? false);
-  protected readonly hasDrink = computed(() => this.plan()?.fill.layers.some((layer) => layer.choice.filling.kind === 'powder') ?? false);
+  protected readonly ways = [{ value: 'amount' as const, name: 'an amount' }, { value: 'share' as const, name: 'a share' }, { value: 'line' as const, name: 'to the line' }];
+  protected readonly filledWays = [{ value: 'one' as const, name: 'one of them' }, { value: 'all' as const, name: 'every one' }];
+  protected readonly heapWays = [{ value: 'no' as const, name: 'up to the rim' }, { value: 'yes' as const, name: 'heaped' }];
+  protected readonly full = computed(() => (this.plan()?.casting.fill.length ?? 0) >= MOST_LAYERS);
+  protected readonly allergens = computed(() => listed((this.plan()?.piece.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen])));
+  protected readonly keeping = computed(() => KEEPING_TEXTS[this.plan()?.piece.keeping ?? 'dry']);
+  private readonly kinds = computed(() => new Set(this.plan()?.parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.kind))));
+  protected readonly hasDrink = computed(() => this.kinds().has('powder'));
+  protected readonly hasCustard = computed(() => this.kinds().has('custard'));
+  protected readonly hasSugar = computed(() => this.kinds().has('caramel'));
+  /** Loose things on top, and another half for them to stand up into. */
+  protected readonly mayHeap = computed(() => {
+    const plan = this.plan();
+    const top = plan?.fill.layers.at(-1);
+    return plan !== undefined && top !== undefined && heaps(top.choice.filling) && otherHalf(plan.part, plan.parts) !== undefined;
+  });
+  /** How warm each cooked filling may be when it goes in, the coolest of them. */
+  protected readonly warmest = computed<Answer | undefined>(() => {
+    const plan = this.plan();
+    if (!plan || plan.coat.body) return undefined;
+    const shell = plan.chocolates[plan.chocolates.length - 1].kind;
+    const { roomC } = plan.casting.kitchen;
+    const all = plan.fill.layers.flatMap(({ choice: { filling } }) => {
+      const c = warmestC(filling, shell, roomC);
+      return c === undefined ? [] : [answer(c, 'temperature', 'fill.warmest', [term('filling', filling.name), term('chocolateKind', shell), term('room', roomC, 'temperature')])];
+    });
+    return all.length === 0 ? undefined : all.reduce((least, one) => (one.value < least.value ? one : least));
+  });
+  /** What the job takes of each layer, mixed of what. */
+  protected readonly needs = computed(() => {
+    const system = this.units.system();
+    return new Map((this.plans.plan()?.fillings ?? []).map(({ fillingId, mass, components }) => {
+      const mixed = components.length > 1 ? `: ${components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')}` : '';
+      return [fillingId, `${text(mass.value, 'mass', system)} for the job${mixed}`];
+    }));
+  });
 
   protected limitsOf(layer: LayerAnswer): readonly Limit[] {
     const countable = FILLING_MATTER[layer.choice.filling.kind].pieceKg !== undefined;
@@ -37,32 +86,48 @@ export class FillStation {
   }
 
   protected hintOf(layer: LayerAnswer): string {
-    return this.limitsOf(layer).length > 2 ? 'Spoons, mL, grams or pieces (“9 pcs”)' : 'Spoons, mL or grams';
+    return this.limitsOf(layer).length > 2 ? 'spoons, mL, g or pcs' : 'spoons, mL or g';
+  }
+
+  protected askedBy({ choice }: LayerAnswer): AskedBy {
+    return choice.amount.by === 'line' || choice.amount.by === 'share' ? choice.amount.by : 'amount';
   }
 
   protected valueOf(amount: FillAmount): number {
-    return amount.by === 'volume' ? amount.m3 : amount.by === 'mass' ? amount.kg : amount.by === 'count' ? amount.count : amount.belowRimM;
+    switch (amount.by) {
+      case 'volume': return amount.m3;
+      case 'mass': return amount.kg;
+      case 'count': return amount.count;
+      case 'share': return amount.share;
+      case 'line': return amount.belowRimM;
+    }
   }
 
-  protected kindOf(amount: FillAmount): 'volume' | 'mass' | 'count' | 'length' {
+  protected kindOf(amount: FillAmount): 'volume' | 'mass' | 'count' | 'share' | 'length' {
     return amount.by === 'line' ? 'length' : amount.by;
   }
 
   protected setAmount(id: string, { value, dimension }: TypedAmount): void {
-    const amount: FillAmount =
-      dimension === 'mass' ? { by: 'mass', kg: value } : dimension === 'count' ? { by: 'count', count: value } : dimension === 'length' ? { by: 'line', belowRimM: value } : { by: 'volume', m3: value };
-    this.editLayer(id, 'fill amount', (layer) => (layer.amount = amount), `fill ${id}`);
+    const amounts: Readonly<Partial<Record<TypedAmount['dimension'], FillAmount>>> = {
+      mass: { by: 'mass', kg: value }, count: { by: 'count', count: value }, length: { by: 'line', belowRimM: value }, share: { by: 'share', share: value }, volume: { by: 'volume', m3: value },
+    };
+    const amount = amounts[dimension];
+    if (amount) this.editLayer(id, 'fill amount', (layer) => (layer.amount = amount), `fill ${id}`);
   }
 
-  protected setWay(answer: LayerAnswer, way: 'amount' | 'line'): void {
-    const headspace = this.plan()?.fill.headspace.value ?? 0;
-    this.editLayer(answer.choice.id, 'fill by', (layer) => {
-      layer.amount = way === 'line' ? { by: 'line', belowRimM: Math.max(0, Math.min(headspace, 0.003)) } : { by: 'volume', m3: answer.volume.value };
-    });
+  protected setWay(answer: LayerAnswer, way: AskedBy): void {
+    const { headspace, capacity } = this.plan()?.fill ?? {};
+    const amounts: Readonly<Record<AskedBy, FillAmount>> = {
+      line: { by: 'line', belowRimM: Math.max(0, Math.min(headspace?.value ?? 0, STEP_IN_M)) },
+      share: { by: 'share', share: Math.min(1, Math.round((100 * answer.volume.value) / (capacity?.value ?? 1)) / 100) },
+      amount: { by: 'volume', m3: Math.min(LIMITS.fillVolumeM3.high, answer.volume.value) },
+    };
+    this.editLayer(answer.choice.id, 'fill by', (layer) => (layer.amount = amounts[way]));
   }
 
   protected setFilling(id: string, fillingId: string): void {
-    this.editLayer(id, 'filling', (layer) => {
+    this.editLayer(id, 'filling', (layer, casting) => {
+      if (!this.fillings.take(casting, fillingId)) return;
       layer.fillingId = fillingId;
       // A count means nothing for a filling that is not in pieces; its volume stays.
       const volume = this.plan()?.fill.layers.find((candidate) => candidate.choice.id === id)?.volume.value;
@@ -71,12 +136,10 @@ export class FillStation {
   }
 
   protected add(): void {
-    const part = this.plan()?.part.id;
-    if (!part) return;
-    this.store.edit('add a layer', (casting) => {
-      const id = `layer-${crypto.randomUUID().slice(0, 8)}`;
-      const next = casting.fillings.find((filling) => !casting.fill.some((layer) => layer.fillingId === filling.id)) ?? casting.fillings[0];
-      casting.fill.push({ id, partId: part, fillingId: next.id, amount: { by: 'volume', m3: 5e-6 } });
+    this.open.edit('add a layer', (part, casting) => {
+      const next = casting.fillings.find((filling) => !casting.fill.some((layer) => layer.fillingId === filling.id))?.id ?? this.fillings.options()[0]?.value;
+      if (next === undefined || !this.fillings.take(casting, next)) return;
+      casting.fill.push({ id: `layer-${crypto.randomUUID().slice(0, 8)}`, partId: part.id, fillingId: next, amount: { by: 'volume', m3: 5e-6 } });
     });
   }
 
@@ -86,17 +149,33 @@ export class FillStation {
     });
   }
 
-  protected moveDown(index: number): void {
-    this.store.edit('order of layers', (casting) => {
-      const [layer] = casting.fill.splice(index, 1);
-      casting.fill.splice(index - 1, 0, layer);
+  /** Puts one of the part's layers in another place among them. */
+  protected move(from: number, to: number): void {
+    if (from === to) return;
+    this.open.edit('order of layers', (part, casting) => {
+      const own = casting.fill.filter((layer) => layer.partId === part.id);
+      const [layer] = own.splice(from, 1);
+      own.splice(to, 0, layer);
+      casting.fill = [...casting.fill.filter(({ partId }) => partId !== part.id), ...own];
     });
   }
 
-  private editLayer(id: string, label: string, change: (layer: { fillingId: string; amount: FillAmount }) => void, gesture?: string): void {
+  protected dropped({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
+    this.move(previousIndex, currentIndex);
+  }
+
+  protected setFilled(filled: 'one' | 'all'): void {
+    this.open.edit('which are filled', (part) => (part.filled = filled));
+  }
+
+  protected setHeaped(choice: 'yes' | 'no'): void {
+    this.open.edit('heaped', (part) => (part.heaped = choice === 'yes'));
+  }
+
+  private editLayer(id: string, label: string, change: (layer: Casting['fill'][number], casting: Casting) => void, gesture?: string): void {
     this.store.edit(label, (casting) => {
       const layer = casting.fill.find((candidate) => candidate.id === id);
-      if (layer) change(layer);
+      if (layer) change(layer, casting);
     }, gesture);
   }
 }

@@ -69,7 +69,7 @@ export class FilmDrawing {
   protected readonly middleY = computed(() => this.geometry().rimY + this.geometry().depth / 2);
   private readonly shades = computed(() => {
     const { chocolates } = this.plan();
-    return coatShades(chocolates[0].colour, this.begins().length);
+    return coatShades(chocolates.map(({ colour }) => colour));
   });
   /** From light to the chocolate's own colour as it sets. */
   protected readonly stateShades = computed(() => {

@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { EMPTY, filter, interval, pairwise, switchMap } from 'rxjs';
+import type { PlanDraft } from '../../../core/plan/draft';
 import type { ShellFrame } from '../../../core/shell/recording';
 import { PlanService } from '../../state/plan-service';
 import { Study } from '../../state/study';
@@ -27,7 +28,7 @@ export class ShellFilm {
   readonly frame = computed<ShellFrame | undefined>(() => {
     const frame: ShellFrame | undefined = this.frames()[this.index()];
     const draft = this.plans.draft();
-    return frame && draft?.casting.id === this.of && !draft.coat.body && draft.cavity.profile.arcM.length === frame.belowM.length ? frame : undefined;
+    return frame && draft && filmOf(draft) === this.of && !draft.coat.body && draft.cavity.profile.arcM.length === frame.belowM.length ? frame : undefined;
   });
   private newest = 0;
   /** Whose film it is. */
@@ -41,7 +42,7 @@ export class ShellFilm {
     // Another shell has another film: shown from the same place, or closed with its casting.
     toObservable(this.plans.simulatedDraft)
       .pipe(pairwise(), filter(() => this.frames().length > 0), takeUntilDestroyed())
-      .subscribe(([before, now]) => (before?.casting.id === now?.casting.id && !now?.coat.body ? void this.load() : this.close()));
+      .subscribe(([before, now]) => (before && now && filmOf(before) === filmOf(now) && !now.coat.body ? void this.load() : this.close()));
   }
 
   /** Takes the pictures and plays them from the beginning. */
@@ -74,7 +75,8 @@ export class ShellFilm {
     const mine = ++this.newest;
     this.waiting.set(true);
     this.failed.set(false);
-    const of = this.plans.draft()?.casting.id ?? '';
+    const draft = this.plans.draft();
+    const of = draft ? filmOf(draft) : '';
     const frames = (await this.study.record()) ?? [];
     if (mine !== this.newest) return;
     this.waiting.set(false);
@@ -88,4 +90,9 @@ export class ShellFilm {
     if (next >= this.frames().length - 1) this.playing.set(false);
     this.place.set(Math.min(next, this.frames().length - 1));
   }
+}
+
+/** What tells one part's film from another's. */
+function filmOf({ casting, part }: PlanDraft): string {
+  return `${casting.id} ${part.id}`;
 }

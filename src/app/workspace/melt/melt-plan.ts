@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { planSchool, workingBy } from '../../../core/melt/schools';
-import { schoolsFor } from '../../../core/plan/melts';
+import { madeOf, schoolsFor } from '../../../core/plan/melts';
 import type { MeltingWay, School } from '../../../core/record/choices';
+import { OpenMelt } from '../../state/open-melt';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { ChoiceList } from '../../ui/choice-list';
@@ -24,10 +25,12 @@ const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'bowlful
 })
 export class MeltPlanView {
   private readonly plans = inject(PlanService);
+  private readonly open = inject(OpenMelt);
   private readonly units = inject(Units);
   protected readonly made = computed(() => {
     const plan = this.plans.plan();
-    return plan && { ...plan.melts[0], castingId: plan.casting.id };
+    const made = madeOf(plan, this.open.id());
+    return plan && made && { ...made, castingId: plan.casting.id };
   });
   private readonly wanted = signal<School | typeof ALONE>(ALONE);
 

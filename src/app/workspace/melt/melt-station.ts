@@ -3,23 +3,27 @@ import { BOWL_MATTER } from '../../../core/matter/bowl-material';
 import { nearestClass } from '../../../core/matter/chocolate';
 import { workingBy } from '../../../core/melt/schools';
 import { thinnerKg } from '../../../core/matter/thinning';
-import { inBowl, schoolsFor } from '../../../core/plan/melts';
+import { inBowl, madeOf, schoolsFor } from '../../../core/plan/melts';
 import { workingEffect } from '../../../core/plan/working-effect';
-import type { Melt } from '../../../core/record/casting';
+import type { Casting, Melt } from '../../../core/record/casting';
+import { suit } from '../../../core/record/melting';
 import { JACKETS, MELTING_WAYS, THINNERS, type Jacket, type MeltingWay, type School, type Thinner } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf, meltOf, tintOf } from '../../../core/record/references';
 import { tintAmounts } from '../../../core/record/melted';
 import { CastingStore } from '../../state/casting-store';
 import { Kitchens, kitchenDiffers, takeKitchen } from '../../state/kitchens';
-import { castingChocolate, Pantry, meltEntry } from '../../state/pantry';
+import { castingChocolate, Pantry } from '../../state/pantry';
+import { OpenMelt } from '../../state/open-melt';
+import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
+import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { text, written } from '../../wording/format';
-import { FLUIDITY_NAMES, JACKET_NAMES, KIND_NAMES, SCHOOL_NAMES, THINNER_NAMES, WAY_NAMES } from '../../wording/names';
+import { FLUIDITY_NAMES, JACKET_NAMES, SCHOOL_NAMES, THINNER_NAMES, WAY_NAMES } from '../../wording/names';
 import { outOfBandText } from '../../wording/melting';
 
 const NO_THINNER = 'none';
@@ -49,12 +53,20 @@ export class MeltStation {
   protected readonly pouring = [{ value: 'no' as const, name: 'in that bowl' }, { value: 'yes' as const, name: 'in a second, cool bowl' }];
   protected readonly thinners = [{ value: NO_THINNER as ThinnerChoice, name: 'nothing' }, ...THINNERS.map((value) => ({ value: value as ThinnerChoice, name: THINNER_NAMES[value] }))];
 
-  protected readonly made = computed(() => this.plan()?.melts[0]);
+  private readonly open = inject(OpenMelt);
+  private readonly part = inject(OpenPart);
+  protected readonly made = computed(() => madeOf(this.plan(), this.open.id()));
+  /** The melts of the casting, where there are several. */
+  protected readonly melts = computed(() => {
+    const plan = this.plan();
+    return plan && plan.melts.length > 1 ? plan.melts.map(({ input }) => ({ value: input.meltId, name: chocolateOf(plan.casting, meltOf(plan.casting, input.meltId)).name })) : [];
+  });
+  protected readonly inAll = computed(() => this.plan()?.batch.melts.find(({ meltId }) => meltId === this.made()?.input.meltId)?.melted);
   /** What is chosen follows at once; what comes of it follows with the plan. */
   private readonly draft = this.plans.draft;
   protected readonly melt = computed(() => {
     const draft = this.draft();
-    return draft && meltOf(draft.casting, draft.coatsMade[0].shares[0].meltId);
+    return draft && draft.casting.melts.find(({ id }) => id === this.open.id());
   });
   protected readonly chocolate = computed(() => {
     const draft = this.draft();
@@ -65,16 +77,8 @@ export class MeltStation {
     const source = this.melt()?.source;
     return source?.kind === 'tint' ? source.tintId : source?.chocolateId ?? '';
   });
-  /** The pantry's, and the casting's own copy where the pantry has none of it. */
-  protected readonly sources = computed(() => {
-    const listed = [
-      ...this.pantry.chocolates().map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })),
-      // A tint that lacks one of its chocolates cannot be mixed; the pantry says so.
-      ...this.pantry.tints().filter((tint) => tint.chocolates.every(({ chocolateId }) => this.pantry.byId().has(chocolateId))).map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
-    ];
-    const own = this.chocolate();
-    return !own || listed.some((option) => option.value === this.sourceId()) ? listed : [{ value: this.sourceId(), name: own.name }, ...listed];
-  });
+  private readonly from = inject(Sources);
+  protected readonly sources = this.from.options;
   /** The pantry holds a later state of this chocolate. */
   protected readonly newer = computed(() => {
     const source = this.melt()?.source;
@@ -106,7 +110,7 @@ export class MeltStation {
     const { bands, workingC, meltId } = made.input;
     const middle = (bands.workFromC + bands.workToC) / 2;
     const away = Math.abs(workingC - middle) >= 0.25;
-    const { rimM, otherC, otherRimM } = workingEffect(plan.casting, meltId, away ? middle : Math.max(LIMITS.workingC.low, workingC - 1));
+    const { rimM, otherC, otherRimM } = workingEffect(plan.casting, meltId, away ? middle : Math.max(LIMITS.workingC.low, workingC - 1), this.part.id());
     const system = this.units.system();
     const hundredth = (m: number): string => (system === 'us' ? `${(Math.abs(m) / 0.0254).toFixed(3)} in` : `${(Math.abs(m) * 1e3).toFixed(2)} mm`);
     const other = text(otherC, 'temperature', system);
@@ -141,10 +145,16 @@ export class MeltStation {
     return made ? outOfBandText(made, this.units.system()) : '';
   });
 
+  protected show(meltId: string): void {
+    this.open.open(meltId);
+  }
+
   protected choose(id: string): void {
-    const entry = this.pantry.byId().get(id);
-    const melt = this.melt();
-    if (entry && melt) this.store.edit('chocolate', (casting) => meltEntry(casting, melt.id, entry, this.pantry.chocolates()));
+    this.change('chocolate', (melt, casting) => {
+      const source = this.from.take(casting, id);
+      if (source) melt.source = source;
+      suit(casting, melt.id);
+    });
   }
 
   protected setWay(way: MeltingWay): void {
@@ -196,11 +206,11 @@ export class MeltStation {
     this.store.edit('kitchen', (casting) => takeKitchen(casting, this.kitchens.kitchen()));
   }
 
-  private change(label: string, change: (melt: Melt) => void, gesture?: string): void {
+  private change(label: string, change: (melt: Melt, casting: Casting) => void, gesture?: string): void {
     const id = this.melt()?.id;
     this.store.edit(label, (casting) => {
       const melt = casting.melts.find((candidate) => candidate.id === id);
-      if (melt) change(melt);
-    }, gesture);
+      if (melt) change(melt, casting);
+    }, gesture && `${gesture} ${id}`);
   }
 }

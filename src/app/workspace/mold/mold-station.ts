@@ -3,15 +3,18 @@ import { RouterLink } from '@angular/router';
 import type { CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
 import { mugRoomM } from '../../../core/mold/mold';
+import { castIn } from '../../../core/plan/parts';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
-import { cavityCount, gridOf, partsPerPiece } from '../../../core/record/mold-cavities';
+import { cavityCount, gridOf } from '../../../core/record/mold-cavities';
 import { LIMITS } from '../../../core/record/limits';
 import { cavityRecordOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
-import { MoldLibrary } from '../../state/mold-library';
+import { OpenPart } from '../../state/open-part';
+import { MoldLibrary, castingMold } from '../../state/mold-library';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
+import { PartList } from '../parts/part-list';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { ShapeFields } from '../../ui/shape-fields';
@@ -24,12 +27,13 @@ import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes
 @Component({
   selector: 'ks-mold-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, Pick, RouterLink, ShapeFields],
+  imports: [AmountField, ChoiceList, Figure, PartList, Pick, RouterLink, ShapeFields],
   templateUrl: './mold-station.html',
   styleUrl: '../station.less',
 })
 export class MoldStation {
   private readonly store = inject(CastingStore);
+  private readonly open = inject(OpenPart);
   private readonly units = inject(Units);
   protected readonly library = inject(MoldLibrary);
   protected readonly plan = inject(PlanService).draft;
@@ -85,16 +89,11 @@ export class MoldStation {
 
   protected choose(moldId: string): void {
     const mold = this.library.byId().get(moldId);
-    if (mold) this.store.edit('mold', (casting) => takeMold(casting, mold));
+    if (mold) this.open.edit('mold', ({ id }, casting) => castIn(casting, id, castingMold(mold)));
   }
 
-  protected castIn(cavityId: string): void {
-    this.store.edit('cavity', (casting) => {
-      const part = casting.parts[0];
-      part.cavityId = cavityId;
-      const mold = casting.molds.find((candidate) => candidate.id === part.moldId);
-      if (mold) part.perPiece = partsPerPiece(mold, cavityId);
-    });
+  protected chooseCavity(cavityId: string): void {
+    this.open.edit('cavity', (part) => (part.cavityId = cavityId));
   }
 
   protected setShape({ shape, key }: { readonly shape: CavityShape; readonly key: string }): void {
@@ -134,9 +133,7 @@ export class MoldStation {
   }
 
   protected setPrep(prep: Prep): void {
-    this.store.edit('what is put in first', (casting) => {
-      casting.parts[0].prep = prep === 'nothing' ? [] : [{ id: 'prep-1', kind: prep, name: PREP_NAMES[prep] }];
-    });
+    this.open.edit('what is put in first', (part) => (part.prep = prep === 'nothing' ? [] : [{ id: 'prep-1', kind: prep, name: PREP_NAMES[prep] }]));
   }
 
   protected count(cavity: MoldCavity): number {
@@ -144,8 +141,7 @@ export class MoldStation {
   }
 
   private edit(label: string, change: (mold: Mold, cavity: MoldCavity) => void, gesture = label): void {
-    this.store.edit(label, (casting) => {
-      const part = casting.parts[0];
+    this.open.edit(label, (part, casting) => {
       const mold = casting.molds.find((candidate) => candidate.id === part.moldId);
       const cavity = mold?.cavities.find((candidate) => candidate.id === part.cavityId);
       if (mold && cavity) change(mold, cavity);
@@ -160,24 +156,11 @@ type Prep = (typeof PREPS)[number];
 const COMPOSITION_TEXTS: Readonly<Record<Composition['kind'], string>> = {
   single: '',
   halves: `A piece is ${COMPOSITION_NAMES.halves} at the rim.`,
-  figure: 'A piece is one front and one back, closed on their register. This casting plans the half chosen above; copy it for the other.',
+  figure: 'A piece is one front and one back, closed on their register.',
   press: 'The insert is pressed in until chocolate reaches the rim all round: the shell is the gap.',
   former: 'Coated on its outside; what is inside comes out through the opening.',
-  assembly: 'A piece takes several parts. This casting plans the one chosen above; copy it for the others.',
+  assembly: 'A piece takes several parts.',
 };
-
-/** Puts a copy of a library mold into a casting, and casts in the first of its cavities. */
-function takeMold(casting: Parameters<Parameters<CastingStore['edit']>[1]>[0], mold: Mold): void {
-  const { id, name, material, wallM, atHand, cavities, composition, emptyKg, care, notes } = structuredClone(mold);
-  const part = casting.parts[0];
-  const copy: Mold = { id, name, material, wallM, atHand, cavities, composition, care, notes, ...(emptyKg === undefined ? {} : { emptyKg }) };
-  // A mold that another part is cast in stays.
-  const needed = casting.parts.filter((other) => other !== part).map((other) => other.moldId);
-  casting.molds = [...casting.molds.filter((other) => other.id !== id && (other.id !== part.moldId || needed.includes(other.id))), copy];
-  if (!cavities.some((cavity) => cavity.id === part.cavityId) || part.moldId !== id) part.cavityId = cavities[0].id;
-  part.moldId = id;
-  part.perPiece = partsPerPiece(copy, part.cavityId);
-}
 
 /** Whether two molds are the same but for how many are at hand. */
 function sameMold(a: Mold, b: Mold): boolean {

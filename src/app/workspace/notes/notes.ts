@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { seenFrom } from '../../../core/plan/draft';
 import { applyRemedy } from '../../../core/plan/remedy';
+import { problemId } from '../../../core/plan/remedy-effect';
 import type { Problem } from '../../../core/plan/problems';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -14,7 +16,7 @@ import { effectText, noteWording } from '../../wording/problems';
     <div aria-live="polite">
       @for (note of notes(); track note.key) {
         <section [class.cold]="note.station === 'chill'">
-          <h3>{{ note.head }}</h3>
+          <h3>@if (note.part) { <span class="part">{{ note.part }}</span> }{{ note.head }}</h3>
           <p>{{ note.body }}
             @if (note.problem.remedy && note.action) { <button type="button" class="link" (click)="take(note.problem)">{{ note.action }}</button>@if (note.effect) { <span class="effect">{{ note.effect }}</span> } }
           </p>
@@ -34,14 +36,17 @@ export class Notes {
   protected readonly notes = computed(() => {
     const system = this.units.system();
     const effects = this.plans.effects();
-    return (this.plans.plan()?.problems ?? []).map((problem) => {
-      const effect = effects.get(problem.key);
-      return { key: problem.key, station: problem.station, problem, effect: effect ? effectText(effect, system) : '', ...noteWording(problem, system) };
+    const plan = this.plans.plan();
+    return (plan?.problems ?? []).map((problem) => {
+      const effect = effects.get(problemId(problem));
+      // Among several parts it is said which one.
+      const part = (plan?.parts.length ?? 1) > 1 ? plan?.parts.find(({ part: { id } }) => id === problem.partId)?.part.name : undefined;
+      return { key: problemId(problem), station: problem.station, problem, part, effect: effect ? effectText(effect, system) : '', ...noteWording(problem, system) };
     });
   });
 
-  protected take({ remedy }: Problem): void {
+  protected take({ remedy, partId }: Problem): void {
     const plan = this.plans.plan();
-    if (plan && remedy) this.store.edit('advice taken', (casting) => applyRemedy(casting, remedy, plan));
+    if (plan && remedy) this.store.edit('advice taken', (casting) => applyRemedy(casting, remedy, seenFrom(plan, partId ?? plan.part.id)));
   }
 }

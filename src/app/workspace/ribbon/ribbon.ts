@@ -67,12 +67,14 @@ export class Ribbon {
   protected readonly waits = computed(() => text(secondsOf(this.stretches(), false), 'duration', this.units.system()));
   protected readonly bars = computed(() => {
     const total = this.total();
-    const coats = this.plans.plan()?.coatsMade.length ?? 1;
+    const plan = this.plans.plan();
+    const parts = plan?.batch.byPart.map(({ partId }) => plan.parts.find(({ part }) => part.id === partId)) ?? [];
     // Many bars are all minutes; among a few a bare number would read as anything.
     const crowded = this.stretches().length > CROWDED_FROM;
     return this.stretches().map((stretch) => {
       const share = stretch.seconds / total;
-      const { long, short } = stretchNames(stretch, coats);
+      const made = parts[stretch.part ?? 0];
+      const { long, short } = stretchNames(stretch, made?.coatsMade.length ?? 1, parts.length > 1 && stretch.part !== undefined ? made?.part.name : undefined);
       const minutes = text(stretch.seconds, 'duration', this.units.system());
       const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
       const name = share > NARROWEST_NAMED_SHARE * 1.6 ? `${long} ${minutes}` : share > NARROWEST_NAMED_SHARE ? short : crowded ? (share > NARROWEST_SHORT_SHARE ? String(Math.round(stretch.seconds / 60)) : '') : share > NARROWEST_MINUTES_SHARE ? minutes : '';
@@ -92,17 +94,19 @@ export class Ribbon {
   });
 }
 
-function stretchNames(stretch: Stretch, coats: number): { readonly long: string; readonly short: string } {
+function stretchNames(stretch: Stretch, coats: number, part: string | undefined): { readonly long: string; readonly short: string } {
   const which = coats > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
+  const of = (long: string, short = long): { readonly long: string; readonly short: string } => ({ long: part ? `${part}: ${long.toLowerCase()}` : long, short });
   switch (stretch.kind) {
-    case 'melt': return { long: 'Melt', short: 'Melt' };
-    case 'coat': return { long: `Coat${which}`, short: `Coat${which}` };
-    case 'turn': return { long: 'Turn', short: 'Turn' };
-    case 'chill': return { long: PLACE_NAMES[stretch.place ?? 'fridge'], short: PLACE_NAMES[stretch.place ?? 'fridge'] };
-    case 'unmold': return { long: 'Unmold', short: 'Unmold' };
-    case 'rounds': return stretch.handsOn ? { long: 'Rounds between', short: 'Rounds' } : { long: 'their waiting', short: 'waiting' };
-    case 'cover': return { long: 'covered rest', short: 'rest' };
-    case 'fill': return { long: 'Fill', short: 'Fill' };
-    case 'close': return { long: 'Close', short: 'Close' };
+    case 'melt': return of('Melt');
+    case 'coat': return of(`Coat${which}`);
+    case 'turn': return of('Turn');
+    case 'chill': return of(PLACE_NAMES[stretch.place ?? 'fridge']);
+    case 'unmold': return of('Unmold');
+    case 'rounds': return stretch.handsOn ? of('Rounds between', 'Rounds') : of('their waiting', 'waiting');
+    case 'cover': return of('covered rest', 'rest');
+    case 'fill': return of('Fill');
+    case 'close': return of('Close');
+    case 'finish': return stretch.handsOn ? of('Finish') : of('dries');
   }
 }

@@ -1,6 +1,11 @@
-/** The chocolate's own colour for each coat, first the darkest, in steps of lightness. */
-export function coatShades(colour: string, coats: number): string[] {
-  return Array.from({ length: coats }, (_, i) => lightened(colour, coats === 1 ? 0 : (0.45 * i) / Math.max(1, coats - 1)));
+/** Each coat in its chocolate's own colour; coats of one colour that follow each other in steps of lightness, the first the darkest. */
+export function coatShades(colours: readonly string[]): string[] {
+  const most = Math.max(1, colours.length - 1);
+  let alike = 0;
+  return colours.map((colour, i) => {
+    alike = i > 0 && colours[i - 1] === colour ? alike + 1 : 0;
+    return lightened(colour, (0.45 * alike) / most);
+  });
 }
 
 // The warm light tone that every chocolate lightens toward.

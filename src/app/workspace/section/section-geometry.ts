@@ -27,6 +27,9 @@ export interface SectionGeometry {
   readonly moldPath: string;
   readonly coatPaths: readonly string[];
   readonly layers: readonly DrawnLayer[];
+  /** What of the topmost layer stands above the rim, and the cap on the filling. */
+  readonly heapPath: string | undefined;
+  readonly capPath: string | undefined;
   readonly rim: Spot;
   readonly wall: Spot;
   readonly base: Spot;
@@ -53,8 +56,11 @@ export interface Margin {
 
 const MARGIN: Margin = { top: 50, bottom: 34, left: 50, right: 92 };
 
+/** What of a plan is drawn. */
+type Drawn = Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'> & { readonly capM?: number | undefined };
+
 /** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
-export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'>, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
+export function sectionGeometry(plan: Drawn, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
   const { cavity, moldRecord } = plan;
   const widestM = Math.max(...cavity.profile.radiusM);
   const outerWidth = 2 * (widestM + moldRecord.wallM + FLANGE_M);
@@ -87,6 +93,8 @@ export function sectionGeometry(plan: Pick<PlanDraft, 'cavity' | 'coat' | 'fill'
     moldPath: cavity.outward ? formerPath(cavity.profile, moldRecord.wallM, place) : moldPath(cavity.profile, moldRecord.wallM, place),
     coatPaths: plan.coat.coats.map(({ levels }, i) => (levels ? drawnLayer(cavity.profile, levels.fromM, levels.toM, '', place).path : between(seen[i], seen[i + 1], place))),
     layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
+    heapPath: plan.fill.heapM > 0 ? heapPath(inside, plan.fill.heapM, place) : undefined,
+    capPath: plan.capM === undefined ? undefined : drawnLayer(inside, Math.max(0, cavity.depthM - inside.heightM[0] - plan.capM), cavity.depthM - inside.heightM[0], '', place).path,
     rim: onWall(last),
     wall: onWall(middle),
     base: solid ? place(0, cavity.profile.heightM[0]) : onWall(0),
@@ -163,6 +171,12 @@ function formerPath(profile: Profile, wallM: number, place: Place): string {
   const { radiusM, heightM, slope } = profile;
   const inner = { radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r - wallM * Math.sin(slope[i]))), heightM: heightM.map((z, i) => z + wallM * Math.cos(slope[i])) };
   return between(profile, inner, place);
+}
+
+/** A heap on the mouth of an inside, as a cone. */
+function heapPath({ radiusM, heightM }: Line, heapM: number, place: Place): string {
+  const [mouth, rim] = [radiusM[radiusM.length - 1], heightM[heightM.length - 1]];
+  return closed([place(-mouth, rim), place(0, rim + heapM), place(mouth, rim)]);
 }
 
 function drawnLayer(inside: Line, fromM: number, toM: number, kind: string, place: Place): DrawnLayer {

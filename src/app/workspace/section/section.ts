@@ -3,8 +3,11 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { scaleLinear } from 'd3-scale';
 import { map, timer } from 'rxjs';
 import { amountForLevel } from '../../../core/fill/fill';
+import { closedPartId } from '../../../core/plan/draft';
 import { LIMITS } from '../../../core/record/limits';
+import { chocolateOf, meltOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
+import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
@@ -20,6 +23,7 @@ import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { sectionGeometry } from './section-geometry';
 
 const STEP_M = 0.0001;
+const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surprise'] as const;
 
 /** The true-scale cut through a cavity: mold, coats, fill, with the thickness called out and two things to drag. */
 @Component({
@@ -32,6 +36,7 @@ const STEP_M = 0.0001;
 export class Section {
   private readonly plans = inject(PlanService);
   private readonly store = inject(CastingStore);
+  private readonly open = inject(OpenPart);
   private readonly units = inject(Units);
   private readonly size = boxSize({ width: 600, height: 380 }, { width: 280, height: 200 }, '.drawing');
 
@@ -41,18 +46,31 @@ export class Section {
   protected readonly lettered = toSignal(timer(0).pipe(map(() => true)), { initialValue: false });
   /** Fillings that are drawn, each with a pattern of its own. */
   protected readonly kinds = computed(() => new Set(this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind)));
+  /** Fillings drawn by one pattern, each in its own colours. */
+  protected readonly plainKinds = computed(() => PLAIN_KINDS.filter((kind) => this.kinds().has(kind)));
   protected readonly plan = this.plans.draft;
   /** Filled from below: no wall to call out, no film to play. */
   protected readonly solid = this.film.solid;
   protected readonly width = computed(() => this.size().width);
   protected readonly height = computed(() => this.size().height);
+  /** The cap that closes what is drawn, with the colour of its chocolate. */
+  protected readonly cap = computed(() => {
+    const plan = this.plan();
+    if (!plan || plan.closure?.kind !== 'cap' || plan.coat.body || closedPartId(plan.casting) !== plan.part.id) return undefined;
+    return { thicknessM: Math.min(plan.closure.thicknessM, plan.fill.headspace.value), colour: chocolateOf(plan.casting, meltOf(plan.casting, plan.closure.meltId)).colour };
+  });
+  /** Streaks of the second melt of a marbled coat, by its colour. */
+  protected readonly streaks = computed(() => {
+    const plan = this.plan();
+    return (plan?.coatsMade ?? []).map(({ shares }) => (plan && shares.length > 1 ? chocolateOf(plan.casting, meltOf(plan.casting, shares[1].meltId)).colour : undefined));
+  });
   protected readonly geometry = computed(() => {
     const plan = this.plan();
-    return plan && sectionGeometry(plan, this.width(), this.height(), this.exaggerated());
+    return plan && sectionGeometry({ ...plan, capM: this.cap()?.thicknessM }, this.width(), this.height(), this.exaggerated());
   });
   protected readonly shades = computed(() => {
     const plan = this.plan();
-    return plan ? coatShades(plan.chocolates[0].colour, plan.coatsMade.length) : [];
+    return plan ? coatShades(plan.chocolates.map(({ colour }) => colour)) : [];
   });
   protected readonly rulerTicks = computed(() => {
     const plan = this.plan();
@@ -121,8 +139,6 @@ export class Section {
     if (move.start) this.dragFrom = this.wanted();
     const moved = move.step === undefined ? this.dragFrom - move.dx / geometry.pxPerM / geometry.exaggeration : this.wanted() + move.step * STEP_M;
     const rimM = Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(moved / STEP_M) * STEP_M));
-    this.store.edit('wanted thickness', (casting) => {
-      casting.parts[0].coatsBy = { by: 'thickness', rimM };
-    }, `wanted ${move.gesture}`);
+    this.open.edit('wanted thickness', (part) => (part.coatsBy = { by: 'thickness', rimM }), `wanted ${move.gesture}`);
   }
 }

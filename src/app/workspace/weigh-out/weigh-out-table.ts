@@ -1,6 +1,10 @@
+import { workOrder } from '../../../core/plan/batch-input';
 import type { CastingPlan } from '../../../core/plan/plan';
-import { weighedName } from '../../wording/coats';
+import { onScale, scaleStepKg } from '../../../core/quantity/on-scale';
+import type { UnitSystem } from '../../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../../core/record/references';
+import { weighedName } from '../../wording/coats';
+import { CLOSURE_MASS_NAMES } from '../../wording/closing';
 
 /** One line of a weigh-out; amounts in kg, undefined where a column does not apply. */
 export interface WeighOutRow {
@@ -11,29 +15,77 @@ export interface WeighOutRow {
   readonly sum: boolean;
 }
 
-/** The weigh-out of one melt; the job column adds up to what is melted. */
+/** The weigh-out of one melt, rounded to what a scale shows; each column adds up to its last line. */
 export interface WeighOutTable {
   readonly meltId: string;
   readonly chocolate: string;
   readonly partName: string;
+  /** Most parts that one round casts with it. */
+  readonly perRound: number;
   readonly rows: readonly WeighOutRow[];
 }
 
-/** Turns a plan into the tables that the screen, the printed sheet and the CSV file show alike. */
-export function weighOutTables(plan: CastingPlan): WeighOutTable[] {
-  const parts = plan.batch.parts.value;
-  const perRound = Math.min(plan.batch.perRound, parts);
-  return plan.batch.melts.map((melt) => {
-    const coats = plan.coat.coats.flatMap((coat, i) =>
-      plan.coatsMade[i].shares[0].meltId === melt.meltId
-        ? [{ name: weighedName(coat.choice.method, i, plan.coat.coats.length), perPartKg: coat.mass.value, perRoundKg: coat.mass.value * perRound, jobKg: coat.mass.value * parts, sum: false }]
-        : [],
-    );
-    const rows: WeighOutRow[] = [...coats];
-    if (melt.comesBack.value > 0) rows.push({ name: 'Pool, comes back', perPartKg: undefined, perRoundKg: melt.comesBack.value, jobKg: melt.comesBack.value, sum: false });
-    const coatsRound = coats.reduce((sum, row) => sum + row.perRoundKg, 0);
-    rows.push({ name: 'Bowl and tools', perPartKg: undefined, perRoundKg: melt.perRound.value - coatsRound - melt.comesBack.value, jobKg: melt.stuck.value, sum: false });
-    rows.push({ name: 'Melt', perPartKg: undefined, perRoundKg: melt.perRound.value, jobKg: melt.melted.value, sum: true });
-    return { meltId: melt.meltId, chocolate: chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId)).name, partName: plan.part.perPiece === 2 ? 'half' : 'part', rows };
+type Line = Omit<WeighOutRow, 'sum'>;
+
+/** Turns a plan into the tables that the screen, the printed sheet and the files show alike. */
+export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutTable[] {
+  return plan.batch.melts.map((melt): WeighOutTable => {
+    const coats = coatLines(plan, melt.meltId);
+    const none = undefined;
+    const further: Line[] = [
+      { name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '', perPartKg: none, perRoundKg: none, jobKg: melt.closing.value },
+      { name: 'Finishing', perPartKg: none, perRoundKg: none, jobKg: melt.finishing.value },
+      { name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back', perPartKg: none, perRoundKg: melt.comesBack.value, jobKg: melt.comesBack.value },
+      { name: 'Drips off', perPartKg: none, perRoundKg: dripsInRound(plan, melt.meltId), jobKg: melt.drips.value },
+    ].filter(({ jobKg }) => jobKg > 0.00005);
+    const round = (lines: readonly Line[]): number => lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
+    const tools = { name: 'Bowl and tools', perPartKg: none, perRoundKg: melt.perRound.value - round([...coats, ...further]), jobKg: melt.stuck.value };
+    return {
+      meltId: melt.meltId,
+      chocolate: chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId)).name,
+      partName: plan.parts.length === 1 && plan.part.perPiece === 2 ? 'half' : 'part',
+      perRound: Math.max(...plan.batch.byPart.map(({ perRound }) => perRound)),
+      rows: addedUp([...coats, ...further, tools], system),
+    };
   });
+}
+
+function coatLines({ parts, batch }: CastingPlan, meltId: string): Line[] {
+  return workOrder(parts).flatMap(({ part, coat, coatsMade }) => {
+    const count = batch.byPart.find(({ partId }) => partId === part.id);
+    const which = parts.length > 1 ? `${part.name}, ` : '';
+    return coat.coats.flatMap((made, i): Line[] => {
+      const share = shareOf(coatsMade[i].shares, meltId);
+      if (share === 0 || !count) return [];
+      const name = weighedName(made.choice.method, i, coat.coats.length);
+      const perPartKg = share * made.mass.value;
+      return [{ name: which ? which + name.toLowerCase() : name, perPartKg, perRoundKg: perPartKg * count.perRound, jobKg: perPartKg * count.parts.value }];
+    });
+  });
+}
+
+/** What drips off in the fullest round, kg. */
+function dripsInRound({ parts, batch }: CastingPlan, meltId: string): number {
+  return parts.reduce((sum, { part, coat, coatsMade }) => {
+    const perRound = batch.byPart.find(({ partId }) => partId === part.id)?.perRound ?? 0;
+    return sum + perRound * coat.coats.reduce((all, { feet }, i) => all + (feet?.value ?? 0) * shareOf(coatsMade[i].shares, meltId), 0);
+  }, 0);
+}
+
+function shareOf(shares: readonly { readonly meltId: string; readonly share: number }[], meltId: string): number {
+  const all = shares.reduce((sum, { share }) => sum + share, 0);
+  return shares.reduce((sum, one) => sum + (one.meltId === meltId ? one.share / all : 0), 0);
+}
+
+/** Lines rounded to what a scale shows, with their sum last. */
+function addedUp(lines: readonly Line[], system: UnitSystem): WeighOutRow[] {
+  const step = scaleStepKg(lines.reduce((sum, { jobKg }) => sum + jobKg, 0), system);
+  const job = onScale(lines.map(({ jobKg }) => jobKg), step);
+  const round = onScale(lines.map(({ perRoundKg = 0 }) => perRoundKg), step);
+  const sum = (of: readonly number[]): number => of.reduce((all, one) => all + one, 0);
+  return [
+    // What the scale does not show is no line.
+    ...lines.map((line, i) => ({ ...line, jobKg: job[i], perRoundKg: line.perRoundKg === undefined ? undefined : round[i], sum: false })).filter(({ jobKg, perRoundKg = 0 }) => jobKg + perRoundKg > 0),
+    { name: 'Melt', perPartKg: undefined, perRoundKg: sum(round), jobKg: sum(job), sum: true },
+  ];
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { layerCount } from '../../../core/plan/batch-input';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
@@ -27,12 +28,12 @@ import { weighOutTables } from './weigh-out-table';
     }
     @if (manyRounds()) { <p class="aside">Round: melted for one round alone. Pool and bowl count once in the job.</p> }
     @if (plan(); as p) {
-      @if (p.fill.layers.length > 0) {
+      @if (inside().length > 0) {
         <table>
           <thead><tr><th scope="col">Inside</th><th scope="col">piece</th><th scope="col">job</th></tr></thead>
           <tbody>
-            @for (layer of p.fill.layers; track layer.choice.id) {
-              <tr><th scope="row">{{ layer.choice.filling.name }}</th><td><ks-figure [answer]="layer.mass" /></td><td>{{ write(layer.mass.value * p.casting.pieces) }}</td></tr>
+            @for (layer of inside(); track layer.id) {
+              <tr><th scope="row">{{ layer.name }}</th><td><ks-figure [answer]="layer.mass" /></td><td>{{ write(layer.jobKg) }}</td></tr>
             }
           </tbody>
         </table>
@@ -50,9 +51,13 @@ export class WeighOut {
   protected readonly plan = inject(PlanService).plan;
   protected readonly tables = computed(() => {
     const plan = this.plan();
-    return plan ? weighOutTables(plan) : [];
+    return plan ? weighOutTables(plan, this.units.system()) : [];
   });
   protected readonly manyRounds = computed(() => (this.plan()?.batch.rounds.value ?? 1) > 1);
+  protected readonly inside = computed(() => {
+    const plan = this.plan();
+    return plan ? plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => ({ id: choice.id, name: choice.filling.name, mass, jobKg: mass.value * layerCount(plan, part, plan.batch) }))) : [];
+  });
   protected readonly packs = computed(() => new Map(this.plan()?.casting.chocolates.map((c) => [c.id, text(c.packKg, 'mass', this.units.system())])));
 
   protected write(kg: number | undefined): string {

@@ -1,0 +1,140 @@
+import type { CastingPlan } from '../../core/plan/plan';
+import { layerCount, workOrder } from '../../core/plan/batch-input';
+import type { UnitSystem } from '../../core/quantity/units';
+import { chocolateOf, meltOf } from '../../core/record/references';
+import { closingSteps, FINISH_NAMES, FINISH_TEXTS, CLOSURE_NAMES } from '../wording/closing';
+import { coatNameIn, handsText, placesText } from '../wording/coats';
+import { rangeText, text } from '../wording/format';
+import { stepWordings } from '../wording/melting';
+import { ALLERGEN_NAMES, METHOD_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { dueInstant, momentText, startText } from '../wording/times';
+import type { ShoppingLine } from '../state/shopping-list';
+import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
+
+/** A step of the work: what, and how. */
+export interface SheetStep {
+  readonly what: string;
+  readonly how: string;
+}
+
+/** A list of steps under a heading. */
+export interface SheetSteps {
+  readonly head: string;
+  readonly steps: readonly SheetStep[];
+}
+
+/** The weigh-out sheet as words and amounts, in the order of the work; the page, its print and its PDF say the same. */
+export interface SheetContent {
+  readonly title: string;
+  readonly lead: string;
+  readonly times: readonly { readonly name: string; readonly value: string }[];
+  readonly tables: readonly WeighOutTable[];
+  readonly melts: readonly (SheetSteps & { readonly amount: string })[];
+  readonly rounds: readonly string[];
+  readonly parts: readonly SheetSteps[];
+  readonly inside: readonly { readonly name: string; readonly each: string; readonly job: string; readonly mixed: string }[];
+  readonly after: readonly SheetSteps[];
+  readonly buy: readonly string[];
+  readonly caution: string;
+}
+
+/** Words the plan for the kitchen table. */
+export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], currency: string, system: UnitSystem): SheetContent {
+  const { casting, batch } = plan;
+  const { due, pieces } = casting;
+  return {
+    title: casting.name,
+    lead: `${counted(pieces, 'piece')}: ${listed(batch.byPart.map((count) => `${count.parts.value} × ${partName(plan, count.partId)}, ${count.spares.value} spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
+    times: [
+      { name: 'Start by', value: startText(due, batch.total.value) },
+      { name: 'Ready', value: momentText(dueInstant(due), due.zone) },
+      { name: 'In all', value: text(batch.total.value, 'duration', system) },
+      { name: 'Work at', value: listed([...new Set(plan.melts.map(({ input }) => text(input.workingC, 'temperature', system)))]) },
+    ],
+    tables: weighOutTables(plan, system),
+    melts: meltSteps(plan, system),
+    rounds: roundTexts(plan),
+    parts: workOrder(plan.parts).map((part) => partSteps(plan, part, system)),
+    inside: insideRows(plan, system),
+    after: afterSteps(plan, system),
+    buy: lines.map((line) => buyText(line, currency, system)),
+    caution: cautionText(plan),
+  };
+}
+
+function counted(count: number, noun: string): string {
+  return `${count} ${noun}${count === 1 ? '' : 's'}`;
+}
+
+function partName({ parts }: CastingPlan, partId: string): string {
+  return parts.find(({ part }) => part.id === partId)?.part.name ?? '';
+}
+
+function meltSteps({ casting, melts }: CastingPlan, system: UnitSystem): SheetContent['melts'] {
+  return melts.map(({ input, plan: { steps, seedKg }, perLotKg, lots }) => ({
+    head: `Melt ${chocolateOf(casting, meltOf(casting, input.meltId)).name}, ${SCHOOL_NAMES[input.school]}`,
+    amount: `${lots > 1 ? `${lots} times ` : ''}${text(perLotKg - seedKg, 'mass', system)}${seedKg > 0 ? ` and ${text(seedKg, 'mass', system)} of seed, chopped fine` : ''}.`,
+    steps: stepWordings(steps, input.way, system).map(({ what, how, after }) => ({ what, how: `${how}: ${after}` })),
+  }));
+}
+
+/** What each round casts, where rounds differ or there are several parts. */
+function roundTexts(plan: CastingPlan): string[] {
+  const { runs, byPart } = plan.batch;
+  if (runs.length === 1 && byPart.length === 1) return [];
+  return runs.map(({ from, count, cast }) => `${count === 1 ? `Round ${from + 1}` : `Rounds ${from + 1} to ${from + count}`}: ${byPart.flatMap(({ partId }, i) => (cast[i] > 0 ? [`${cast[i]} × ${partName(plan, partId)}`] : [])).join(', ')}.`);
+}
+
+function partSteps(plan: CastingPlan, { part, coatsMade, chill, chocolates }: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
+  const several = plan.parts.length > 1;
+  const melts = new Set(plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))));
+  return {
+    head: several ? part.name : 'Each round',
+    steps: [
+      ...part.prep.map(({ name, kind }) => ({ what: 'First,', how: `${name}. ${PREP_TEXTS[kind]}` })),
+      ...coatsMade.map((made, i) => {
+        const { stay, last } = chill.coats[i];
+        const of = melts.size > 1 ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},` : '';
+        const likely = rangeText(stay, system);
+        const then = last ? (plan.closure?.kind === 'cap' ? 'fill and cap' : 'unmold') : 'the next coat';
+        return { what: `${coatNameIn(coatsMade, i)},`, how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${METHOD_NAMES[made.method]}: ${handsText(made, system)}. Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)} for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.` };
+      }),
+      ...(part.coveredRest && chill.cover.value > 0 ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }] : []),
+    ],
+  };
+}
+
+function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside'] {
+  return plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => {
+    const jobKg = mass.value * layerCount(plan, part, plan.batch);
+    const components = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.components ?? [];
+    return {
+      name: plan.parts.length > 1 ? `${choice.filling.name}, in ${part.part.name.toLowerCase()}` : choice.filling.name,
+      each: text(mass.value, 'mass', system), job: text(jobKg, 'mass', system),
+      mixed: components.length > 1 ? components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ') : '',
+    };
+  }));
+}
+
+function afterSteps({ close, finishes }: CastingPlan, system: UnitSystem): SheetSteps[] {
+  const closing = close ? [{ head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}`, steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1).map((how) => ({ what: '', how })) }] : [];
+  const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
+    what: `${FINISH_NAMES[finish.kind][0].toUpperCase()}${FINISH_NAMES[finish.kind].slice(1)}:`,
+    how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${FINISH_TEXTS[finish.kind]}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
+  }));
+  return [...closing, ...(finishing.length > 0 ? [{ head: 'Finish', steps: finishing }] : [])];
+}
+
+/** What something comes to in packs, and what of it the pantry lacks. */
+function buyText({ name, neededKg, stockKg, packKg, shopping }: ShoppingLine, currency: string, system: UnitSystem): string {
+  const mass = (kg: number): string => text(kg, 'mass', system);
+  if (!shopping || packKg === undefined) return `${mass(neededKg)} ${name}.`;
+  const price = shopping.cost === undefined || shopping.cost === 0 ? '' : `, ${currency} ${shopping.cost.toFixed(2)}`;
+  const there = stockKg ? ` ${mass(stockKg)} is in the pantry:` : '';
+  return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
+}
+
+function cautionText({ piece, closure }: CastingPlan): string {
+  const contains = listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
+  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${closure?.kind === 'warmPlate' ? ' Hot plates burn: lift parts off at once.' : ''} Hot drinks burn. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+}

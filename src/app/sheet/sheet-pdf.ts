@@ -1,0 +1,67 @@
+import pdfMake from 'pdfmake/build/pdfmake';
+import fonts from 'pdfmake/build/vfs_fonts';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { UnitSystem } from '../../core/quantity/units';
+import { text } from '../wording/format';
+import type { SheetContent, SheetSteps } from './sheet-content';
+
+/** Sizes of type tried, pt, until it stands on one page; the last is kept whatever it takes. */
+const SIZES = [11, 10, 9, 8] as const;
+
+/** The weigh-out sheet as a PDF, on one page of A4, or of Letter where inches are read, as long as the type stays legible. */
+export async function sheetPdf(content: SheetContent, system: UnitSystem): Promise<Blob> {
+  pdfMake.addVirtualFileSystem(fonts);
+  let blob: Blob | undefined;
+  for (const size of SIZES) {
+    let pages = 0;
+    const count = (_: number, all: number): string => {
+      pages = all;
+      return '';
+    };
+    blob = await pdfMake.createPdf({ ...definition(content, system, size), footer: count }).getBlob();
+    if (pages <= 1) break;
+  }
+  if (!blob) throw new Error('no page was written');
+  return blob;
+}
+
+function definition(content: SheetContent, system: UnitSystem, size: number): TDocumentDefinitions {
+  const mass = (kg: number | undefined): string => (kg === undefined ? '' : text(kg, 'mass', system));
+  const head = (words: string): Content => ({ text: words, bold: true, fontSize: size + 1, margin: [0, size * 0.7, 0, 2] });
+  const steps = ({ head: name, steps: list }: SheetSteps, amount = ''): Content[] => [
+    head(name), ...(amount ? [{ text: amount }] : []),
+    { ol: list.map(({ what, how }): Content => ({ text: what ? [{ text: `${what} `, bold: true }, how] : how })) },
+  ];
+  return {
+    info: { title: `Weigh-out, ${content.title}` },
+    pageSize: system === 'us' ? 'LETTER' : 'A4',
+    pageMargins: [40, 36, 40, 30],
+    defaultStyle: { fontSize: size, lineHeight: 1.12 },
+    content: [
+      { text: content.title, fontSize: size * 2, bold: true },
+      { text: content.lead, color: '#655c53' },
+      { columns: content.times.map(({ name, value }): Content => ({ stack: [{ text: name, fontSize: size - 2, color: '#655c53' }, { text: value, bold: true, fontSize: size + 2 }] })), margin: [0, size * 0.5, 0, 0] },
+      ...content.tables.flatMap((table): Content[] => [
+        head(table.chocolate),
+        grid(['', `each ${table.partName}`, 'the fullest round', 'whole job'], table.rows.map(({ name, perPartKg, perRoundKg, jobKg, sum }) => [name, mass(perPartKg), mass(perRoundKg), mass(jobKg)].map((cell) => ({ text: cell, bold: sum })))),
+      ]),
+      ...content.melts.flatMap((melt) => steps(melt, melt.amount)),
+      ...content.parts.flatMap((part) => steps(part)),
+      ...content.rounds.map((round): Content => ({ text: round })),
+      ...(content.inside.length > 0 ? [head('Inside'), grid(['', 'each piece', 'whole job'], content.inside.map(({ name, each, job, mixed }) => [{ text: mixed ? `${name}: ${mixed}` : name }, { text: each }, { text: job }]))] : []),
+      ...content.after.flatMap((one) => steps(one)),
+      head('Buy'),
+      ...content.buy.map((line): Content => ({ text: line })),
+      { text: content.caution, fontSize: size - 1.5, color: '#655c53', margin: [0, size * 0.7, 0, 0] },
+    ],
+  };
+}
+
+/** A table with a hairline below each row, its amounts to the right. */
+function grid(heads: readonly string[], rows: readonly (readonly { readonly text: string; readonly bold?: boolean }[])[]): Content {
+  const right = (cell: object, i: number): TableCell => ({ ...cell, alignment: i === 0 ? 'left' : 'right' }) as TableCell;
+  return {
+    table: { headerRows: 1, widths: ['*', ...heads.slice(1).map(() => 'auto')], body: [heads.map((name, i) => right({ text: name, color: '#655c53' }, i)), ...rows.map((row) => row.map(right))] },
+    layout: { hLineWidth: (i) => (i === 0 ? 0 : 0.5), vLineWidth: () => 0, hLineColor: () => '#e0d8cc', paddingTop: () => 1.5, paddingBottom: () => 1.5, paddingLeft: (i) => (i === 0 ? 0 : 10), paddingRight: () => 0 },
+  };
+}

@@ -1,0 +1,58 @@
+import { Injectable, computed, inject } from '@angular/core';
+import type { Casting } from '../../core/record/casting';
+import type { Filling, PantryFilling } from '../../core/record/filling';
+import type { Option } from '../ui/choice-list';
+import { CastingStore } from './casting-store';
+import { Pantry, castingChocolate, putIn } from './pantry';
+
+/** What the open casting can be filled and finished with: the pantry's fillings, and the casting's own copies that the pantry has none of. */
+@Injectable({ providedIn: 'root' })
+export class Fillings {
+  private readonly pantry = inject(Pantry);
+  private readonly store = inject(CastingStore);
+
+  readonly options = computed<readonly Option<string>[]>(() => {
+    const there = this.pantry.fillings().map(({ id, name }) => ({ value: id, name }));
+    const own = (this.store.current()?.fillings ?? []).filter(({ id }) => !there.some(({ value }) => value === id)).map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name }));
+    return [...own, ...there];
+  });
+
+  /**
+   * Brings a filling into a casting that may be written to, as a copy, with the fillings and chocolates it is mixed of.
+   * False, and nothing changed, where it cannot be had.
+   */
+  take(casting: Casting, id: string): boolean {
+    const entry = this.entry(id);
+    if (!entry) return casting.fillings.some((filling) => filling.id === id);
+    for (const filling of this.withInner(entry)) {
+      putIn(casting.fillings, castingFilling(filling));
+      for (const { chocolateId } of filling.recipe) {
+        const chocolate = this.pantry.chocolates().find((candidate) => candidate.id === chocolateId);
+        if (chocolate && !casting.chocolates.some((own) => own.id === chocolate.id)) casting.chocolates.push(castingChocolate(chocolate));
+      }
+    }
+    // What a recipe names and is neither in the pantry nor in the casting is known by its name alone.
+    for (const filling of casting.fillings) {
+      for (const part of filling.recipe) {
+        if (part.fillingId !== undefined && !casting.fillings.some((one) => one.id === part.fillingId)) delete part.fillingId;
+        if (part.chocolateId !== undefined && !casting.chocolates.some((one) => one.id === part.chocolateId)) delete part.chocolateId;
+      }
+    }
+    return true;
+  }
+
+  private entry(id: string): PantryFilling | undefined {
+    return this.pantry.fillings().find((filling) => filling.id === id);
+  }
+
+  private withInner(entry: PantryFilling, seen: readonly string[] = []): PantryFilling[] {
+    if (seen.includes(entry.id)) return [];
+    const inner = entry.recipe.flatMap(({ fillingId }) => (fillingId === undefined ? [] : this.entry(fillingId) ?? []));
+    return [...inner.flatMap((one) => this.withInner(one, [...seen, entry.id])), entry];
+  }
+}
+
+/** A filling as a casting holds it. */
+export function castingFilling({ id, name, kind, bulkDensity, pieceKg, allergens, recipe }: Filling): Filling {
+  return structuredClone({ id, name, kind, bulkDensity, allergens, recipe, ...(pieceKg === undefined ? {} : { pieceKg }) });
+}

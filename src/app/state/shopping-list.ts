@@ -1,0 +1,59 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { shopping, type Shopping } from '../../core/batch/shopping';
+import { larderNeeds, type LarderNeed } from '../../core/plan/larder';
+import type { PantryChocolate } from '../../core/record/chocolate';
+import type { PantryFilling } from '../../core/record/filling';
+import { Kitchens } from './kitchens';
+import { Pantry } from './pantry';
+import { PlanService } from './plan-service';
+
+/** One line: what the job takes, what is there, what to buy and what it costs. */
+export interface ShoppingLine extends LarderNeed {
+  readonly stockKg: number | undefined;
+  readonly packKg: number | undefined;
+  readonly packPrice: number | undefined;
+  readonly shopping: Shopping | undefined;
+}
+
+/** The open casting's shopping list against the pantry. */
+@Injectable({ providedIn: 'root' })
+export class ShoppingList {
+  private readonly plans = inject(PlanService);
+  private readonly pantry = inject(Pantry);
+  private readonly kitchens = inject(Kitchens);
+
+  readonly currency = computed(() => this.kitchens.kitchen().currency);
+  readonly lines = computed<readonly ShoppingLine[]>(() => {
+    const plan = this.plans.plan();
+    if (!plan) return [];
+    return larderNeeds(plan).map((need): ShoppingLine => {
+      const entry = this.stocked(need.entryId);
+      // Sold by the casting's own copy where the pantry has none of it.
+      const packKg = entry?.packKg ?? plan.casting.chocolates.find(({ id }) => id === need.entryId)?.packKg;
+      const stockKg = entry?.stockKg;
+      const packPrice = entry?.packPrice;
+      return { ...need, stockKg, packKg, packPrice, shopping: packKg === undefined ? undefined : shopping(need.neededKg, stockKg ?? 0, packKg, packPrice, need.usedKg) };
+    });
+  });
+  /** What is used, and what is bought, at known prices; `unpriced` names what has none. */
+  readonly cost = computed(() => {
+    const lines = this.lines();
+    const sum = (of: (line: ShoppingLine) => number | undefined): number => lines.reduce((all, line) => all + (of(line) ?? 0), 0);
+    return { used: sum((line) => line.shopping?.usedCost), bought: sum((line) => line.shopping?.cost), unpriced: lines.filter(({ packPrice }) => packPrice === undefined).map(({ name }) => name) };
+  });
+
+  /** Books the job into the pantry: what was bought comes in, what was used goes out. Undone with one step. */
+  book(): number {
+    const booked = this.lines().flatMap(({ entryId, shopping: bought }) => {
+      const entry = this.stocked(entryId);
+      return entry && bought ? [{ ...entry, stockKg: Math.round(bought.leftKg * 1e6) / 1e6 }] : [];
+    });
+    this.pantry.book(booked);
+    return booked.length;
+  }
+
+  private stocked(id: string | undefined): PantryChocolate | PantryFilling | undefined {
+    const entry = id === undefined ? undefined : this.pantry.byId().get(id);
+    return entry && entry.entry !== 'tint' ? entry : undefined;
+  }
+}

@@ -1,0 +1,34 @@
+import { Injectable, computed, inject } from '@angular/core';
+import type { Casting } from '../../core/record/casting';
+import { sourceKey, type MeltSource } from '../../core/record/melting';
+import type { Option } from '../ui/choice-list';
+import { KIND_NAMES } from '../wording/names';
+import { CastingStore } from './casting-store';
+import { Pantry, bringIn } from './pantry';
+
+/** What the open casting can be poured from: the pantry's chocolates and tints, and the casting's own copies that the pantry has none of. */
+@Injectable({ providedIn: 'root' })
+export class Sources {
+  private readonly pantry = inject(Pantry);
+  private readonly store = inject(CastingStore);
+
+  readonly options = computed<readonly Option<string>[]>(() => {
+    const there = [
+      ...this.pantry.chocolates().map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })),
+      // A tint that lacks one of its chocolates cannot be mixed; the pantry says so.
+      ...this.pantry.tints().filter((tint) => tint.chocolates.every(({ chocolateId }) => this.pantry.byId().has(chocolateId))).map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
+    ];
+    const casting = this.store.current();
+    const used = new Set(casting?.melts.map(({ source }) => sourceKey(source)));
+    const own = [...(casting?.chocolates ?? []), ...(casting?.tints ?? [])].filter(({ id }) => used.has(id) && !there.some(({ value }) => value === id));
+    return [...own.map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name })), ...there];
+  });
+
+  /** Brings what an option stands for into a casting that may be written to; undefined where it cannot be had. */
+  take(casting: Casting, id: string): MeltSource | undefined {
+    const entry = this.pantry.byId().get(id);
+    if (entry && entry.entry !== 'filling') return bringIn(casting, entry, this.pantry.chocolates());
+    if (casting.tints.some((tint) => tint.id === id)) return { kind: 'tint', tintId: id };
+    return casting.chocolates.some((chocolate) => chocolate.id === id) ? { kind: 'chocolate', chocolateId: id } : undefined;
+  }
+}

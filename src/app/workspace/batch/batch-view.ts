@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { chocolateOf, meltOf } from '../../../core/record/references';
+import { Notices } from '../../state/notices';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { saveFile } from '../../state/save-file';
+import { ShoppingList, type ShoppingLine } from '../../state/shopping-list';
+import { Units } from '../../state/units';
+import { Figure } from '../../ui/figure';
+import { backText } from '../../wording/batch';
+import { text } from '../../wording/format';
+import { listed } from '../../wording/names';
+import { shoppingCsv } from './shopping-csv';
+
+/** The whole job: what every melt goes into, drawn so that it adds up; parts and rounds; what to buy and what it costs. */
+@Component({
+  selector: 'ks-batch-view',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Figure],
+  templateUrl: './batch-view.html',
+  styleUrl: './batch-view.less',
+})
+export class BatchView {
+  private readonly units = inject(Units);
+  private readonly store = inject(CastingStore);
+  private readonly notices = inject(Notices);
+  protected readonly plan = inject(PlanService).plan;
+  protected readonly list = inject(ShoppingList);
+
+  protected readonly melts = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    return plan.batch.melts.map((melt) => {
+      const chocolate = chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId));
+      const shares = [
+        { key: 'parts', name: 'in the parts', answer: melt.inParts }, { key: 'closing', name: 'closing', answer: melt.closing }, { key: 'finishing', name: 'finishing', answer: melt.finishing },
+        { key: 'back', name: 'comes back', answer: melt.comesBack }, { key: 'stuck', name: 'bowl and tools', answer: melt.stuck }, { key: 'drips', name: 'drips off', answer: melt.drips },
+      ].filter(({ answer }) => answer.value > 0.00005);
+      return { id: melt.meltId, name: chocolate.name, colour: chocolate.colour, melted: melt.melted, shares, back: melt.comesBack.value > 0.00005 ? backText(melt.mixed, chocolate.kind, plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint') : '' };
+    });
+  });
+  /** The longest bar is the largest melt. */
+  protected readonly most = computed(() => Math.max(1e-9, ...this.melts().map(({ melted }) => melted.value)));
+  protected readonly parts = computed(() => {
+    const plan = this.plan();
+    return (plan?.batch.byPart ?? []).map((count) => ({ ...count, name: plan?.parts.find(({ part }) => part.id === count.partId)?.part.name ?? '' }));
+  });
+  protected readonly runs = computed(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    return plan.batch.runs.map(({ from, count, cast }) => ({
+      name: `${from === 0 ? 'R' : 'r'}ound${count === 1 ? ` ${from + 1}` : `s ${from + 1} to ${from + count}, each`}`,
+      cast: this.parts().flatMap(({ name }, i) => (cast[i] > 0 ? [`${cast[i]} × ${name}`] : [])).join(', '),
+    }));
+  });
+  protected readonly money = computed(() => {
+    const { used, bought, unpriced } = this.list.cost();
+    const pieces = this.plan()?.casting.pieces ?? 1;
+    const currency = this.list.currency();
+    const write = (amount: number): string => `${currency} ${amount.toFixed(2)}`;
+    return { job: write(used), piece: write(used / pieces), buy: write(bought), without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '' };
+  });
+
+  protected mass(kg: number | undefined): string {
+    return kg === undefined ? '' : text(kg, 'mass', this.units.system());
+  }
+
+  protected buying({ shopping, packKg }: ShoppingLine): string {
+    if (!shopping || packKg === undefined) return 'as wanted';
+    if (shopping.packs === 0) return 'nothing';
+    return `${shopping.packs} × ${this.mass(packKg)}`;
+  }
+
+  protected price({ shopping, packPrice }: ShoppingLine): string {
+    return shopping?.cost === undefined ? '' : packPrice === 0 ? 'free' : shopping.cost === 0 ? '' : `${this.list.currency()} ${shopping.cost.toFixed(2)}`;
+  }
+
+  protected async csv(): Promise<void> {
+    const plan = this.plan();
+    if (plan) saveFile(`Kilnstone shopping ${plan.casting.name}.csv`, 'text/csv', await shoppingCsv(this.list.lines(), this.list.currency()));
+  }
+
+  /** The job is done: what was bought and used goes through the pantry's books. */
+  protected book(): void {
+    const entries = this.list.book();
+    this.notices.say(entries === 0
+      ? { text: 'Nothing of this job is kept in the pantry, so nothing was booked.' }
+      : { text: `Booked: packs bought in, what was used out, what comes back kept.`, action: { name: 'Undo', run: () => this.store.undo() } });
+  }
+}

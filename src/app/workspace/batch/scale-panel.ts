@@ -1,0 +1,118 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { chillNominal } from '../../../core/chill/chill';
+import { draftPlan } from '../../../core/plan/draft';
+import { castIn } from '../../../core/plan/parts';
+import { finishPlan } from '../../../core/plan/plan';
+import { changesInKind } from '../../../core/plan/scale';
+import type { Casting } from '../../../core/record/casting';
+import { copyOf } from '../../../core/record/copy';
+import { LIMITS } from '../../../core/record/limits';
+import { pourFrom, sourceKey } from '../../../core/record/melting';
+import { meltOf, partOf } from '../../../core/record/references';
+import { CastingStore } from '../../state/casting-store';
+import { MoldLibrary, castingMold } from '../../state/mold-library';
+import { OpenPart } from '../../state/open-part';
+import { PlanService } from '../../state/plan-service';
+import { Sources } from '../../state/sources';
+import { Units } from '../../state/units';
+import { AmountField } from '../../ui/amount-field';
+import { ChoiceList } from '../../ui/choice-list';
+import { scaledTexts } from '../../wording/scaling';
+
+/** The casting with more pieces, in another mold or of another chocolate, before it is made so: what follows, and what changes in kind. */
+@Component({
+  selector: 'ks-scale-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, ChoiceList],
+  template: `
+    @if (plan(); as p) {
+      <details (toggle)="toggle($event)">
+        <summary>Scale it, or make it otherwise</summary>
+        @if (opened()) {
+          <div class="fields">
+            <p class="links">@for (factor of factors; track factor.name) { <button type="button" class="link small" (click)="times(factor.by)">{{ factor.name }}</button> }</p>
+            <ks-amount-field label="Pieces then" [field]="p.casting.id + ' scaled'" [value]="pieces()" dimension="count" [whole]="true" [limits]="[limits.pieces]" (amount)="wantedPieces.set($event.value)" />
+            <ks-choice-list label="In" [options]="molds()" [value]="moldId()" (chosen)="wantedMold.set($event)" />
+            <ks-choice-list label="Of" [options]="sources.options()" [value]="source()" (chosen)="wantedSource.set($event)" />
+          </div>
+          @if (texts(); as lines) {
+            <ul role="status">@for (line of lines; track line) { <li>{{ line }}</li> }</ul>
+            <button type="button" class="ant-btn" (click)="take()">Make it so</button>
+          }
+        }
+      </details>
+    }
+  `,
+  styleUrls: ['../station.less', './scale-panel.less'],
+})
+export class ScalePanel {
+  private readonly store = inject(CastingStore);
+  private readonly library = inject(MoldLibrary);
+  private readonly open = inject(OpenPart);
+  private readonly units = inject(Units);
+  protected readonly sources = inject(Sources);
+  protected readonly plan = inject(PlanService).plan;
+  protected readonly limits = LIMITS;
+  protected readonly factors = [{ name: 'half', by: 0.5 }, { name: 'double', by: 2 }, { name: 'three times', by: 3 }];
+  protected readonly opened = signal(false);
+  protected readonly wantedPieces = signal<number | undefined>(undefined);
+  protected readonly wantedMold = signal<string | undefined>(undefined);
+  protected readonly wantedSource = signal<string | undefined>(undefined);
+
+  protected readonly pieces = computed(() => this.wantedPieces() ?? this.plan()?.casting.pieces ?? 1);
+  protected readonly moldId = computed(() => this.wantedMold() ?? this.plan()?.moldRecord.id ?? '');
+  protected readonly molds = computed(() => {
+    const own = this.plan()?.moldRecord;
+    const listed = this.library.molds().map(({ id, name }) => ({ value: id, name }));
+    return own && !listed.some(({ value }) => value === own.id) ? [{ value: own.id, name: own.name }, ...listed] : listed;
+  });
+  private readonly ownSource = computed(() => {
+    const plan = this.plan();
+    return plan ? sourceKey(meltOf(plan.casting, plan.part.coats[0].shares[0].meltId).source) : '';
+  });
+  protected readonly source = computed(() => this.wantedSource() ?? this.ownSource());
+  /** The casting as it would be; undefined where nothing is changed. */
+  private readonly changed = computed<Casting | undefined>(() => {
+    const plan = this.plan();
+    if (!plan || !this.opened()) return undefined;
+    const { casting } = plan;
+    const changed = copyOf(casting);
+    this.change(changed);
+    return JSON.stringify(changed) === JSON.stringify(casting) ? undefined : changed;
+  });
+  protected readonly texts = computed(() => {
+    const plan = this.plan();
+    const changed = this.changed();
+    if (!plan || !changed) return undefined;
+    // Both by the closed form, so that only what was changed makes a difference.
+    const [before, after] = [plan.casting, changed].map((casting) => {
+      const draft = draftPlan(casting);
+      return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
+    });
+    return scaledTexts(before, after, changesInKind(before, after), this.units.system());
+  });
+
+  protected toggle(event: Event): void {
+    this.opened.set((event.target as HTMLDetailsElement).open);
+  }
+
+  protected times(by: number): void {
+    const { low, high } = LIMITS.pieces;
+    this.wantedPieces.set(Math.min(high, Math.max(low, Math.round((this.plan()?.casting.pieces ?? 1) * by))));
+  }
+
+  protected take(): void {
+    this.store.edit('scaled casting', (casting) => this.change(casting));
+    for (const wanted of [this.wantedPieces, this.wantedMold, this.wantedSource]) wanted.set(undefined);
+  }
+
+  private change(casting: Casting): void {
+    const partId = this.open.id();
+    casting.pieces = this.pieces();
+    const mold = this.library.byId().get(this.moldId());
+    const part = partOf(casting, partId);
+    if (mold && mold.id !== part.moldId) castIn(casting, part.id, castingMold(mold));
+    const source = this.source() === this.ownSource() ? undefined : this.sources.take(casting, this.source());
+    if (source) pourFrom(casting, partOf(casting, partId).coats, source);
+  }
+}

@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { closedPart } from '../../../core/plan/draft';
+import { usualClosing } from '../../../core/plan/closing';
+import type { Closure } from '../../../core/record/casting';
+import { PLACES, type ClosureKind, type Place } from '../../../core/record/choices';
+import { LIMITS } from '../../../core/record/limits';
+import { meltFrom, dropUnused, sourceKey } from '../../../core/record/melting';
+import { meltOf } from '../../../core/record/references';
+import { UNITS } from '../../../core/quantity/units';
+import { CastingStore } from '../../state/casting-store';
+import { PlanService } from '../../state/plan-service';
+import { Sources } from '../../state/sources';
+import { AmountField } from '../../ui/amount-field';
+import { ChoiceList, type Option } from '../../ui/choice-list';
+import { Figure } from '../../ui/figure';
+import { CLOSURE_NAMES, REPAIRS, closingSteps } from '../../wording/closing';
+import { PLACE_NAMES } from '../../wording/names';
+
+const OPEN = 'open';
+type Choice = ClosureKind | typeof OPEN;
+const USUAL_SET_S = 300;
+
+/** How the pieces are closed, what that takes, and how it goes. */
+@Component({
+  selector: 'ks-close-station',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, ChoiceList, Figure],
+  templateUrl: './close-station.html',
+  styleUrls: ['../station.less', './close-station.less'],
+})
+export class CloseStation {
+  private readonly store = inject(CastingStore);
+  protected readonly plan = inject(PlanService).draft;
+  protected readonly sources = inject(Sources);
+  protected readonly limits = LIMITS;
+  protected readonly minute = UNITS.minute;
+  protected readonly repairs = REPAIRS;
+  protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
+  protected readonly clamped = computed(() => this.plan()?.parts.some(({ coatsMade }) => coatsMade.at(-1)?.method === 'clamp') ?? false);
+  /** What this piece can be closed with: two rims join, a cavity is capped, a lid is a part of its own. */
+  protected readonly kinds = computed<readonly Option<Choice>[]>(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    const rims = plan.parts.reduce((sum, { part }) => sum + (part.role === 'shell' || part.role === 'lid' ? part.perPiece : 0), 0);
+    const kinds: Choice[] = [OPEN, ...(rims > 1 ? (['warmPlate', 'pipedSeam'] as const) : (['cap'] as const)), ...(this.lids().length > 0 ? (['lid'] as const) : []), 'plug'];
+    return kinds.map((value) => ({ value, name: value === OPEN ? 'left open' : CLOSURE_NAMES[value] }));
+  });
+  protected readonly kind = computed<Choice>(() => this.plan()?.closure?.kind ?? OPEN);
+  protected readonly lids = computed(() => (this.plan()?.parts ?? []).filter(({ part }, i) => i > 0 && (part.role === 'lid' || part.role === 'shell')).map(({ part: { id, name } }) => ({ value: id, name })));
+  protected readonly closed = computed(() => {
+    const plan = this.plan();
+    return plan && closedPart(plan.casting, plan.parts);
+  });
+  protected readonly source = computed(() => {
+    const plan = this.plan();
+    return plan?.closure ? sourceKey(meltOf(plan.casting, plan.closure.meltId).source) : '';
+  });
+  protected readonly steps = computed(() => {
+    const close = this.plan()?.close;
+    return close ? closingSteps(close.closure, close.plate?.perWarming.value ?? 1) : [];
+  });
+  protected readonly set = computed(() => this.plan()?.closure?.sets[0]);
+
+  protected choose(kind: Choice): void {
+    this.store.edit('closing', (casting) => {
+      casting.closure = kind === OPEN ? null : usualClosing(casting, kind);
+      dropUnused(casting);
+    });
+  }
+
+  protected setSource(id: string): void {
+    this.change('chocolate for closing', (closure, casting) => {
+      const source = this.sources.take(casting, id);
+      if (source) closure.meltId = meltFrom(casting, source, closure.meltId).id;
+      dropUnused(casting);
+    });
+  }
+
+  protected setNumber(key: 'plateC' | 'seconds' | 'lineM' | 'thicknessM' | 'holeM', value: number): void {
+    this.change('closing', (closure) => {
+      if (key in closure) Object.assign(closure, { [key]: value });
+    }, key);
+  }
+
+  protected setLid(partId: string): void {
+    this.change('lid', (closure) => {
+      if (closure.kind === 'lid') closure.partId = partId;
+    });
+  }
+
+  protected setPlace(place: Place): void {
+    this.change('where it sets', (closure) => (closure.sets = [{ place, seconds: closure.sets[0]?.seconds ?? USUAL_SET_S }]));
+  }
+
+  protected setSeconds(seconds: number): void {
+    this.change('how long it sets', (closure) => (closure.sets = [{ place: closure.sets[0]?.place ?? 'fridge', seconds }]), 'closing set');
+  }
+
+  private change(label: string, change: (closure: Closure, casting: Parameters<Parameters<CastingStore['edit']>[1]>[0]) => void, gesture?: string): void {
+    this.store.edit(label, (casting) => {
+      if (casting.closure) change(casting.closure, casting);
+    }, gesture);
+  }
+}

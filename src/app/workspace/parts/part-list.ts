@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { LucideTrash2 } from '@lucide/angular';
+import { MOST_PARTS, addPart, removePart, type PartKind } from '../../../core/plan/parts';
+import type { PartRole } from '../../../core/record/choices';
+import { OpenPart } from '../../state/open-part';
+import { PlanService } from '../../state/plan-service';
+import { AmountField } from '../../ui/amount-field';
+import { coatShades } from '../section/coat-shades';
+
+const PER_PIECE = { dimension: 'count', low: 1, high: 24 } as const;
+const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = { lid: 'Lid', base: 'Base', ornament: 'Ornament' };
+const LONGEST_NAME = 120;
+
+/** The parts of a piece, each with its colours: opened, named, counted, added, taken out. */
+@Component({
+  selector: 'ks-part-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, LucideTrash2],
+  template: `
+    @if (plan(); as p) {
+      @if (!listed()) {
+        <p class="plain">A piece is {{ alike() }}. <button type="button" class="link small" (click)="asked.set(true)">More parts or colours</button></p>
+      } @else {
+        <ul aria-label="Parts of a piece">
+          @for (row of rows(); track row.id) {
+            <li [class.open]="row.id === p.part.id">
+              <button type="button" class="row" [attr.aria-pressed]="row.id === p.part.id" (click)="open.open(row.id)">
+                @for (shade of row.shades; track $index) { <i [style.background]="shade" aria-hidden="true"></i> }
+                <span>{{ row.perPiece }} × {{ row.name }}</span>
+              </button>
+              @if (rows().length > 1) { <button type="button" class="icon" (click)="remove(row.id)" [attr.aria-label]="'Take ' + row.name + ' out'"><svg lucideTrash2 [size]="17" aria-hidden="true"></svg></button> }
+            </li>
+          }
+        </ul>
+        <div class="pair">
+          <label class="text">Name <input class="ant-input" [value]="p.part.name" maxlength="120" (change)="rename($any($event.target).value)" autocomplete="off" /></label>
+          <ks-amount-field label="In a piece" [field]="p.casting.id + p.part.id + ' per piece'" [value]="p.part.perPiece" dimension="count" [whole]="true" [limits]="[perPiece]" (amount)="setPerPiece($event.value)" />
+        </div>
+        @if (mayAdd()) {
+          <p class="links">
+            @if (p.part.role === 'shell' && p.part.perPiece > 1) { <button type="button" class="link small" (click)="add('secondHalf')">Two halves of two colours</button> }
+            @for (role of roles; track role) { <button type="button" class="link small" (click)="add(role)">Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}</button> }
+          </p>
+        }
+      }
+    }
+  `,
+  styleUrls: ['../station.less', './part-list.less'],
+})
+export class PartList {
+  protected readonly open = inject(OpenPart);
+  protected readonly plan = inject(PlanService).draft;
+  protected readonly perPiece = PER_PIECE;
+  protected readonly roles = Object.keys(NEW_NAMES) as (keyof typeof NEW_NAMES)[];
+  /** Asked for, though there is one part only. */
+  protected readonly asked = signal(false);
+  protected readonly listed = computed(() => this.asked() || (this.plan()?.parts.length ?? 1) > 1);
+  protected readonly alike = computed(() => {
+    const count = this.plan()?.part.perPiece ?? 1;
+    return count === 1 ? 'one part' : count === 2 ? 'two halves alike' : `${count} parts alike`;
+  });
+  protected readonly rows = computed(() => (this.plan()?.parts ?? []).map(({ part: { id, name, perPiece }, chocolates }) => ({ id, name, perPiece, shades: coatShades(chocolates.map(({ colour }) => colour)) })));
+  protected readonly mayAdd = computed(() => this.rows().length < MOST_PARTS);
+
+  protected rename(name: string): void {
+    const kept = name.trim().slice(0, LONGEST_NAME);
+    if (kept) this.open.edit('name of a part', (part) => (part.name = kept), 'part name');
+  }
+
+  protected setPerPiece(count: number): void {
+    this.open.edit('parts in a piece', (part) => (part.perPiece = count), 'per piece');
+  }
+
+  protected add(kind: PartKind): void {
+    let added: string | undefined;
+    this.open.edit('add a part', ({ id }, casting) => {
+      added = kind === 'secondHalf' ? addPart(casting, id, kind, 'Lower half', 'Upper half') : addPart(casting, id, kind, this.free(NEW_NAMES[kind]), '');
+    });
+    this.open.open(added);
+  }
+
+  protected remove(id: string): void {
+    this.open.edit('take a part out', (_, casting) => removePart(casting, id));
+  }
+
+  private free(name: string): string {
+    const taken = new Set(this.rows().map((row) => row.name));
+    let free = name;
+    for (let n = 2; taken.has(free); n++) free = `${name} ${n}`;
+    return free;
+  }
+}

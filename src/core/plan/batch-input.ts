@@ -1,0 +1,105 @@
+import type { AfterCasting, BatchCoat, BatchInput, BatchPart, BatchResult } from '../batch/batch';
+import type { FurtherTask } from '../batch/timeline';
+import type { CoatAnswer } from '../coat/coat-answers';
+import { HANDS_ON } from '../matter/working-rules';
+import type { Coat } from '../record/casting';
+import { placeOf, restsOf } from '../record/sets';
+import { closedPartId, type PartDraft, type PlanDraft } from './draft';
+import { filledPerPiece } from './piece';
+import type { PartPlan } from './plan';
+
+/** What the batch is computed from: every part in the order of the work, and what is done to the pieces afterwards. */
+export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchInput {
+  const { casting, close } = draft;
+  const capped = cappedPartId(draft);
+  const closing: AfterCasting[] = close && close.mass.value > 0 ? [{ meltId: close.closure.meltId, use: 'closing', eachKg: close.mass.value, ...(capped === undefined ? {} : { partId: capped }) }] : [];
+  const finishing = draft.finishes.flatMap(({ finish, chocolate }): AfterCasting[] => (chocolate && 'meltId' in finish ? [{ meltId: finish.meltId, use: 'finishing', eachKg: chocolate.value }] : []));
+  return {
+    pieces: casting.pieces,
+    spareRule: casting.spareRule,
+    parts: workOrder(parts).map((part) => batchPart(part, part.part.id === capped ? inMold(draft) : [])),
+    onPieces: [...closing, ...finishing],
+    after: afterCasting(draft, parts, capped !== undefined),
+    atHandKg: casting.atHandKg,
+  };
+}
+
+/** Light colours before dark ones, so that none travels into a lighter; of those alike the one listed first. */
+export function workOrder<T extends Pick<PartDraft, 'chocolates'>>(parts: readonly T[]): readonly T[] {
+  return [...parts].sort((a, b) => lightness(b.chocolates[0].colour) - lightness(a.chocolates[0].colour));
+}
+
+/** How light a colour looks, 0 to 255: the weights of ITU-R BT.601. */
+function lightness(colour: string): number {
+  const [r, g, b] = [1, 3, 5].map((at) => parseInt(colour.slice(at, at + 2), 16));
+  return 0.299 * r + 0.587 * g + 0.114 * b;
+}
+
+/** The part that is filled and capped in its mold, where one is. */
+function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure'>): string | undefined {
+  return closure?.kind === 'cap' ? closedPartId(casting) : undefined;
+}
+
+/** How many times a layer of a part is filled in: once a piece, or in every one that is cast where it is capped in its mold. */
+export function layerCount(plan: Pick<PlanDraft, 'casting' | 'closure'>, part: PartDraft, { byPart }: Pick<BatchResult, 'byPart'>): number {
+  const cast = cappedPartId(plan) === part.part.id ? byPart.find(({ partId }) => partId === part.part.id) : undefined;
+  return cast ? cast.parts.value : plan.casting.pieces * filledPerPiece(part);
+}
+
+function batchPart({ part, cavity, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan, tasks: readonly FurtherTask[]): BatchPart {
+  const { value, low = value, high = value } = coat.breakChance;
+  return {
+    partId: part.id,
+    perPiece: part.perPiece,
+    moldId: moldRecord.id,
+    cavityId: part.cavityId,
+    perMold: cavities,
+    moldsAtHand: moldRecord.atHand,
+    breakChance: { value, low, high },
+    // Poured over a former, about as much runs off as stays. Common practice, no source.
+    solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value,
+    coats: coat.coats.map((made, i) => batchCoat(coatsMade[i], made, chill.coats[i].stay.value)),
+    inMold: tasks,
+  };
+}
+
+function batchCoat(coat: Coat, made: CoatAnswer, chillSeconds: number): BatchCoat {
+  const { id: coatId, method, drainSeconds, dwellSeconds, standsIn } = coat;
+  const all = coat.shares.reduce((sum, { share }) => sum + share, 0);
+  // Turned until it runs no more; before the simulation has told when, for as long as it sets.
+  const turnedSeconds = method === 'turn' ? (made.rest?.value ?? Infinity) : 0;
+  return {
+    coatId, method, perPartKg: made.mass.value, dripsKg: made.feet?.value ?? 0, drainSeconds, dwellSeconds, standsIn, rests: restsOf(coat), place: placeOf(coat), chillSeconds, turnedSeconds,
+    shares: coat.shares.map(({ meltId, share }) => ({ meltId, share: share / all })),
+  };
+}
+
+const fillTask: FurtherTask = { kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece };
+
+function closeTasks({ close }: PlanDraft): FurtherTask[] {
+  if (!close) return [];
+  const { closure, mass, hands } = close;
+  return [
+    { kind: 'close', handsOn: true, seconds: hands.value, ...(mass.value > 0 ? { meltIds: [closure.meltId] } : {}) },
+    ...closure.sets.map(({ place, seconds }): FurtherTask => ({ kind: 'chill', handsOn: false, seconds: seconds ?? 0, place })),
+  ];
+}
+
+/** Filled and capped before it leaves the mold. */
+function inMold(draft: PlanDraft): FurtherTask[] {
+  return [...(draft.parts.some(({ fill }) => fill.layers.length > 0) ? [fillTask] : []), ...closeTasks(draft)];
+}
+
+function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: boolean): FurtherTask[] {
+  const cover = Math.max(0, ...parts.map(({ part, chill }) => (part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0)));
+  const filled = !capped && parts.some(({ fill }) => fill.layers.length > 0);
+  return [
+    ...(cover > 0 ? [{ kind: 'cover' as const, handsOn: false, seconds: cover }] : []),
+    ...(filled ? [fillTask] : []),
+    ...(capped ? [] : closeTasks(draft)),
+    ...draft.finishes.flatMap(({ finish, hands, dries }): FurtherTask[] => [
+      { kind: 'finish', handsOn: true, seconds: hands.value, ...('meltId' in finish ? { meltIds: [finish.meltId] } : {}) },
+      ...(dries.value > 0 ? [{ kind: 'finish' as const, handsOn: false, seconds: dries.value }] : []),
+    ]),
+  ];
+}

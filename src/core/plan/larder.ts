@@ -1,0 +1,39 @@
+import { sharesOf } from '../record/references';
+import type { CastingPlan } from './plan';
+
+/** One thing the job takes from the pantry or the shop. */
+export interface LarderNeed {
+  readonly name: string;
+  /** The pantry's entry that it is, where it is one. */
+  readonly entryId: string | undefined;
+  readonly kind: 'chocolate' | 'filling' | 'other';
+  /** To have at the start, kg, and of that what does not come back as it was. */
+  readonly neededKg: number;
+  readonly usedKg: number;
+}
+
+/** Everything the job takes: each chocolate, in melts and fillings; each filling that is bought as it is; what recipes name besides. */
+export function larderNeeds({ casting, batch, fillings }: CastingPlan): LarderNeed[] {
+  const needs = new Map<string, LarderNeed>();
+  const add = (key: string, need: Omit<LarderNeed, 'neededKg' | 'usedKg'>, neededKg: number, usedKg: number): void => {
+    const before = needs.get(key);
+    needs.set(key, { ...need, neededKg: (before?.neededKg ?? 0) + neededKg, usedKg: (before?.usedKg ?? 0) + usedKg });
+  };
+  const named = (chocolateId: string): string => casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? '';
+  for (const melt of batch.melts) {
+    const record = casting.melts.find(({ id }) => id === melt.meltId);
+    if (!record) continue;
+    const shares = sharesOf(casting, record);
+    // Streaked with other colours, or a tint, it does not go back to what it was.
+    const back = melt.mixed || record.source.kind === 'tint' ? 0 : melt.comesBack.value;
+    for (const { chocolateId, share } of shares) add(chocolateId, { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' }, share * melt.melted.value, share * (melt.melted.value - back));
+  }
+  for (const { components } of fillings) {
+    for (const { name, chocolateId, fillingId, kg } of components) {
+      if (chocolateId !== undefined) add(chocolateId, { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' }, kg, kg);
+      else if (fillingId !== undefined) add(fillingId, { name, entryId: fillingId, kind: 'filling' }, kg, kg);
+      else add(name.trim().toLowerCase(), { name, entryId: undefined, kind: 'other' }, kg, kg);
+    }
+  }
+  return [...needs.values()];
+}

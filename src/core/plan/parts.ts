@@ -1,0 +1,108 @@
+import type { Casting, Part } from '../record/casting';
+import type { PartRole } from '../record/choices';
+import { copyOf } from '../record/copy';
+import { dropUnused } from '../record/melting';
+import type { Mold } from '../record/mold';
+import { partsPerPiece } from '../record/mold-cavities';
+import { moldOf } from '../record/references';
+import { usualClosing } from './closing';
+
+/** As many kinds of part as a record holds. */
+export const MOST_PARTS = 12;
+
+/** One kind of part that a mold gives. */
+export interface MoldPart {
+  readonly cavityId: string;
+  readonly perPiece: number;
+  readonly role: PartRole;
+  readonly name: string;
+}
+
+/** What a piece takes from a mold: both halves of a figure, every kind of an assembly, else its first kind of cavity. */
+export function partsOfMold(mold: Mold): readonly MoldPart[] {
+  const { composition, cavities } = mold;
+  const named = (cavityId: string): string => cavities.find(({ id }) => id === cavityId)?.name ?? '';
+  if (composition.kind === 'figure') return [composition.frontId, composition.backId].map((cavityId) => ({ cavityId, perPiece: 1, role: 'shell', name: named(cavityId) }));
+  if (composition.kind === 'assembly') return composition.parts.map(({ cavityId, perPiece }, i) => ({ cavityId, perPiece, role: i === 0 ? 'base' : 'ornament', name: named(cavityId) }));
+  const [{ id }] = cavities;
+  const perPiece = partsPerPiece(mold, id);
+  return [{ cavityId: id, perPiece, role: 'shell', name: perPiece === 2 ? 'Half' : 'Part' }];
+}
+
+/**
+ * Casts a part in another mold, on a draft of the casting that may be written to: the mold comes in as a copy, and parts that it gives
+ * beside this one come with it, made alike. Molds that nothing is cast in any more are dropped. A seam goes where there is nothing left
+ * to join, and comes where there is.
+ */
+export function castIn(casting: Casting, partId: string, mold: Mold): void {
+  const part = casting.parts.find(({ id }) => id === partId);
+  if (!part) return;
+  const before = moldOf(casting, part);
+  const { id: moldId } = mold;
+  const at = casting.molds.findIndex(({ id }) => id === moldId);
+  if (at < 0) casting.molds.push(copyOf(mold));
+  else casting.molds[at] = copyOf(mold);
+  if (before.id !== moldId) moveTo(casting, part, before, mold);
+  for (const one of casting.parts) if (one.moldId === moldId && !mold.cavities.some(({ id }) => id === one.cavityId)) one.cavityId = mold.cavities[0].id;
+  dropMolds(casting);
+  joinAsNeeded(casting, mold);
+}
+
+function moveTo(casting: Casting, part: Part, before: Mold, mold: Mold): void {
+  // The other halves or pieces of a figure or an assembly go as it goes.
+  if (before.composition.kind === 'figure' || before.composition.kind === 'assembly') {
+    for (const { id } of casting.parts.filter((one) => one !== part && one.moldId === before.id)) removePart(casting, id);
+  }
+  const [first, ...more] = partsOfMold(mold);
+  const alone = !casting.parts.some((one) => one !== part && one.role === 'shell');
+  part.moldId = mold.id;
+  Object.assign(part, more.length > 0 || (part.role === 'shell' && alone) ? first : { cavityId: first.cavityId });
+  for (const one of more.slice(0, MOST_PARTS - casting.parts.length)) casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
+}
+
+/** A seam or a plate joins two: taken away where a piece is one shell, put in where a mold of two halves comes in. */
+function joinAsNeeded(casting: Casting, { composition }: Mold): void {
+  const halves = casting.parts.reduce((sum, { role, perPiece }) => sum + (role === 'shell' || role === 'lid' ? perPiece : 0), 0);
+  const joins = casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam';
+  if (halves < 2 && joins) casting.closure = null;
+  if (halves >= 2 && !casting.closure && (composition.kind === 'halves' || composition.kind === 'figure')) casting.closure = usualClosing(casting, 'warmPlate');
+}
+
+/** Ways a part is added: the second of two halves that are alike so far, or another part of a role. */
+export type PartKind = 'secondHalf' | Exclude<PartRole, 'shell'>;
+
+/** Adds a part, made like one that is there, and gives its id. Two halves alike become two parts that can differ in colour. */
+export function addPart(casting: Casting, like: string, kind: PartKind, name: string, otherName: string): string | undefined {
+  const model = casting.parts.find(({ id }) => id === like);
+  if (!model || casting.parts.length >= MOST_PARTS) return undefined;
+  const id = freshPartId(casting);
+  const part = { ...copyOf(model), id, name };
+  if (kind === 'secondHalf') {
+    part.perPiece = Math.max(1, model.perPiece - 1);
+    Object.assign(model, { perPiece: 1, name: otherName });
+  } else Object.assign(part, { role: kind, perPiece: 1, filled: 'one', heaped: false, prep: [] });
+  casting.parts.push(part);
+  return id;
+}
+
+/** Takes a part out with all that is said of it; one always stays. */
+export function removePart(casting: Casting, partId: string): void {
+  if (casting.parts.length === 1) return;
+  casting.parts = casting.parts.filter(({ id }) => id !== partId);
+  casting.fill = casting.fill.filter((layer) => layer.partId !== partId);
+  casting.finishes = casting.finishes.filter((finish) => !('partId' in finish && finish.partId === partId));
+  if (casting.closure?.kind === 'lid' && casting.closure.partId === partId) casting.closure = null;
+  dropMolds(casting);
+  dropUnused(casting);
+}
+
+function dropMolds(casting: Casting): void {
+  casting.molds = casting.molds.filter(({ id }) => casting.parts.some(({ moldId }) => moldId === id));
+}
+
+function freshPartId({ parts }: Casting): string {
+  const taken = new Set(parts.map(({ id }) => id));
+  let n = parts.length + 1;
+  while (taken.has(`part-${n}`)) n++;
+  return `part-${n}`;
+}

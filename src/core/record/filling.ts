@@ -1,0 +1,66 @@
+import * as z from 'zod/mini';
+import { FILLING_KINDS } from '../matter/filling';
+import { ALLERGENS } from './choices';
+import { id, name, within } from './fields';
+
+/** Something a filling is mixed of: a chocolate, another filling, or anything else by its name. */
+const IngredientSchema = z.object({
+  name,
+  parts: within('tintParts'),
+  chocolateId: z.optional(id),
+  fillingId: z.optional(id),
+  allergens: z.array(z.enum(ALLERGENS)),
+});
+
+const fillingFields = {
+  id,
+  name,
+  kind: z.enum(FILLING_KINDS),
+  /** Mass over the space it takes in a wide vessel, kg/m³. */
+  bulkDensity: within('bulkDensity'),
+  pieceKg: z.optional(within('fillingPieceKg')),
+  allergens: z.array(z.enum(ALLERGENS)),
+  /** What it is mixed of, by parts of weight; empty for what is bought as it is. */
+  recipe: z.array(IngredientSchema).check(z.maxLength(12)),
+};
+
+/** A filling as a casting holds it. */
+export const FillingSchema = z.object(fillingFields);
+
+/** A filling of the pantry, with what is there of it. */
+export const PantryFillingSchema = z.object({
+  ...fillingFields,
+  entry: z.literal('filling'),
+  schemaVersion: z.literal(1),
+  createdAt: z.iso.datetime(),
+  stockKg: within('stockKg'),
+  packKg: within('packKg'),
+  packPrice: z.optional(within('packPrice')),
+  bestBefore: z.optional(z.iso.date()),
+});
+
+export type Filling = z.infer<typeof FillingSchema>;
+export type Ingredient = Filling['recipe'][number];
+export type PantryFilling = z.infer<typeof PantryFillingSchema>;
+
+/** Names of fillings that contain each other in a circle, in its order, or undefined where none do. */
+export function circularRecipe(fillings: readonly Pick<Filling, 'id' | 'name' | 'recipe'>[]): readonly string[] | undefined {
+  const byId = new Map(fillings.map((filling) => [filling.id, filling]));
+  const fine = new Set<string>();
+  const follow = (id: string, path: readonly string[]): readonly string[] | undefined => {
+    const filling = byId.get(id);
+    if (!filling || fine.has(id)) return undefined;
+    if (path.includes(id)) return [...path.slice(path.indexOf(id)), id].map((step) => byId.get(step)?.name ?? step);
+    for (const { fillingId } of filling.recipe) {
+      const circle = fillingId === undefined ? undefined : follow(fillingId, [...path, id]);
+      if (circle) return circle;
+    }
+    fine.add(id);
+    return undefined;
+  };
+  for (const { id } of fillings) {
+    const circle = follow(id, []);
+    if (circle) return circle;
+  }
+  return undefined;
+}

@@ -1,0 +1,83 @@
+import type { Casting, Coat, Melt } from './casting';
+import { LIMITS } from './limits';
+import { chocolateOf, meltOf } from './references';
+
+/** What a melt is made of. */
+export type MeltSource = Melt['source'];
+
+/** A key by which two sources can be told to be the same. */
+export function sourceKey(source: MeltSource): string {
+  return source.kind === 'tint' ? source.tintId : source.chocolateId;
+}
+
+/** Ids of the melts that anything in a casting is made, closed or finished with, in the order of their first use. */
+export function meltsInUse({ parts, closure, finishes }: Casting): readonly string[] {
+  return [...new Set([
+    ...parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+    ...(closure ? [closure.meltId] : []),
+    ...finishes.flatMap((finish) => ('meltId' in finish ? [finish.meltId] : [])),
+  ])];
+}
+
+/** Brings a melt's school and working temperature to what its chocolate wants. */
+export function suit(casting: Casting, meltId: string): void {
+  const melt = casting.melts.find((candidate) => candidate.id === meltId);
+  if (!melt) return;
+  const { kind, workFromC, workToC } = chocolateOf(casting, melt);
+  melt.workingC = Math.min(LIMITS.workingC.high, Math.max(LIMITS.workingC.low, (workFromC + workToC) / 2));
+  if (kind === 'compound') melt.school = 'meltOnly';
+  else if (melt.school === 'meltOnly') melt.school = 'seeding';
+}
+
+/** The melt of a source: one that is there, or a new one that is melted like another. */
+export function meltFrom(casting: Casting, source: MeltSource, like: string): Melt {
+  const there = casting.melts.find((melt) => sourceKey(melt.source) === sourceKey(source));
+  if (there) return there;
+  const taken = new Set(casting.melts.map(({ id }) => id));
+  let n = casting.melts.length + 1;
+  while (taken.has(`melt-${n}`)) n++;
+  const { way, school, power, bowlId, coolBowl, jacket, workingC } = meltOf(casting, like);
+  casting.melts.push({ id: `melt-${n}`, source, way, school, power, bowlId, coolBowl, jacket, workingC, tests: [] });
+  suit(casting, `melt-${n}`);
+  return casting.melts[casting.melts.length - 1];
+}
+
+/**
+ * Pours coats from a source, on a draft of the casting that may be written to. Where nothing else is made of their melt it becomes that
+ * source itself, and what it closes or finishes goes with it; else they get the melt of that source, or a new one. Melts that nothing
+ * uses any more are dropped.
+ */
+export function pourFrom(casting: Casting, coats: readonly Coat[], source: MeltSource): void {
+  const [{ meltId }] = coats[0].shares;
+  const others = casting.parts.flatMap((part) => part.coats).filter((coat) => !coats.some(({ id }, i) => id === coat.id && coats[i] === coat));
+  const shared = others.some(({ shares }) => shares.some((share) => share.meltId === meltId));
+  const there = casting.melts.find((melt) => sourceKey(melt.source) === sourceKey(source));
+  if (!shared && !there) {
+    meltOf(casting, meltId).source = source;
+    suit(casting, meltId);
+  }
+  const { id } = meltFrom(casting, source, meltId);
+  for (const coat of coats) coat.shares = [{ meltId: id, share: 1 }];
+  if (!shared && there) followMelt(casting, meltId, id);
+  dropUnused(casting);
+}
+
+/** What was closed or finished with one melt is now done with another. */
+function followMelt({ closure, finishes }: Casting, from: string, to: string): void {
+  if (closure?.meltId === from) closure.meltId = to;
+  for (const finish of finishes) if ('meltId' in finish && finish.meltId === from) finish.meltId = to;
+}
+
+/** Drops melts that nothing is made, closed or finished with. */
+export function dropUnused(casting: Casting): void {
+  const used = new Set(meltsInUse(casting));
+  casting.melts = casting.melts.filter(({ id }) => used.has(id));
+}
+
+/** Streaks another source into a coat for a share of it, or takes it out again for a share of 0. */
+export function streakInto(casting: Casting, coat: Coat, source: MeltSource, share: number): void {
+  const [{ meltId }] = coat.shares;
+  const { id } = meltFrom(casting, source, meltId);
+  coat.shares = share > 0 && id !== meltId ? [{ meltId, share: 1 - share }, { meltId: id, share }] : [{ meltId, share: 1 }];
+  dropUnused(casting);
+}
