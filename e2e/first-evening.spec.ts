@@ -182,12 +182,12 @@ for (const path of ['/castings', '/casting/demo-bombs/mold', '/casting/demo-bomb
 
 test('at 390 px nothing is cut off, and the section comes before the station', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const station of ['mold', 'coat', 'chill', 'fill', 'batch']) {
+  for (const station of ['mold', 'coat', 'chill', 'close', 'finish', 'batch', 'fill']) {
     await openBombs(page, station);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
   const section = await page.locator('ks-section').boundingBox();
-  const panel = await page.locator('ks-batch-station').boundingBox();
+  const panel = await page.locator('ks-fill-station').boundingBox();
   expect(section && panel && section.y < panel.y).toBe(true);
   for (const button of await page.locator('.tools button, nav.rail a, nav.rail button').all()) {
     expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44);

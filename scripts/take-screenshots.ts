@@ -40,16 +40,23 @@ async function watchItRun(page: Page): Promise<void> {
   await page.getByLabel('Time', { exact: true }).fill('14');
 }
 
-async function findWays(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Find ways' }).click();
-  await page.locator('ks-compare-side').nth(1).waitFor();
+/** Two halves of two colours, and the whole job in minutes. */
+async function twoColours(page: Page): Promise<void> {
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'More parts or colours' }).click();
+  await page.getByRole('button', { name: 'Two halves of two colours' }).click();
+  await page.keyboard.press('3');
+  await page.getByLabel('Chocolate', { exact: true }).selectOption('linen');
+  await page.keyboard.press('Escape');
+  await page.locator('nav a[href$="/batch"]').first().click();
+  await page.getByText('whole job').click();
+  await page.waitForTimeout(1200);
 }
 
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'film', path: '/casting/demo-bombs/coat', first: watchItRun },
   { name: 'compare', path: '/casting/demo-bombs/compare', first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click() },
-  { name: 'find', path: '/casting/demo-bombs/find', first: findWays },
   { name: 'mold', path: '/casting/demo-bombs/mold' },
   { name: 'molds', path: '/molds' },
   { name: 'water', path: '/molds/bombs/measure', first: weighTwice },
@@ -60,8 +67,9 @@ const SHOTS: readonly Shot[] = [
   { name: 'coat', path: '/casting/demo-bombs/coat' },
   { name: 'chill', path: '/casting/demo-bombs/chill' },
   { name: 'fill', path: '/casting/demo-bombs/fill' },
-  { name: 'batch', path: '/casting/demo-bombs/batch', first: (page) => page.getByText('whole job').click() },
-  { name: 'note', path: '/casting/demo-bombs/coat', first: (page) => page.getByText('1', { exact: true }).first().click() },
+  { name: 'close', path: '/casting/demo-bonbons/close' },
+  { name: 'finish', path: '/casting/demo-tiles/finish', first: (page) => page.getByRole('button', { name: 'drizzle' }).click() },
+  { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
   { name: 'working', path: '/casting/demo-bombs/coat', first: (page) => page.getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ }).first().click() },
   { name: 'weigh-out', path: '/casting/demo-bombs/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },

@@ -1,10 +1,8 @@
-import { chillNominal } from '../core/chill/chill';
-import { draftPlan } from '../core/plan/draft';
-import { finishPlan } from '../core/plan/plan';
 import { readCasting } from '../core/record/read-casting';
 import { readMold } from '../core/record/read-mold';
 import { partsPerPiece } from '../core/record/mold-cavities';
 import type { ShapeKind } from '../core/cavity/shape';
+import { planned } from '../testing/planned';
 import { newCasting } from './demo';
 import { readMoldFile, writeMoldFile } from './mold-file';
 import { SHIPPED_MOLDS, shippedMolds } from './mold-library';
@@ -29,8 +27,7 @@ describe('shipped molds', () => {
     casting.molds = [structuredClone(mold)];
     Object.assign(casting.parts[0], { moldId: mold.id, cavityId: cavity.id, perPiece: partsPerPiece(mold, cavity.id) });
     expect(readCasting(casting).ok).toBe(true);
-    const draft = draftPlan(casting);
-    const plan = finishPlan(draft, chillNominal(draft.chillInput));
+    const plan = planned(casting);
     for (const at of [plan.coat.total.rim, plan.coat.total.wall, plan.coat.total.base]) {
       expect(at.value * 1e3).toBeGreaterThan(1);
       expect(at.value * 1e3).toBeLessThan(8);

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
+import type { CavityShape } from '../core/cavity/shape';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
 import { FILLING_KINDS } from '../core/matter/filling';
 import { MOLD_MATERIALS } from '../core/matter/mold-material';
-import { CASTING_SCHEMA_VERSION, type Casting } from '../core/record/casting';
+import { CASTING_SCHEMA_VERSION, type Casting, type Closure, type Coat, type Finish } from '../core/record/casting';
 import { BOWL_MATERIALS } from '../core/matter/bowl-material';
 import type { Melt } from '../core/record/casting';
 import type { Chocolate, Tint } from '../core/record/chocolate';
-import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, fillsLevel, PLACES, SCHOOLS, THINNERS, WAYS_UP } from '../core/record/choices';
+import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, METHODS, PART_ROLES, fillsLevel, PLACES, SCHOOLS, THINNERS, WAYS_UP } from '../core/record/choices';
 import type { Kitchen } from '../core/record/kitchen';
 import { LIMITS, type LimitName } from '../core/record/limits';
 import type { Mold } from '../core/record/mold';
@@ -72,13 +73,34 @@ const melt: fc.Arbitrary<Pick<Melt, 'workingC' | 'way' | 'school' | 'power' | 'c
   thinning: fc.option(fc.record({ fat: fc.constantFrom(...THINNERS), share: within('thinnerShare') }), { nil: undefined }),
 });
 
+const closure: fc.Arbitrary<Closure> = fc.oneof(
+  fc.record({ plateC: within('plateC'), seconds: within('plateSeconds') }).map((rest) => ({ ...rest, kind: 'warmPlate' as const, meltId: 'w', sets: [] })),
+  within('lineM').map((lineM) => ({ kind: 'pipedSeam' as const, meltId: 'w', lineM, sets: [] })),
+  within('capM').map((thicknessM) => ({ kind: 'cap' as const, meltId: 'w', thicknessM, sets: [{ place: 'fridge' as const, seconds: 300 }] })),
+  within('lineM').map((lineM) => ({ kind: 'lid' as const, meltId: 'w', lineM, partId: 'p', sets: [] })),
+  fc.record({ holeM: within('holeM'), thicknessM: within('capM') }).map((rest) => ({ ...rest, kind: 'plug' as const, meltId: 'w', sets: [] })),
+);
+
+const finish: fc.Arbitrary<Finish> = fc.record({ kind: fc.constantFrom('drizzle', 'sprinkle', 'dust', 'paint', 'stickOn'), share: within('finishShare'), lineM: within('lineM'), count: whole('stickOnCount'), cast: fc.boolean() }).map(({ kind, share, lineM, count, cast }): Finish => {
+  const common = { id: 'x', name: 'finish', sets: [] };
+  switch (kind) {
+    case 'drizzle': return { ...common, kind, meltId: 'w', share, lineM };
+    case 'sprinkle': return { ...common, kind, fillingId: 'top', share };
+    case 'stickOn': return { ...common, kind, meltId: 'w', count, ...(cast ? { partId: 'p' } : { fillingId: 'top' }) };
+    default: return { ...common, kind: kind === 'dust' ? 'dust' : 'paint', share };
+  }
+});
+
 /** Any casting that the record allows: every field over its whole range. */
 export const arbitraryCasting: fc.Arbitrary<Casting> = fc
   .record({
     id: fc.uuid(), name, pieces: whole('pieces'), chocolates: fc.array(chocolate, { minLength: 1, maxLength: 2 }), melt, tintParts: fc.option(within('tintParts'), { nil: undefined }), kitchen,
     shape: anyShape, composition, count: whole('cavities'), atHand: whole('moldsAtHand'), material: fc.constantFrom(...MOLD_MATERIALS),
     wallM: within('moldWallM'), coats, layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount }), { maxLength: 4 }),
-    wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), atHandKg: within('atHandKg'), coveredRest: fc.boolean(), heaped: fc.boolean(),
+    wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), atHandKg: within('atHandKg'), coveredRest: fc.boolean(), heaped: fc.boolean(), recipe: fc.boolean(),
+    second: fc.option(fc.record({ role: fc.constantFrom(...PART_ROLES), shape: anyShape, count: whole('cavities'), atHand: whole('moldsAtHand'), perPiece: fc.integer({ min: 1, max: 6 }), coats, workingC: within('workingC'), streak: fc.option(within('streakShare'), { nil: undefined }) }), { nil: undefined }),
+    broke: fc.option(fc.tuple(fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 400 })), { nil: undefined }),
+    closure: fc.option(closure, { nil: null }), finishes: fc.array(finish, { maxLength: 3 }),
   })
   .map((a): Casting => ({
     schemaVersion: CASTING_SCHEMA_VERSION,
@@ -86,24 +108,44 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     due: { local: '2026-10-17T18:00', zone: 'Europe/Berlin' },
     spareRule: a.confidence === undefined ? { by: 'share', share: a.share } : { by: 'confidence', confidence: a.confidence },
     kitchen: a.kitchen,
-    molds: [{
-      id: 'm', name: 'mold', material: a.material, wallM: a.wallM, atHand: a.atHand, care: [], notes: '', composition: a.composition,
-      cavities: [{ id: 'c', name: 'cavity', shape: a.shape as Mold['cavities'][number]['shape'], ...gridOf(a.count) }],
-    }],
+    molds: [
+      { id: 'm', name: 'mold', material: a.material, wallM: a.wallM, atHand: a.atHand, care: [], notes: '', composition: a.composition, cavities: [cavityOf(a.shape, a.count)] },
+      ...(a.second ? [{ id: 'm2', name: 'second mold', material: a.material, wallM: a.wallM, atHand: a.second.atHand, care: [], notes: '', composition: { kind: 'single' as const }, cavities: [cavityOf(a.second.shape, a.second.count)] }] : []),
+    ],
     chocolates: a.chocolates.map((one, i) => ({ ...one, id: `q${i}` })),
     tints: a.tintParts === undefined ? [] : [tintOf(a.chocolates.length, a.tintParts)],
-    fillings: a.layers.map(({ kind }, i) => ({ id: `f${i}`, name: kind, kind, bulkDensity: 500, allergens: [], recipe: [] })),
-    melts: [meltOf(a.melt, a.tintParts !== undefined)],
-    parts: [{
-      id: 'p', name: 'part', role: 'shell', filled: a.heaped ? 'one' : 'all', heaped: a.heaped, perPiece: a.perPiece, moldId: 'm', cavityId: 'c', prep: [], coveredRest: a.coveredRest,
-      coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
-      coats: a.coats.map(({ place, seconds, rests, clamped, method, ...coat }, i) => ({
-        ...coat, id: `k${i}`, method: method === 'solid' && clamped && i > 0 && i === a.coats.length - 1 ? 'clamp' : method, shares: [{ meltId: 'w', share: 1 }], sets: [...rests, seconds === undefined ? { place } : { place, seconds }],
-      })),
-    }],
-    fill: a.layers.map((layer, i) => ({ id: `l${i}`, partId: 'p', fillingId: `f${i}`, amount: layer.amount })),
-    closure: null, finishes: [], atHandKg: a.atHandKg,
+    fillings: [
+      ...a.layers.map(({ kind }, i) => ({ id: `f${i}`, name: kind, kind, bulkDensity: 500, allergens: [], recipe: a.recipe ? [{ name: 'chocolate', parts: 2, chocolateId: 'q0', allergens: [] }, { name: 'top', parts: 1, fillingId: 'top', allergens: [] }, { name: 'cream', parts: 1, allergens: ['milk' as const] }] : [] })),
+      { id: 'top', name: 'top', kind: 'sweets', bulkDensity: 700, pieceKg: 0.0002, allergens: ['nuts'], recipe: [] },
+    ],
+    melts: [meltOf(a.melt, a.tintParts !== undefined), ...(a.second ? [{ ...meltOf(a.melt, false), id: 'w2', workingC: a.second.workingC, source: { kind: 'chocolate' as const, chocolateId: `q${a.chocolates.length - 1}` } }] : [])],
+    parts: [
+      {
+        id: 'p', name: 'part', role: 'shell', filled: a.heaped ? 'one' : 'all', heaped: a.heaped, perPiece: a.perPiece, moldId: 'm', cavityId: 'c', prep: [], coveredRest: a.coveredRest,
+        coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
+        coats: coatsOf(a.coats, [{ meltId: 'w', share: 1 }]),
+      },
+      ...(a.second ? [{
+        id: 'p2', name: 'second', role: a.second.role, filled: 'one' as const, heaped: false, perPiece: a.second.perPiece, moldId: 'm2', cavityId: 'c', prep: [], coveredRest: false, coatsBy: { by: 'count' as const },
+        coats: coatsOf(a.second.coats, a.second.streak === undefined ? [{ meltId: 'w2', share: 1 }] : [{ meltId: 'w2', share: 1 - a.second.streak }, { meltId: 'w', share: a.second.streak }]),
+      }] : []),
+    ],
+    fill: a.layers.map((layer, i) => ({ id: `l${i}`, partId: a.second && i > 1 ? 'p2' : 'p', fillingId: `f${i}`, amount: layer.amount })),
+    ...(a.broke ? { breakages: { cast: a.broke[0] + a.broke[1], broken: a.broke[0] } } : {}),
+    closure: a.closure, finishes: a.finishes.map((one, i) => ({ ...one, id: `x${i}` })), atHandKg: a.atHandKg,
   }));
+
+type AnyCoats = typeof coats extends fc.Arbitrary<infer T> ? T : never;
+
+function coatsOf(made: AnyCoats, shares: Coat['shares']): Coat[] {
+  return made.map(({ place, seconds, rests, clamped, method, ...coat }, i) => ({
+    ...coat, id: `k${i}`, method: method === 'solid' && clamped && i > 0 && i === made.length - 1 ? 'clamp' : method, shares: shares.map((share) => ({ ...share })), sets: [...rests, seconds === undefined ? { place } : { place, seconds }],
+  }));
+}
+
+function cavityOf(shape: CavityShape, count: number): Mold['cavities'][number] {
+  return { id: 'c', name: 'cavity', shape: shape as Mold['cavities'][number]['shape'], ...gridOf(count) };
+}
 
 function meltOf({ thinning, ...rest }: Omit<Melt, 'id' | 'source' | 'bowlId' | 'tests' | 'thinning'> & { readonly thinning: Melt['thinning'] }, tinted: boolean): Melt {
   return { ...rest, id: 'w', bowlId: 'b0', tests: [], source: tinted ? { kind: 'tint', tintId: 't' } : { kind: 'chocolate', chocolateId: 'q0' }, ...(thinning ? { thinning } : {}) };

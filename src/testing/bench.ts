@@ -56,14 +56,14 @@ function studyWorker(): Worker {
 }
 
 /** The app's state as it runs, with the demo's castings in memory and one of them open. */
-export async function openDemo(id: 'demo-bombs' | 'demo-bites' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
+export async function openDemo(id: 'demo-bombs' | 'demo-bites' | 'demo-bonbons' | 'demo-pears' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
   localStorage.clear();
   sessionStorage.clear();
   const storageOf = <T>(records: readonly T[]) => ({ changes: new Subject<OutsideChange<T>>(), state: signal('saved'), open: () => Promise.resolve(records), put: () => undefined, remove: () => undefined });
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(), provideRouter([]),
-      { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY).slice(0, 2)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
+      { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY).filter((casting, i) => i < 2 || casting.id === id)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
       { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) }, { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) }, { provide: START_STUDY_WORKER, useValue: studyWorker },
     ],

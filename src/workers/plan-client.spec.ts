@@ -4,7 +4,7 @@ import type { Making } from '../core/plan/making';
 import type { Worked } from '../core/plan/worked';
 import { PlanClient, type PlanAnswered, type WorkerState } from './plan-client';
 
-const input = { coats: [] } as unknown as Making;
+const input = [{ coats: [] } as unknown as Making];
 const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 const open: MessagePort[] = [];
@@ -16,7 +16,7 @@ const clientOf = (start: () => Worker): PlanClient => {
 };
 
 /** A worker's two ends over a message channel, with an answer of the test's making on the far one. */
-function workerThat(answers: () => Promise<Worked>, range: () => Promise<Worked | undefined> = () => Promise.resolve(undefined), stop = (): void => undefined): Worker {
+function workerThat(answers: () => Promise<Worked[]>, range: () => Promise<Worked[] | undefined> = () => Promise.resolve(undefined), stop = (): void => undefined): Worker {
   const { port1, port2 } = new MessageChannel();
   open.push(port1, port2);
   expose({ work: answers, range, stop }, port2 as never);
@@ -25,7 +25,7 @@ function workerThat(answers: () => Promise<Worked>, range: () => Promise<Worked 
 }
 
 describe('PlanClient', () => {
-  const done: Worked = { simulated: { structure: '', byCount: {} }, chill: { coats: [] } };
+  const done: Worked[] = [{ simulated: { structure: '', byCount: {} }, chill: { coats: [] } }];
 
   afterEach(() => {
     clients.splice(0).forEach((client) => client.close());
@@ -44,14 +44,14 @@ describe('PlanClient', () => {
   });
 
   it('answers again with the likely range, and stops it for something newer', async () => {
-    const ranged: Worked = { ...done, simulated: { structure: 'ranged', byCount: {} } };
+    const ranged: Worked[] = [{ ...done[0], simulated: { structure: 'ranged', byCount: {} } }];
     let stop: (() => void) | undefined;
     const client = clientOf(() => workerThat(() => Promise.resolve(done), () => new Promise((resolve) => {
       const late = setTimeout(() => resolve(ranged), 120);
       stop = () => { clearTimeout(late); resolve(undefined); };
     }), () => stop?.()));
     const heard: string[] = [];
-    client.answers.subscribe(({ key, worked }: PlanAnswered) => heard.push(`${key}${worked.simulated.structure ? ' ranged' : ''}`));
+    client.answers.subscribe(({ key, worked }: PlanAnswered) => heard.push(`${key}${worked[0].simulated.structure ? ' ranged' : ''}`));
     client.request('a', input);
     await wait(160);
     client.request('b', input);

@@ -28,24 +28,24 @@ describe('StudyClient', () => {
 
   it('compares, searches with progress, and reads a weight', async () => {
     const client = clientOf();
-    const compared = await client.compare(bombs, ['oneThick', 'twoThin']);
+    const compared = await client.compare(bombs, ['oneThick', 'twoThin'], 'half');
     expect(compared?.verdict.better).toBe(1);
     const told: number[] = [];
-    const found = await client.search(bombs, { by: 'smash' }, (share) => void told.push(share));
+    const found = await client.search(bombs, { by: 'smash' }, 'half', (share) => void told.push(share));
     expect(found?.length).toBeGreaterThan(0);
     expect(told.length).toBeGreaterThan(3);
   });
 
   it('stops a search between two ways', async () => {
     const client = clientOf();
-    const found = client.search(bombs, { by: 'survive' }, () => client.stopSearch());
+    const found = client.search(bombs, { by: 'survive' }, 'half', () => client.stopSearch());
     expect(await found).toBeUndefined();
   });
 
   it('gives nothing where the work fails, and asks a fresh worker the next time', async () => {
     let started = 0;
     const client = clientOf(() => (++started === 1 ? { compare: () => { throw new Error('broken'); } } : studyWork()));
-    expect(await client.compare(bombs, ['fridge', 'freezer'])).toBeUndefined();
-    expect((await client.compare(bombs, ['fridge', 'freezer']))?.verdict.better).toBe(1);
+    expect(await client.compare(bombs, ['fridge', 'freezer'], 'half')).toBeUndefined();
+    expect((await client.compare(bombs, ['fridge', 'freezer'], 'half'))?.verdict.better).toBe(1);
   });
 });

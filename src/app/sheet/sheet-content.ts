@@ -2,11 +2,11 @@ import type { CastingPlan } from '../../core/plan/plan';
 import { layerCount, workOrder } from '../../core/plan/batch-input';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
-import { closingSteps, FINISH_NAMES, FINISH_TEXTS, CLOSURE_NAMES } from '../wording/closing';
+import { closingSteps, CLOSURE_NAMES, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
 import { coatNameIn, handsText, placesText } from '../wording/coats';
 import { rangeText, text } from '../wording/format';
 import { stepWordings } from '../wording/melting';
-import { ALLERGEN_NAMES, METHOD_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { dueInstant, momentText, startText } from '../wording/times';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
@@ -44,7 +44,7 @@ export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], 
   const { due, pieces } = casting;
   return {
     title: casting.name,
-    lead: `${counted(pieces, 'piece')}: ${listed(batch.byPart.map((count) => `${count.parts.value} × ${partName(plan, count.partId)}, ${count.spares.value} spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
+    lead: `${counted(pieces, 'piece')}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
     times: [
       { name: 'Start by', value: startText(due, batch.total.value) },
       { name: 'Ready', value: momentText(dueInstant(due), due.zone) },
@@ -66,8 +66,11 @@ function counted(count: number, noun: string): string {
   return `${count} ${noun}${count === 1 ? '' : 's'}`;
 }
 
-function partName({ parts }: CastingPlan, partId: string): string {
-  return parts.find(({ part }) => part.id === partId)?.part.name ?? '';
+/** "38 halves", or among several parts "20 × Upper half". */
+function castText({ parts }: CastingPlan, partId: string, count: number): string {
+  const part = parts.find((one) => one.part.id === partId)?.part;
+  if (parts.length > 1) return `${count} × ${part?.name ?? ''}`;
+  return part?.perPiece === 2 ? `${count} halves` : counted(count, 'part');
 }
 
 function meltSteps({ casting, melts }: CastingPlan, system: UnitSystem): SheetContent['melts'] {
@@ -82,7 +85,7 @@ function meltSteps({ casting, melts }: CastingPlan, system: UnitSystem): SheetCo
 function roundTexts(plan: CastingPlan): string[] {
   const { runs, byPart } = plan.batch;
   if (runs.length === 1 && byPart.length === 1) return [];
-  return runs.map(({ from, count, cast }) => `${count === 1 ? `Round ${from + 1}` : `Rounds ${from + 1} to ${from + count}`}: ${byPart.flatMap(({ partId }, i) => (cast[i] > 0 ? [`${cast[i]} × ${partName(plan, partId)}`] : [])).join(', ')}.`);
+  return runs.map(({ from, count, cast }) => `${count === 1 ? `Round ${from + 1}` : `Rounds ${from + 1} to ${from + count}, each`}: ${byPart.flatMap(({ partId }, i) => (cast[i] > 0 ? [castText(plan, partId, cast[i])] : [])).join(', ')}.`);
 }
 
 function partSteps(plan: CastingPlan, { part, coatsMade, chill, chocolates }: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
@@ -117,7 +120,7 @@ function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside
 }
 
 function afterSteps({ close, finishes }: CastingPlan, system: UnitSystem): SheetSteps[] {
-  const closing = close ? [{ head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}`, steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1).map((how) => ({ what: '', how })) }] : [];
+  const closing = close ? [{ head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`, steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1).map((how) => ({ what: '', how })) }] : [];
   const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
     what: `${FINISH_NAMES[finish.kind][0].toUpperCase()}${FINISH_NAMES[finish.kind].slice(1)}:`,
     how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${FINISH_TEXTS[finish.kind]}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
@@ -134,7 +137,8 @@ function buyText({ name, neededKg, stockKg, packKg, shopping }: ShoppingLine, cu
   return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
 }
 
-function cautionText({ piece, closure }: CastingPlan): string {
+function cautionText({ piece, closure, parts }: CastingPlan): string {
+  const drink = parts.some(({ fill }) => fill.layers.some(({ choice }) => choice.filling.kind === 'powder'));
   const contains = listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
-  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${closure?.kind === 'warmPlate' ? ' Hot plates burn: lift parts off at once.' : ''} Hot drinks burn. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${closure?.kind === 'warmPlate' ? ' Hot plates burn: lift parts off at once.' : ''}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

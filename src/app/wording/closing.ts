@@ -31,7 +31,7 @@ export const FINISH_NAMES: Readonly<Record<Finish['kind'], string>> = { drizzle:
 /** What to mind with each. */
 export const FINISH_TEXTS: Readonly<Record<Finish['kind'], string>> = {
   drizzle: 'From a bag or a fork, quickly from side to side.',
-  sprinkle: 'On while the drizzle under them is wet.',
+  sprinkle: 'On while what is under them is wet.',
   dust: 'With a soft brush, on a dry piece at room temperature: on a cold, damp one it goes spotty.',
   paint: 'Dust in a little spirit, or coloured cocoa butter at about 29 °C. Let each colour dry before the next.',
   stickOn: 'A dot of chocolate, held until it stays; on a cold piece it takes at once. The biggest first.',

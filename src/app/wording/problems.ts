@@ -68,6 +68,20 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
     case 'noRoomInside':
       return { mark: 'no room', head: 'A solid piece has no room inside.', body: 'Press toppings into its open face before it sets, or coat the wall instead of filling it.', action: 'Take the filling out' };
     case 'noRoomForCap':
+    case 'longOnPlate':
+    case 'coldPlate':
+    case 'mixedFats': return pieceNote(key, { length, time, warmth });
+    case 'longJob':
+      return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
+  }
+}
+
+type Worded = Readonly<Record<'length' | 'time' | 'warmth', (name: string) => string>>;
+
+/** What concerns a whole piece: its closing, and what is streaked together. */
+function pieceNote(key: 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats', { length, time, warmth }: Worded): NoteWording {
+  switch (key) {
+    case 'noRoomForCap':
       return { mark: 'no cap', head: `A cap of ${length('cap')} wants more room than the ${length('headspace')} that is left.`, body: 'It would stand above the mold and come off with the scraper. Fill less, or cast a thinner cap.', action: 'Fill lower' };
     case 'longOnPlate':
       return { mark: 'short', head: `${time('seconds')} on the plate melt ${length('lost')} of the rim away.`, body: 'The half gets short and lopsided. Flat and melted all round is enough.', action: 'Take it off sooner' };
@@ -75,8 +89,6 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
       return { mark: 'cold', head: `A plate of ${warmth('plateC')} does not melt this rim.`, body: 'It has to be well above where the chocolate melts.', action: 'Warm it more' };
     case 'mixedFats':
       return { mark: 'mixed', head: 'Coating and real chocolate do not go into one coat.', body: 'Their fats soften each other: it sets soft and dulls. Marble two of a kind.', action: '' };
-    case 'longJob':
-      return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
   }
 }
 

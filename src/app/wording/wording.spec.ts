@@ -1,13 +1,9 @@
 import fc from 'fast-check';
-import { chillCasting } from '../../core/chill/chill';
-import { draftPlan } from '../../core/plan/draft';
-import { makingOf } from '../../core/plan/making';
-import { finishPlan, type CastingPlan } from '../../core/plan/plan';
-import { simulateMaking } from '../../core/plan/simulate';
 import { caramelised, cocoaButterColour, ganache } from '../../core/melt/preparations';
 import { answer, type Answer } from '../../core/quantity/answer';
 import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
+import { planned, plannedInFull } from '../../testing/planned';
 import { rangeText, spoons, text } from './format';
 import { noteWording } from './problems';
 import { RULES } from './rules';
@@ -22,17 +18,12 @@ function answersOf(value: unknown, found: Answer[] = []): Answer[] {
   return found;
 }
 
-function planned(casting: Parameters<typeof draftPlan>[0], simulated = false): CastingPlan {
-  const draft = draftPlan(casting, simulated ? simulateMaking(makingOf(casting)).simulated : undefined);
-  return finishPlan(draft, chillCasting(draft.chillInput));
-}
-
 describe('wording', () => {
   it('explains every figure, names every input, and words every problem, of any casting', () => {
     const said = new Set<string>();
     fc.assert(
       fc.property(arbitraryCasting, fc.boolean(), (casting, simulated) => {
-        const plan = planned(casting, simulated);
+        const plan = plannedInFull(casting, simulated);
         for (const a of answersOf({ ...plan, casting: undefined, chillInput: undefined })) {
           expect([a.rule, RULES[a.rule]?.how]).toEqual([a.rule, expect.any(String)]);
           for (const term of a.terms) expect([term.name, TERM_NAMES[term.name]]).toEqual([term.name, expect.any(String)]);

@@ -34,7 +34,7 @@ describe('weigh-out', () => {
   it('adds up: coats, pool, bowl and tools are what is melted, in a round and in the job', () => {
     for (const id of ['demo-bombs', 'demo-bites'] as const) {
       store.open(id);
-      for (const { rows } of weighOutTables(plan())) {
+      for (const { rows } of weighOutTables(plan(), 'metric')) {
         const sum = (of: 'perRoundKg' | 'jobKg'): number => rows.filter((row) => !row.sum).reduce((all, row) => all + (row[of] ?? 0), 0);
         const total = rows.find((row) => row.sum);
         expect(sum('jobKg')).toBeCloseTo(total?.jobKg ?? NaN, 9);

@@ -255,10 +255,13 @@ describe('Fill station', () => {
 
   it('fills to the line, and says what does not fit', async () => {
     const bench = await Bench.of(FillStation);
-    await bench.press('to the line', 0);
+    await bench.choose('By', 'line');
     await bench.type('Below the rim', '4 mm');
     expect(casting().fill[0].amount).toEqual({ by: 'line', belowRimM: 0.004 });
-    await bench.press('an amount', 0);
+    await bench.choose('By', 'share');
+    await bench.type('Of the room inside', '30 %');
+    expect(casting().fill[0].amount).toEqual({ by: 'share', share: 0.3 });
+    await bench.choose('By', 'amount');
     await bench.type('In each piece', '1 cup');
     expect(bench.text).toContain('does not fit');
     expect(bench.text).toContain('It does not close');
@@ -275,11 +278,11 @@ describe('Fill station', () => {
 describe('Batch station', () => {
   it('follows the pieces', async () => {
     const bench = await Bench.of(BatchStation);
-    expect(bench.text).toMatch(/Parts to cast, for 36/);
+    expect(bench.text).toMatch(/Rounds7/);
     await bench.type('Pieces', '30');
     await wait(120);
     await bench.settle();
-    expect(bench.text).toMatch(/Parts to cast, for 60/);
+    expect(bench.text).toMatch(/Rounds11/);
   });
 
   it('spares by a flat share or by confidence', async () => {
@@ -288,20 +291,28 @@ describe('Batch station', () => {
     expect(casting().spareRule).toEqual({ by: 'share', share: 0.2 });
     await wait(120);
     await bench.settle();
-    // A fifth more than 36 halves: 44 (common practice, no source).
-    expect(bench.text).toMatch(/Parts to cast, for 3644/);
+    // A fifth more than 36 halves are 44, in eight rounds of six (common practice, no source).
+    expect(bench.text).toMatch(/Rounds8/);
     await bench.type('Spare share', '50 %');
     expect(casting().spareRule).toEqual({ by: 'share', share: 0.5 });
     await bench.press('by confidence');
     expect(casting().spareRule).toEqual({ by: 'confidence', confidence: 0.95 });
   });
 
-  it('makes a piece of one part without a seam, or of two with one', async () => {
+  it('counts breakages that were seen, and refuses more broken than cast', async () => {
     const bench = await Bench.of(BatchStation);
-    await bench.press('one part');
-    expect(casting()).toMatchObject({ closure: null, parts: [{ perPiece: 1 }] });
-    await bench.press('two halves');
-    expect(casting().closure).toMatchObject({ kind: 'warmPlate' });
+    await bench.press('You know how many broke before?');
+    await bench.type('Cast before', '40');
+    await bench.type('Of them broke', '12');
+    expect(casting().breakages).toEqual({ cast: 40, broken: 12 });
+    await wait(120);
+    await bench.settle();
+    expect(bench.text).toMatch(/Rounds1\d/);
+    await bench.type('Of them broke', '50');
+    expect(bench.text).toContain('More than were cast');
+    expect(casting().breakages).toEqual({ cast: 40, broken: 12 });
+    await bench.press('Go by the computed chance alone');
+    expect(casting().breakages).toBeUndefined();
   });
 
   it('keeps a half-typed due time out of the plan', async () => {

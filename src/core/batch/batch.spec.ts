@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { binomialDistribution } from 'simple-statistics';
-import { meltAmounts } from './amounts';
-import { batchAmounts, batchStation, type BatchInput } from './batch';
-import { chanceOfAtMost, partsToCast } from './spares';
-import { secondsOf, timeline } from './timeline';
+import { meltAmounts, type OnPieces, type PartAmount } from './amounts';
+import { batchAmounts, batchStation, type BatchCoat, type BatchInput, type BatchPart } from './batch';
+import { chanceOfAtMost, chanceOfAtMostLearned, learnedChance, partsToCast } from './spares';
+import { secondsOf } from './timeline';
 
 describe('spares', () => {
   // Binomial quantiles, worked with a statistics package.
@@ -46,59 +46,121 @@ describe('spares', () => {
   });
 });
 
+describe('spares where breakages were counted', () => {
+  it('where it is learned, is the binomial one summed over every chance there may be (direct summation)', () => {
+    for (const [cast, broken, tries] of [[40, 2, 12], [10, 3, 30], [200, 9, 24]] as const) {
+      const learned = learnedChance(0.08, cast, broken);
+      const steps = 4000;
+      // Density of the Beta distribution, up to a factor, at the middle of each step.
+      const weights = Array.from({ length: steps }, (_, i) => Math.exp((learned.broken - 1) * Math.log((i + 0.5) / steps) + (learned.whole - 1) * Math.log(1 - (i + 0.5) / steps)));
+      const all = weights.reduce((sum, w) => sum + w, 0);
+      for (const most of [0, 1, 3, 7]) {
+        const summed = weights.reduce((sum, w, i) => sum + w * chanceOfAtMost(most, tries, (i + 0.5) / steps), 0) / all;
+        expect(chanceOfAtMostLearned(most, tries, learned)).toBeCloseTo(summed, 5);
+      }
+    }
+  });
+
+  it('wants more spares the less is known, and comes to the binomial count when much is', () => {
+    const rule = { by: 'confidence', confidence: 0.95 } as const;
+    expect(partsToCast(36, learnedChance(0.05, 20, 1), rule)).toBeGreaterThan(partsToCast(36, 0.05, rule));
+    expect(partsToCast(36, learnedChance(0.05, 100000, 5000), rule)).toBe(partsToCast(36, 0.05, rule));
+    expect(partsToCast(36, learnedChance(0.05, 40, 20), rule)).toBeGreaterThan(partsToCast(36, learnedChance(0.05, 40, 2), rule));
+  });
+
+  // Common practice, no source: a fifth more is the usual margin, with 5 to 15 % breaking.
+  it('holds the usual fifth against the rule of 95 %: about the same for 24 to 48 parts of which 5 to 12 % break', () => {
+    for (const needed of [24, 36, 48]) for (const p of [0.05, 0.08, 0.12]) {
+      const ratio = partsToCast(needed, p, { by: 'confidence', confidence: 0.95 }) / partsToCast(needed, 0, { by: 'share', share: 0.2 });
+      expect(ratio).toBeGreaterThan(0.85);
+      expect(ratio).toBeLessThan(1.1);
+    }
+  });
+});
+
 describe('amounts', () => {
-  const coats = [{ coatId: 'a', meltId: 'm', method: 'dump' as const, perPartKg: 0.01 }, { coatId: 'b', meltId: 'm', method: 'dump' as const, perPartKg: 0.009 }];
+  const own = [{ meltId: 'm', share: 1 }];
+  const coats = [{ coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0 }, { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0 }];
+  const part = { coats, parts: 40, perRound: 6, perMold: 6, solidKg: 0.086 };
+  const amounts = (parts: readonly PartAmount[], onPieces: readonly OnPieces[] = []) => meltAmounts({ parts, onPieces });
 
   it('adds up to what is melted, to the last gram (worked by hand)', () => {
-    const [melt] = meltAmounts({ coats, parts: 40, perRound: 6, perMold: 6, solidKg: 0.086 });
+    const [melt] = amounts([part]);
     expect(melt.inPartsKg).toBeCloseTo(0.76, 12);
     expect(melt.comesBackKg).toBeCloseTo(6 * (0.043 - 0.009), 12);
     expect(melt.stuckKg).toBeCloseTo(0.015 + 0.03 * 0.76, 12);
     expect(melt.meltedKg).toBe(melt.inPartsKg + melt.comesBackKg + melt.stuckKg);
   });
 
+  it('counts what drips off, closes and finishes (worked by hand)', () => {
+    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], dripsKg: 0.001 }] }], [{ meltId: 'm', use: 'closing', kg: 0.04 }, { meltId: 'm', use: 'finishing', kg: 0.02 }]);
+    expect(melt.dripsKg).toBeCloseTo(0.04, 12);
+    expect(melt.stuckKg).toBeCloseTo(0.015 + 0.03 * (0.4 + 0.04 + 0.02), 12);
+    expect(melt.meltedKg).toBeCloseTo(0.4 + 0.04 + 0.02 + melt.comesBackKg + melt.stuckKg + 0.04, 12);
+  });
+
   it('takes a mold to the brim that is chilled before it is tipped out', () => {
-    const [melt] = meltAmounts({ coats: [{ ...coats[0], method: 'chillDump' }], parts: 12, perRound: 6, perMold: 6, solidKg: 0.086 });
+    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], method: 'chillDump' }], parts: 12 }]);
     expect(melt.comesBackKg).toBeCloseTo(6 * (0.086 - 0.01), 12);
   });
 
   it('needs no pool for spooned coats, and keeps melts apart', () => {
-    const melts = meltAmounts({ coats: [{ ...coats[0], method: 'spoon' }, { ...coats[1], meltId: 'n' }], parts: 12, perRound: 6, perMold: 6, solidKg: 0.086 });
+    const melts = amounts([{ ...part, coats: [{ ...coats[0], method: 'spoon' }, { ...coats[1], shares: [{ meltId: 'n', share: 1 }] }], parts: 12 }]);
     expect(melts.map((melt) => melt.meltId)).toEqual(['m', 'n']);
     expect(melts[0].comesBackKg).toBe(0);
     expect(melts[1].comesBackKg).toBeGreaterThan(0);
   });
+
+  it('divides a marbled coat by its shares, and what comes back of it is mixed', () => {
+    const marbled = [{ meltId: 'm', share: 0.75 }, { meltId: 'n', share: 0.25 }];
+    const [m, n] = amounts([{ ...part, coats: [{ ...coats[0], shares: marbled }] }]);
+    expect([m.inPartsKg, n.inPartsKg]).toEqual([expect.closeTo(0.3, 12), expect.closeTo(0.1, 12)]);
+    expect(m.comesBackKg / n.comesBackKg).toBeCloseTo(3, 9);
+    expect([m.mixed, n.mixed]).toEqual([true, true]);
+  });
 });
 
-const input: BatchInput = {
-  pieces: 18, perPiece: 2, spareRule: { by: 'confidence', confidence: 0.95 }, breakChance: { value: 0.05, low: 0.02, high: 0.1 }, perMold: 6, moldsAtHand: 1, solidKg: 0.086,
-  coats: [{ coatId: 'a', meltId: 'm', method: 'dump', perPartKg: 0.02, drainSeconds: 20, dwellSeconds: 10, standsIn: 'fridge', rests: [], place: 'fridge', chillSeconds: 600, turnedSeconds: 0 }], filled: true, closed: true, coverSeconds: 0, atHandKg: 0.4,
-};
+const coat: BatchCoat = { coatId: 'a', shares: [{ meltId: 'm', share: 1 }], method: 'dump', perPartKg: 0.02, dripsKg: 0, drainSeconds: 20, dwellSeconds: 10, standsIn: 'fridge', rests: [], place: 'fridge', chillSeconds: 600, turnedSeconds: 0 };
+const half: BatchPart = { partId: 'half', perPiece: 2, moldId: 'bombs', cavityId: 'c', perMold: 6, moldsAtHand: 1, breakChance: { value: 0.05, low: 0.02, high: 0.1 }, solidKg: 0.086, coats: [coat], inMold: [] };
+const input: BatchInput = { pieces: 18, spareRule: { by: 'confidence', confidence: 0.95 }, parts: [half], onPieces: [], after: [{ kind: 'fill', handsOn: true, seconds: 15 }, { kind: 'close', handsOn: true, seconds: 25 }], atHandKg: 0.4 };
+const station = (of: BatchInput) => batchStation(of, batchAmounts(of), new Map([['m', 600]]));
 
 describe('timeline', () => {
   it('tells hands-on from waiting, and leaves no gap (worked by hand from the trade’s hands-on times)', () => {
-    const time = timeline({ ...input, parts: 7, meltSeconds: 600 });
+    const time = station({ ...input, pieces: 1, parts: [{ ...half, perPiece: 7, breakChance: { value: 0, low: 0, high: 0 } }] }).timeline;
     expect(time.rounds).toBe(2);
-    // Melt 600; round of six: 6×8 + 10 + 20 + 40 = 118, unmold 48; round of one: 8 + 70 = 78, unmold 8; fill 18×15, close 18×25.
-    expect(secondsOf(time.wholeJob, true)).toBe(600 + 118 + 48 + 78 + 8 + 270 + 450);
+    // Melt 600; round of six: 6×8 + 10 + 20 + 40 = 118, unmold 48; round of one: 8 + 70 = 78, unmold 8; fill 15, close 25.
+    expect(secondsOf(time.wholeJob, true)).toBe(600 + 118 + 48 + 78 + 8 + 15 + 25);
     expect(secondsOf(time.wholeJob, false)).toBe(1200);
     time.wholeJob.slice(1).forEach((stretch, i) => expect(stretch.startSeconds).toBe(time.wholeJob[i].startSeconds + time.wholeJob[i].seconds));
   });
 });
 
-const station = (of: BatchInput) => batchStation(of, batchAmounts(of), 600);
-
 describe('batch station', () => {
   it('answers for 36 halves at 5 %: 40 parts in 7 rounds', () => {
-    const batch = station(input);
-    expect([batch.needed, batch.parts.value, batch.spares.value, batch.rounds.value, batch.partsByTrade.value]).toEqual([36, 40, 4, 7, 44]);
+    const { byPart: [count], rounds } = station(input);
+    expect([count.needed, count.parts.value, count.spares.value, rounds.value, count.partsByTrade.value]).toEqual([36, 40, 4, 7, 44]);
+  });
+
+  it('is as sure of all kinds of part together as is wanted', () => {
+    const { byPart } = station({ ...input, parts: ['front', 'back', 'base'].map((partId) => ({ ...half, partId, perPiece: 1, cavityId: partId })) });
+    const together = byPart.reduce((sure, { needed, parts }) => sure * chanceOfAtMost(parts.value - needed, parts.value, 0.05), 1);
+    expect(together).toBeGreaterThanOrEqual(0.95);
+    // One fewer of each would not do.
+    expect(byPart.reduce((sure, { needed, parts }) => sure * chanceOfAtMost(parts.value - 1 - needed, parts.value - 1, 0.05), 1)).toBeLessThan(0.95);
+  });
+
+  it('caps every part that is cast, and seams every piece', () => {
+    const closing = (partId?: string): number => station({ ...input, onPieces: [{ meltId: 'm', use: 'closing', eachKg: 0.002, ...(partId === undefined ? {} : { partId }) }] }).melts[0].closing.value;
+    expect(closing()).toBeCloseTo(18 * 0.002, 12);
+    expect(closing('half')).toBeCloseTo(40 * 0.002, 12);
   });
 
   it('says how many the chocolate on hand makes: enough for them, not for one more', () => {
     const made = station(input).piecesFromAtHand.value;
     const melted = (pieces: number): number => {
       const parts = partsToCast(pieces * 2, 0.05, input.spareRule);
-      return meltAmounts({ coats: input.coats, parts, perRound: 6, perMold: 6, solidKg: 0.086, pouredTogether: 1 })[0].meltedKg;
+      return meltAmounts({ parts: [{ ...half, parts, perRound: Math.min(6, parts) }], onPieces: [], pouredTogether: 1 })[0].meltedKg;
     };
     expect(made).toBeGreaterThan(0);
     expect(melted(made)).toBeLessThanOrEqual(0.4);

@@ -2,7 +2,7 @@ import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
 import type { RoundRun } from './rounds';
-import { partsToCast } from './spares';
+import { learnedChance, partsToCast, type LearnedChance } from './spares';
 import { timeline, type FurtherTask, type Timeline, type TimelineCoat } from './timeline';
 
 export interface BatchCoat extends CoatAmount, Omit<TimelineCoat, 'method' | 'meltIds'> {}
@@ -31,6 +31,8 @@ export interface AfterCasting extends Omit<OnPieces, 'kg'> {
 export interface BatchInput {
   readonly pieces: number;
   readonly spareRule: SpareRule;
+  /** Of parts cast before, how many broke: the computed chance is held against it. */
+  readonly breakages?: { readonly cast: number; readonly broken: number } | undefined;
   readonly parts: readonly BatchPart[];
   readonly onPieces: readonly AfterCasting[];
   readonly after: readonly FurtherTask[];
@@ -105,7 +107,12 @@ function ruleOf({ spareRule, parts }: BatchInput): SpareRule {
 
 function partCounts(input: BatchInput, pieces: number): number[] {
   const rule = ruleOf(input);
-  return input.parts.map((part) => partsToCast(pieces * part.perPiece, part.breakChance.value, rule));
+  return input.parts.map((part) => partsToCast(pieces * part.perPiece, chanceOf(input, part.breakChance.value), rule));
+}
+
+/** The chance of breaking to count with: as computed, or as parts cast before have shown. */
+function chanceOf({ breakages }: BatchInput, computed: number): number | LearnedChance {
+  return breakages ? learnedChance(computed, breakages.cast, breakages.broken) : computed;
 }
 
 /**
@@ -135,10 +142,11 @@ function partCount(input: BatchInput, index: number, parts: number, time: Timeli
   const { partId, perPiece, breakChance, perMold, moldsAtHand } = input.parts[index];
   const needed = input.pieces * perPiece;
   const sure = ruleOf(input);
-  const range = [breakChance.low, breakChance.high].map((p) => partsToCast(needed, p, sure));
-  const rule = sure.by === 'share' ? 'batch.partsByShare' : 'batch.partsByConfidence';
+  const range = [breakChance.low, breakChance.high].map((p) => partsToCast(needed, chanceOf(input, p), sure));
+  const rule = sure.by === 'share' ? 'batch.partsByShare' : input.breakages ? 'batch.partsLearned' : 'batch.partsByConfidence';
   const ruleTerm = sure.by === 'share' ? term('spareShare', sure.share, 'share') : term('confidence', sure.confidence, 'share');
-  const terms = [term('partsNeeded', needed, 'count'), term('breakChance', breakChance.value, 'share'), ruleTerm];
+  const seen = input.breakages ? [term('castBefore', input.breakages.cast, 'count'), term('brokeBefore', input.breakages.broken, 'count')] : [];
+  const terms = [term('partsNeeded', needed, 'count'), term('breakChance', breakChance.value, 'share'), ...seen, ruleTerm];
   return {
     partId, needed,
     parts: answer(parts, 'count', rule, terms, [Math.min(...range), Math.max(...range)]),

@@ -53,17 +53,56 @@ function logGamma(x: number): number {
   return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(base) - base + Math.log(sum);
 }
 
+/** The chance of breaking as known from parts that were cast: as sure as so many parts of which so many broke. */
+export interface LearnedChance {
+  readonly broken: number;
+  readonly whole: number;
+}
+
+/** A chance computed from the thickness counts as much as so many parts that were cast. Working rule. */
+const COMPUTED_COUNTS = 20;
+
+/** What parts that were cast say of the chance of breaking, on top of a computed one: prior and counts of a Beta distribution. */
+export function learnedChance(computed: number, cast: number, broken: number): LearnedChance {
+  const p = Math.min(WORST_CHANCE, Math.max(1e-4, computed));
+  return { broken: COMPUTED_COUNTS * p + broken, whole: COMPUTED_COUNTS * (1 - p) + cast - broken };
+}
+
+/**
+ * Probability that at most `most` of `tries` parts break where the chance itself is known from counts alone (Beta-Binomial; Johnson,
+ * Kemp & Kotz, Univariate Discrete Distributions, section 6.2.2), term after term by their ratio.
+ */
+export function chanceOfAtMostLearned(most: number, tries: number, { broken: a, whole: b }: LearnedChance): number {
+  if (most >= tries) return 1;
+  if (most < 0) return 0;
+  let term = Math.exp(logBeta(a, b + tries) - logBeta(a, b));
+  let sum = term;
+  for (let k = 0; k < most; k++) {
+    term *= ((tries - k) * (a + k)) / ((k + 1) * (b + tries - k - 1));
+    sum += term;
+  }
+  return Math.min(1, sum);
+}
+
+/** Logarithm of the beta function, for any arguments above 0: small ones are raised by Γ(x) = Γ(x + 1) / x. */
+function logBeta(a: number, b: number): number {
+  const log = (x: number): number => logGamma(x + 1) - Math.log(x);
+  return log(a) + log(b) - log(a + b);
+}
+
 /**
  * Fewest parts to cast so that enough survive.
  *
- * By confidence: smallest N with P(Binomial(N, 1 - p) ≥ needed) ≥ confidence. By share: that share more, rounded up.
+ * By confidence: smallest N with P(N - broken ≥ needed) ≥ confidence, the broken by a binomial distribution, or by a Beta-Binomial where
+ * the chance is learned from parts that were cast. By share: that share more, rounded up.
  * @param needed parts that must be whole, 1 to 24000
  * @param breakChance per part; more than 0.95 is taken as 0.95
  */
-export function partsToCast(needed: number, breakChance: number, rule: SpareRule): number {
+export function partsToCast(needed: number, breakChance: number | LearnedChance, rule: SpareRule): number {
   if (rule.by === 'share') return Math.ceil(needed * (1 + rule.share) - 1e-9);
-  const p = Math.min(WORST_CHANCE, Math.max(0, breakChance));
-  const enough = (n: number): boolean => chanceOfAtMost(n - needed, n, p) >= rule.confidence;
+  const learned = typeof breakChance === 'number' ? undefined : breakChance;
+  const p = typeof breakChance === 'number' ? Math.min(WORST_CHANCE, Math.max(0, breakChance)) : breakChance.broken / (breakChance.broken + breakChance.whole);
+  const enough = (n: number): boolean => (learned ? chanceOfAtMostLearned(n - needed, n, learned) : chanceOfAtMost(n - needed, n, p)) >= rule.confidence;
   if (enough(needed)) return needed;
   let low = needed;
   let high = Math.ceil(needed / (1 - p)) + 8;

@@ -64,7 +64,8 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, simulated: SimulatedCo
     hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', nearestClass(choice.chocolate.fluidity))],
       ordered(thin.holdM, thick.holdM)),
     rest: simulated && answer(simulated.stillAfterSeconds, 'duration', 'coat.rest', [term('workingTemperature', choice.workingC, 'temperature'), term('wayUp', choice.wayUp)]),
-    feet: simulated && answer(simulated.feetM3 * density, 'mass', 'coat.feet', [term('wayUp', choice.wayUp)]),
+    // Of a dose it is what does not stay, so that none of it is lost to rounding.
+    feet: simulated && answer(density * (input.press || tippedOut(choice.method) ? simulated.feetM3 : Math.max(0, choice.doseM3 - laid.volumeM3)), 'mass', 'coat.feet', [term('wayUp', choice.wayUp)]),
     overHold: !input.press && !tippedOut(choice.method) && choice.method !== 'turn' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: mean(thin), high: mean(thick) },

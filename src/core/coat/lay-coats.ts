@@ -101,7 +101,7 @@ export class CoatLayer {
       return { film, skin, holdM, placedM: mean(film) };
     }
     if (!tippedOut(coat.method)) {
-      const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where);
+      const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where, index === 0 ? undefined : below);
       const film = settledFilm(this.wall, spread, flow, density, ...settling(coat, this.place.cavity.outward));
       return { film, skin, holdM, placedM: Math.max(...spread) };
     }

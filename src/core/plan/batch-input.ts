@@ -17,6 +17,7 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
   return {
     pieces: casting.pieces,
     spareRule: casting.spareRule,
+    breakages: casting.breakages,
     parts: workOrder(parts).map((part) => batchPart(part, part.part.id === capped ? inMold(draft) : [])),
     onPieces: [...closing, ...finishing],
     after: afterCasting(draft, parts, capped !== undefined),

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
-import { newCasting } from '../../data/demo';
+import { demoCastings, newCasting } from '../../data/demo';
 import type { Casting } from '../record/casting';
 import { METHODS, fillsLevel, type Method } from '../record/choices';
 import { readCasting } from '../record/read-casting';
 import { draftPlan } from './draft';
-import { coatModels, makeBy, methodsFor } from './methods';
+import { coatModels, makeBy, makeTogether, methodsFor } from './methods';
 import { addCoat, removeCoat } from './remedy';
 import { simulatedPlan } from './remedy-effect';
 
@@ -47,8 +47,8 @@ describe('the methods of a mold', () => {
         const casting = castIn(id);
         for (const [method, then] of steps) {
           makeBy(casting, method, draftPlan(casting));
-          if (then === 'add' && method !== 'clamp') addCoat(casting);
-          if (then === 'remove' && method !== 'clamp') removeCoat(casting);
+          if (then === 'add' && method !== 'clamp') addCoat(casting.parts[0]);
+          if (then === 'remove' && method !== 'clamp') removeCoat(casting.parts[0]);
           const read = readCasting(structuredClone(casting));
           expect(read.ok ? '' : `${read.problem} ${'path' in read ? read.path : ''}`).toBe('');
           const { coat, coatsMade } = draftPlan(casting);
@@ -106,7 +106,7 @@ describe('each method', () => {
     expect(plan.coat.mass.value / plan.mold.solid.value).toBeCloseTo(1, 2);
     const minutes = (casting: Casting): number => simulatedPlan(casting).chill.coats[0].stay.value;
     expect(plan.chill.coats[0].stay.value).toBeGreaterThan(2 * minutes(made('discs', 'spoon')));
-    expect(minutes(made('discs', 'solid', addCoat))).toBeLessThan(plan.chill.coats[0].stay.value);
+    expect(minutes(made('discs', 'solid', ({ parts }) => addCoat(parts[0])))).toBeLessThan(plan.chill.coats[0].stay.value);
     expect(plan.fill.capacity.value).toBe(0);
   });
 
@@ -119,10 +119,23 @@ describe('each method', () => {
     // Joined to its other half it gives its heat off through the mold alone.
     expect(plan.chillInput.coats.map(({ inside }) => inside)).toEqual(['open', 'joined']);
     // The closure that was chosen is there again with another method.
-    casting.closure = { kind: 'pipedSeam', meltId: 'melt-1', sets: [] };
+    casting.closure = { kind: 'pipedSeam', meltId: 'melt-1', lineM: 0.003, sets: [] };
     expect(draftPlan(casting).closure).toBeNull();
     makeBy(casting, 'dump', draftPlan(casting));
     expect(draftPlan(casting).closure?.kind).toBe('pipedSeam');
     expect(casting.parts[0].coats.some(({ method }) => fillsLevel(method))).toBe(false);
+  });
+
+  it('that clamps two halves of a figure clamps both, and lets go of both', () => {
+    const casting = demoCastings(new Date('2026-10-12T08:00:00Z')).find(({ id }) => id === 'demo-owls');
+    if (!casting) throw new Error('no owls');
+    const last = (): string[] => casting.parts.map(({ coats }) => coats[coats.length - 1].method);
+    expect(last()).toEqual(['clamp', 'clamp']);
+    makeTogether(casting, 'dump', draftPlan(casting, [], 'part-2'));
+    expect(last()).toEqual(['dump', 'dump']);
+    makeTogether(casting, 'spoon', draftPlan(casting, [], 'part-2'));
+    expect(last()).toEqual(['dump', 'spoon']);
+    makeTogether(casting, 'clamp', draftPlan(casting));
+    expect(last()).toEqual(['clamp', 'clamp']);
   });
 });

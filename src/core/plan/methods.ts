@@ -5,7 +5,7 @@ import type { Mold } from '../record/mold';
 import { cavityRecordOf, moldOf, partOf } from '../record/references';
 import { filmVolume } from '../shell/laid-film';
 import { LIMITS } from '../record/limits';
-import type { PartDraft } from './draft';
+import type { PartDraft, PlanDraft } from './draft';
 
 /** Methods that a mold allows for one of its cavities, the likeliest first. A pressed shell is what its insert leaves, spooned in. */
 export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][number]): readonly Method[] {
@@ -66,6 +66,16 @@ export function makeBy(casting: Casting, method: Method, plan: Pick<PartDraft, '
   if (method === 'clamp') return clamp(part, plan);
   for (const coat of part.coats) startBy(coat, method, dosed(method, part, plan));
   evenLayers(part.coats);
+}
+
+/**
+ * Makes the part that a plan is seen from by another method, and with it the parts it is clamped to, or is to be: the halves of a figure
+ * are topped up and closed together.
+ */
+export function makeTogether(casting: Casting, method: Method, plan: PlanDraft): void {
+  const clamped = method === 'clamp' || plan.coatsMade[plan.coatsMade.length - 1].method === 'clamp';
+  const together = clamped && plan.moldRecord.composition.kind === 'figure' ? plan.parts.filter(({ part }) => part.moldId === plan.part.moldId) : [plan];
+  for (const part of together) makeBy(casting, method, part);
 }
 
 /** Filled nearly to the top, set, topped up, closed with the other half and clamped. */

@@ -45,27 +45,35 @@ export function castIn(casting: Casting, partId: string, mold: Mold): void {
   if (before.id !== moldId) moveTo(casting, part, before, mold);
   for (const one of casting.parts) if (one.moldId === moldId && !mold.cavities.some(({ id }) => id === one.cavityId)) one.cavityId = mold.cavities[0].id;
   dropMolds(casting);
-  joinAsNeeded(casting, mold);
+  joinAsNeeded(casting, mold.composition.kind === 'halves' || mold.composition.kind === 'figure');
 }
 
 function moveTo(casting: Casting, part: Part, before: Mold, mold: Mold): void {
+  part.moldId = mold.id;
   // The other halves or pieces of a figure or an assembly go as it goes.
   if (before.composition.kind === 'figure' || before.composition.kind === 'assembly') {
     for (const { id } of casting.parts.filter((one) => one !== part && one.moldId === before.id)) removePart(casting, id);
   }
   const [first, ...more] = partsOfMold(mold);
   const alone = !casting.parts.some((one) => one !== part && one.role === 'shell');
-  part.moldId = mold.id;
   Object.assign(part, more.length > 0 || (part.role === 'shell' && alone) ? first : { cavityId: first.cavityId });
   for (const one of more.slice(0, MOST_PARTS - casting.parts.length)) casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
 }
 
-/** A seam or a plate joins two: taken away where a piece is one shell, put in where a mold of two halves comes in. */
-function joinAsNeeded(casting: Casting, { composition }: Mold): void {
+/** Takes so many of a part in a piece; two shells are joined, and one is not. */
+export function takePerPiece(casting: Casting, partId: string, count: number): void {
+  const part = casting.parts.find(({ id }) => id === partId);
+  if (!part) return;
+  part.perPiece = count;
+  joinAsNeeded(casting, part.role === 'shell');
+}
+
+/** A seam or a plate joins two: taken away where a piece is one shell, put in where two are `joined` that were not closed yet. */
+function joinAsNeeded(casting: Casting, joined: boolean): void {
   const halves = casting.parts.reduce((sum, { role, perPiece }) => sum + (role === 'shell' || role === 'lid' ? perPiece : 0), 0);
   const joins = casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam';
   if (halves < 2 && joins) casting.closure = null;
-  if (halves >= 2 && !casting.closure && (composition.kind === 'halves' || composition.kind === 'figure')) casting.closure = usualClosing(casting, 'warmPlate');
+  if (halves >= 2 && !casting.closure && joined) casting.closure = usualClosing(casting, 'warmPlate');
 }
 
 /** Ways a part is added: the second of two halves that are alike so far, or another part of a role. */

@@ -30,7 +30,7 @@ describe('a weighed shell', () => {
     expect(found.factor).toBeGreaterThan(1.2);
     expect(found.factor).toBeLessThan(1.5);
     expect(Math.abs(found.after.massKg - weighedKg)).toBeLessThan(Math.abs(found.before.massKg - weighedKg) / 2);
-    takeWeighed(casting, found);
+    takeWeighed(casting, 'half', found);
     expect(readCasting(casting).ok).toBe(true);
     expect(massOf(casting)).toBeCloseTo(found.after.massKg, 6);
   });
@@ -42,12 +42,12 @@ describe('a weighed shell', () => {
     const found = weigh(casting, massOf(casting));
     expect(found.within).toBeGreaterThan(1.02);
     expect(found.within).toBeLessThan(1.3);
-    takeWeighed(casting, found);
+    takeWeighed(casting, 'half', found);
     const once = spread();
     expect(once).toBeLessThan(1 + 0.75 * (before - 1));
     const again = weigh(casting, massOf(casting));
     expect(again.within).toBeLessThan(found.within);
-    takeWeighed(casting, again);
+    takeWeighed(casting, 'half', again);
     expect(spread()).toBeLessThan(once);
     expect(readCasting(casting).ok).toBe(true);
   });
@@ -58,7 +58,7 @@ describe('a weighed shell', () => {
     const found = weigh(casting, massOf(casting) * 1.1);
     expect(found.by).toBe('dose');
     expect(found.factor).toBeGreaterThan(1.05);
-    takeWeighed(casting, found);
+    takeWeighed(casting, 'half', found);
     expect(massOf(casting)).toBeGreaterThan(found.before.massKg * 1.05);
   });
 

@@ -156,6 +156,8 @@ export const CastingSchema = z.object({
   fill: z.array(LayerSchema).check(z.maxLength(12)),
   closure: z.nullable(ClosureSchema),
   finishes: z.array(FinishSchema).check(z.maxLength(20)),
+  /** Of parts cast before in this mold and way, how many broke. */
+  breakages: z.optional(z.object({ cast: wholeWithin('castBefore'), broken: wholeWithin('brokeBefore') }).check(z.refine(({ cast, broken }) => broken <= cast))),
   /** The chocolate on hand for the question "how many can I make of it?", kg. */
   atHandKg: within('atHandKg'),
   /** Inner diameter of the mug a bomb is served in, where there is one. */

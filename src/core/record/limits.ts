@@ -60,6 +60,8 @@ export const LIMITS = {
   capM: limit('length', 0.0005, 0.015),
   holeM: limit('length', 0.003, 0.1),
   spareShare: limit('share', 0, 1),
+  castBefore: limit('count', 1, 100000),
+  brokeBefore: limit('count', 0, 100000),
   confidence: limit('share', 0.5, 0.999),
   bandC: limit('temperature', 20, 60),
   yieldPa: limit('yieldStress', 0, 60),

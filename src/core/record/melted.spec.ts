@@ -2,9 +2,7 @@ import { CASSON_AT_40, cassonAt40 } from '../matter/chocolate';
 import { newCasting } from '../../data/demo';
 import { shippedPantry, SHIPPED_CHOCOLATES } from '../../data/pantry-shipped';
 import { readPantryFile, writePantryFile } from '../../data/pantry-file';
-import { finishPlan } from '../plan/plan';
-import { draftPlan } from '../plan/draft';
-import { chillNominal } from '../chill/chill';
+import { planned } from '../../testing/planned';
 import type { Casting } from './casting';
 import type { Tint } from './chocolate';
 import { asMelted, tintAmounts, tintAsChocolate } from './melted';
@@ -38,8 +36,7 @@ describe('a tint', () => {
 
   it('in a casting is bought as its chocolates, and planned like any other', () => {
     const casting = tinted();
-    const draft = draftPlan(casting);
-    const plan = finishPlan(draft, chillNominal(draft.chillInput));
+    const plan = planned(casting);
     const needed = plan.batch.melts[0].melted.value;
     const bought = (id: string): number => plan.buy.find(({ chocolateId }) => chocolateId === id)?.mass.value ?? 0;
     expect(bought('linen')).toBeGreaterThanOrEqual((needed * 12) / 16);

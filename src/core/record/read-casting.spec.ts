@@ -39,7 +39,7 @@ describe('reading a casting', () => {
     ['not an object', 'text', 'notARecord'],
     ['nothing', null, 'notARecord'],
     ['a list', [], 'notARecord'],
-    ['a newer record', demo((c) => { (c as Record<string, unknown>)['schemaVersion'] = 5; }), 'newerVersion'],
+    ['a newer record', demo((c) => { (c as Record<string, unknown>)['schemaVersion'] = 6; }), 'newerVersion'],
     ['a record without a version', demo((c) => { delete (c as Record<string, unknown>)['schemaVersion']; }), 'badValue'],
     ['half a piece', demo((c) => { (c as Record<string, unknown>)['pieces'] = 2.5; }), 'badValue'],
     ['five coats', demo((c) => { const [part] = c['parts'] as unknown as { coats: unknown[] }[]; part.coats = [1, 2, 3, 4, 5].map((n) => ({ ...(part.coats[0] as object), id: `c${n}` })); }), 'badValue'],

@@ -15,11 +15,16 @@ export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiame
   return Math.min(WORKING_RULES.dumpStartThicknessM, (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, depthM / 2);
 }
 
-/** Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. */
-export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea): Float64Array {
+/**
+ * Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. On a coat that has set it
+ * lies a little thicker than on the bare wall, as there is less of a surface to lie on.
+ * @param belowM what has set at each point, m; nothing where it is left out
+ */
+export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea, belowM?: ArrayLike<number>): Float64Array {
   const covers = coverage(cavity.profile, where);
   const laid = (even: number): Float64Array => covers.map((share) => even * share);
-  const over = (even: number): number => filmVolume(cavity, laid(even)) - doseM3;
+  const before = belowM ? filmVolume(cavity, belowM) : 0;
+  const over = (even: number): number => filmVolume(cavity, belowM ? covers.map((share, i) => belowM[i] + even * share) : laid(even)) - before - doseM3;
   const most = Math.max(cavity.depthM, cavity.rimDiameterM / 2);
   const atMost = over(most);
   // A dose that would more than fill the cavity lies as thick as it is deep.

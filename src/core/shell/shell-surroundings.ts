@@ -1,11 +1,12 @@
 import type { Place } from '../record/choices';
 import type { CoatChoice, Inside } from './coat-choice';
 import type { DwellInput } from './dwell-skin';
+import { rootBetween } from '../quantity/root';
 import { tippedOut } from '../record/choices';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
 import type { ShellInput, ShellVariation } from './shell';
-import { toCells, type WallCells } from './wall-cells';
+import { layerOn, toCells, type WallCells } from './wall-cells';
 import type { WallAir } from './wall-heat';
 
 /** Air on both sides of the wall in a place, open or closed above as the mold is held there; under an insert the inside is cooled through it. */
@@ -25,6 +26,18 @@ export function startingFilm({ cavity, press }: ShellInput, choice: CoatChoice, 
     const start = startThicknessM(cavity);
     return belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b)));
   }
-  const laid = press ? pressedFilm(cavity, press) : spreadFilm(cavity, choice.doseM3 * doseFactor, choice.where);
-  return toCells(cells, laid, cavity.profile.arcM);
+  if (press) return toCells(cells, pressedFilm(cavity, press), cavity.profile.arcM);
+  const doseM3 = choice.doseM3 * doseFactor;
+  const laid = toCells(cells, spreadFilm(cavity, doseM3, choice.where), cavity.profile.arcM);
+  // The whole dose lies on what has set, and not what would lie there on the bare wall.
+  const held = (times: number): number => cells.areaM2.reduce((sum, area, i) => sum + area * (layerOn(cells, i, belowM[i] + times * laid[i]) - layerOn(cells, i, belowM[i])), 0);
+  const over = (times: number): number => held(times) - doseM3;
+  const [low, high] = [over(MOST_APART[0]), over(MOST_APART[1])];
+  // A dose that more than fills the cavity stays as it was laid.
+  if (low >= 0 || high <= 0) return laid;
+  const times = rootBetween(over, ...MOST_APART, low, high, 1e-9 * doseM3);
+  return laid.map((h) => h * times);
 }
+
+/** How much thinner or thicker a dose can lie on coats than on the bare wall, as factors. */
+const MOST_APART = [0.5, 2] as const;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { SpareRule } from '../../../core/record/casting';
+import type { Casting, SpareRule } from '../../../core/record/casting';
 import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -48,6 +48,22 @@ export class BatchStation {
     this.store.edit('spares', (casting) => {
       casting.spareRule = rule;
     }, 'spares');
+  }
+
+  /** What the computed chance would have come to in a round: to be overwritten by what was seen. */
+  protected readonly firstSeen = computed(() => {
+    const plan = this.plan();
+    const cast = plan?.batch.byPart[0].parts.value ?? 20;
+    return { cast, broken: Math.round(cast * (plan?.coat.breakChance.value ?? 0.1)) };
+  });
+  protected readonly fewer = computed(() => (cast: number) => (cast < (this.plan()?.casting.breakages?.broken ?? 0) ? 'Fewer than broke: type how many were cast in all.' : ''));
+  protected readonly more = computed(() => (broken: number) => (broken > (this.plan()?.casting.breakages?.cast ?? Infinity) ? 'More than were cast: type how many of them broke.' : ''));
+
+  protected setBreakages(seen: Casting['breakages']): void {
+    this.store.edit('breakages', (casting) => {
+      if (seen) casting.breakages = seen;
+      else delete casting.breakages;
+    }, 'breakages');
   }
 
   protected setAtHand(kg: number): void {

@@ -6,7 +6,7 @@ import { COAT_AREAS, PLACES, WAYS_UP, laidAnywhere, setsUpright, tippedOut, type
 import { LIMITS } from '../../../core/record/limits';
 import { pourFrom, sourceKey, streakInto } from '../../../core/record/melting';
 import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
-import { makeBy, methodsFor } from '../../../core/plan/methods';
+import { makeTogether, methodsFor } from '../../../core/plan/methods';
 import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/plan/remedy';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
@@ -166,7 +166,7 @@ export class CoatStation {
 
   protected setMethod(method: Method): void {
     const plan = this.plan();
-    if (plan) this.store.edit('method', (casting) => makeBy(casting, method, plan));
+    if (plan) this.store.edit('method', (casting) => makeTogether(casting, method, plan));
   }
 
   protected name(index: number): string {

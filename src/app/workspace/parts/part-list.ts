@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
-import { MOST_PARTS, addPart, removePart, type PartKind } from '../../../core/plan/parts';
+import { MOST_PARTS, addPart, removePart, takePerPiece, type PartKind } from '../../../core/plan/parts';
 import type { PartRole } from '../../../core/record/choices';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
@@ -68,7 +68,7 @@ export class PartList {
   }
 
   protected setPerPiece(count: number): void {
-    this.open.edit('parts in a piece', (part) => (part.perPiece = count), 'per piece');
+    this.open.edit('parts in a piece', ({ id }, casting) => takePerPiece(casting, id, count), 'per piece');
   }
 
   protected add(kind: PartKind): void {

@@ -1,0 +1,199 @@
+import AxeBuilder from '@axe-core/playwright';
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+
+/** Opens a station of one of the demo's castings. */
+async function open(page: Page, casting: string, station: string): Promise<void> {
+  await page.goto(`/casting/${casting}/${station}`);
+  await expect(page.locator('ks-ribbon li').first()).toBeVisible();
+}
+
+/** Grams in a text, one after another. */
+const grams = (text: string): number[] => [...text.matchAll(/([\d.]+) g\b/g)].map(([, number]) => Number(number));
+
+/** Makes the bombs of two halves of two colours, the lower one white. */
+async function twoColours(page: Page): Promise<void> {
+  await openBombs(page, 'mold');
+  await page.getByRole('button', { name: 'More parts or colours' }).click();
+  await page.getByRole('button', { name: 'Two halves of two colours' }).click();
+  await page.keyboard.press('3');
+  await page.getByLabel('Chocolate', { exact: true }).selectOption('linen');
+  await expect(tab(page, 'Melt')).toContainText('Linen, Quarry 64');
+}
+
+test('two halves of two colours: a melt for each, light before dark, all of it adding up, kept after a reload', async ({ page }) => {
+  await twoColours(page);
+  await expect(page.getByRole('table').filter({ hasText: 'Lower half, first coat' })).toBeVisible();
+  await page.keyboard.press('8');
+  await expect(page.getByText('Rounds 1 to 3, each: 6 × Lower half')).toBeVisible();
+  await worked(page);
+  const bars = page.locator('ks-batch-view .shares');
+  const heads = page.locator('ks-batch-view h2');
+  await expect(heads).toHaveCount(2);
+  for (let i = 0; i < 2; i++) {
+    const [melted] = grams((await heads.nth(i).textContent()) ?? '');
+    const parts = grams((await bars.nth(i).textContent()) ?? '');
+    expect(Math.abs(parts.reduce((sum, g) => sum + g, 0) - melted)).toBeLessThanOrEqual(2);
+  }
+  // The weigh-out adds up to the gram.
+  for (const table of await page.locator('ks-weigh-out table').filter({ hasText: 'Melt' }).all()) {
+    const job = await table.locator('tbody tr td:last-child').allTextContents();
+    const all = job.map((cell) => grams(cell)[0]);
+    expect(all.slice(0, -1).reduce((sum, g) => sum + g, 0)).toBeCloseTo(all[all.length - 1], 6);
+  }
+  await saved(page);
+  await page.reload();
+  await expect(tab(page, 'Melt')).toContainText('Linen, Quarry 64');
+  await page.keyboard.press('3');
+  await page.getByRole('radiogroup', { name: 'Part' }).getByText('Upper half').click();
+  await expect(page.getByLabel('Chocolate', { exact: true })).toHaveValue('quarry');
+});
+
+test('the sheet of two colours prints on one page, and is saved as a PDF of one page and as CSV', async ({ page }) => {
+  await twoColours(page);
+  await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Lower half', exact: true })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  for (const format of ['A4', 'Letter'] as const) expect((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  await page.emulateMedia({ media: 'screen' });
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as PDF' }).click()]);
+  expect(download.suggestedFilename()).toBe('Kilnstone weigh-out Cider-spice bombs.pdf');
+  const pdf = readFileSync(await download.path(), 'latin1');
+  expect(pdf.startsWith('%PDF-')).toBe(true);
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
+  const rows = readFileSync(await csv.path(), 'utf8').split('\r\n').map((row) => row.split(','));
+  expect(rows[0].join()).toContain('what');
+  expect(rows.some(([what, ...rest]) => what === 'Linen' && rest.includes('Melt'))).toBe(true);
+});
+
+test('each coat from its own chocolate, and one marbled: drawn so, and melted in its share', async ({ page }) => {
+  await openBombs(page, 'coat');
+  await page.getByRole('button', { name: 'Another for each coat' }).click();
+  await page.getByLabel('Chocolate of coat 2').selectOption('fallow');
+  await page.getByRole('button', { name: 'Marble it' }).nth(1).click();
+  await page.getByLabel('Streaked with').selectOption('linen');
+  await page.getByLabel('Of the coat').fill('1/3');
+  await expect(page.getByText(/No amount|Out of range/)).toBeVisible();
+  await page.getByLabel('Of the coat').fill('30 %');
+  await expect(tab(page, 'Melt')).toContainText('Quarry 64, Fallow, Linen');
+  await expect(page.locator('pattern[id^="streak-"]')).toHaveCount(1);
+  await page.keyboard.press('Control+z');
+});
+
+test('layers are dragged into order, or moved by their buttons; the section and what fits follow', async ({ page }) => {
+  await openBombs(page, 'fill');
+  const layers = page.locator('.layers > li');
+  await expect(layers.nth(0)).toContainText('Cocoa');
+  const grips = page.locator('.layers .grip');
+  const from = await grips.nth(0).boundingBox();
+  const to = await layers.nth(1).boundingBox();
+  if (!from || !to) throw new Error('no layers');
+  await page.mouse.move(from.x + 8, from.y + 18);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y + 60, { steps: 5 });
+  await page.mouse.move(from.x + 8, to.y + to.height - 10, { steps: 12 });
+  await page.mouse.up();
+  await expect(layers.nth(1)).toContainText('Cocoa');
+  await page.keyboard.press('Control+z');
+  await expect(layers.nth(0)).toContainText('Cocoa');
+  await page.getByRole('button', { name: 'Put Small marshmallows one layer lower' }).click();
+  await expect(layers.nth(1)).toContainText('Cocoa');
+});
+
+test('a cap that has no room is said so, and the fill is lowered for it', async ({ page }) => {
+  await open(page, 'demo-bonbons', 'close');
+  await page.getByLabel('Cap, thick').fill('4 mm');
+  const note = page.getByRole('heading', { name: /A cap of 4\.0 mm wants more room than the 2\.5 mm/ });
+  await expect(note).toBeVisible();
+  await expect(tab(page, 'Close')).toContainText('no cap');
+  await page.getByRole('button', { name: 'Fill lower' }).click();
+  await expect(note).toBeHidden();
+  await expect(page.getByText('Between filling and cap')).toBeVisible();
+  await page.getByLabel('Cap, thick').fill('half a thumb');
+  await expect(page.getByText('No amount in that.')).toBeVisible();
+  await page.keyboard.press('7');
+  await page.keyboard.press('Escape');
+  await page.locator('nav a[href$="/finish"]').click();
+  await page.getByRole('button', { name: 'drizzle' }).click();
+  await expect(page.getByText(/A piece takes/)).toBeVisible();
+  await page.locator('nav a[href$="/close"]').click();
+  await expect(page.getByLabel('Cap, thick')).toHaveValue('half a thumb');
+});
+
+test('a recipe in the pantry is scaled; one that would go in a circle is refused, and the ingredient stays', async ({ page }) => {
+  await page.goto('/pantry/ganache');
+  await page.getByLabel('Amount wanted').fill('1 lb');
+  await expect(page.getByRole('row', { name: /Quarry 64/ })).toContainText('227 g');
+  await page.getByLabel('Ingredient 2').selectOption('f:hazelnut');
+  await expect(page.getByRole('alert')).toContainText('That would go round in a circle: Dark ganache → Hazelnut ganache → Dark ganache');
+  await expect(page.getByLabel('Its name')).toHaveValue('Cream');
+  await page.getByRole('button', { name: 'Add an ingredient' }).click();
+  await page.getByLabel('Density as it lies in a jug').fill('');
+  await expect(page.getByText('Empty: the last amount stays.')).toBeVisible();
+  await page.getByLabel('Density as it lies in a jug').fill('1050 g/L');
+  await expect(page.getByRole('alert')).toHaveCount(1);
+  await page.goto('/casting/demo-bonbons/fill');
+  // The casting keeps its own copy.
+  await expect(page.getByText(/49 g Quarry 64, 49 g Cream|50 g Quarry 64, 50 g Cream/)).toBeVisible();
+});
+
+test('the job is scaled beforehand, made so, undone; booked into the pantry, and out again', async ({ page }) => {
+  await openBombs(page, 'batch');
+  await page.getByText('Scale it, or make it otherwise').click();
+  await page.getByRole('button', { name: 'double' }).click();
+  await expect(page.getByText(/13 rounds instead of 7; 2 molds would keep it at 7/)).toBeVisible();
+  await page.getByRole('button', { name: 'Make it so' }).click();
+  await expect(tab(page, 'Batch')).toContainText('13 rounds');
+  await page.keyboard.press('Control+z');
+  await expect(tab(page, 'Batch')).toContainText('7 rounds');
+  await worked(page);
+  const chocolate = page.getByRole('row', { name: /^Quarry 64/ }).filter({ hasText: 'g' }).last();
+  await expect(chocolate).toContainText('500 g');
+  await page.getByRole('button', { name: 'Job done: book it into the pantry' }).click();
+  await expect(page.getByText('Booked: packs bought in')).toBeVisible();
+  await expect(chocolate).not.toContainText('500 g');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(chocolate).toContainText('500 g');
+  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Shopping list as CSV' }).click()]);
+  expect(readFileSync(await csv.path(), 'utf8')).toContain('Quarry 64');
+});
+
+test('a file whose fillings contain each other is refused with the circle, and the rest is kept', async ({ page }) => {
+  await page.goto('/castings');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { castings: { fillings: { id: string; recipe: object[] }[] }[] };
+  file.castings[0].fillings.find(({ id }) => id === 'ganache')?.recipe.push({ name: 'Hazelnut ganache', parts: 1, fillingId: 'hazelnut', allergens: [] });
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel(/A file exported from Kilnstone/).setInputFiles({ name: 'circle.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
+  await expect(page.getByText(/fillings contain each other in a circle \((Hazelnut ganache → Dark ganache → Hazelnut ganache|Dark ganache → Hazelnut ganache → Dark ganache)\)/)).toBeVisible();
+});
+
+test('the new stations go by keyboard alone', async ({ page }) => {
+  await openBombs(page);
+  for (const [key, station] of [['5', 'fill'], ['6', 'close'], ['7', 'finish'], ['8', 'batch']]) {
+    await page.keyboard.press(key);
+    await expect(page).toHaveURL(new RegExp(`${station}$`));
+  }
+  await page.keyboard.press('7');
+  await page.getByRole('button', { name: 'drizzle' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: '1. drizzle' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take drizzle off' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Plain so far.')).toBeVisible();
+});
+
+for (const path of ['/casting/demo-bonbons/fill', '/casting/demo-bonbons/close', '/casting/demo-bombs/close', '/casting/demo-tiles/finish', '/casting/demo-pears/batch', '/casting/demo-owls/mold', '/pantry', '/pantry/hazelnut', '/casting/demo-pears/weigh-out']) {
+  test(`axe finds nothing on ${path}, and nothing is wider than a phone`, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.locator('main')).not.toBeEmpty();
+    await page.waitForTimeout(700);
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.waitForTimeout(300);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+}

@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import { depthCurve } from '../cavity/depth-curve';
+import { cavityOf } from '../cavity/cavity';
+import { demoCastings } from '../../data/demo';
+import { planned } from '../../testing/planned';
+import type { Closure } from '../record/casting';
+import { closeStation, rimLossPerSecond, type CloseInput } from './close';
+
+const curve = depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.03, depthM: 0.02 }).profile);
+const close = (closure: Partial<Closure> & Pick<Closure, 'kind'>, more: Partial<CloseInput> = {}) => closeStation({
+  closure: { meltId: 'm', sets: [], plateC: 45, seconds: 4, lineM: 0.003, thicknessM: 0.002, holeM: 0.01, partId: 'p', ...closure } as unknown as Closure, rimLengthM: 0.2, rimThicknessM: 0.0025,
+  volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM), headspaceM: 0.003, meltKind: 'dark', shell: { kind: 'dark', fatShare: 0.4 }, roomC: 19.5, pieces: 18, ...more,
+});
+
+describe('closing', () => {
+  it('pipes a seam of 3 mm round 200 mm: 1.41 mL, 1.8 g (mensuration)', () => {
+    expect(close({ kind: 'pipedSeam' }).mass.value).toBeCloseTo(0.2 * Math.PI * 0.0015 ** 2 * 1260, 12);
+    expect(close({ kind: 'lid' }).mass.value).toBe(close({ kind: 'pipedSeam' }).mass.value);
+  });
+
+  it('caps a straight cavity of 30 mm by 2 mm with 1.78 g (mensuration), and says what is left below it', () => {
+    const cap = close({ kind: 'cap' });
+    expect(cap.mass.value / (Math.PI * 0.015 ** 2 * 0.002 * 1260)).toBeCloseTo(1, 6);
+    expect(cap.spare?.value).toBeCloseTo(0.001, 12);
+    expect(close({ kind: 'cap', thicknessM: 0.004 } as Closure).spare?.value).toBeCloseTo(-0.001, 12);
+  });
+
+  it('plugs a hole with a disc (mensuration)', () => {
+    expect(close({ kind: 'plug' }).mass.value).toBeCloseTo(Math.PI * 0.005 ** 2 * 0.002 * 1260, 12);
+  });
+
+  // Common practice, no source: a few seconds until it is flat and melted all round; too long, lopsided and short; reheated every few pieces.
+  it('melts some tenths of a millimetre of a rim in a few seconds on a warm plate, which serves a few pieces', () => {
+    const { plate, mass } = close({ kind: 'warmPlate' });
+    expect(mass.value).toBe(0);
+    expect((plate?.lost.value ?? 0) * 1e3).toBeGreaterThan(0.15);
+    expect((plate?.lost.value ?? 0) * 1e3).toBeLessThan(1);
+    expect(plate?.perWarming.value).toBeGreaterThanOrEqual(3);
+    expect(plate?.perWarming.value).toBeLessThanOrEqual(15);
+    expect(plate?.warmings.value).toBe(Math.ceil(18 / (plate?.perWarming.value ?? 1)));
+  });
+
+  it('loses more the hotter the plate and the longer it stands there, and nothing on a cold one', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 35, max: 90, noNaN: true }), fc.double({ min: 1, max: 60, noNaN: true }), (plateC, seconds) => {
+        const lost = (c: number, s: number): number => close({ kind: 'warmPlate', plateC: c, seconds: s } as Closure).plate?.lost.value ?? NaN;
+        expect(lost(plateC, seconds)).toBeGreaterThan(0);
+        expect(lost(plateC + 5, seconds)).toBeGreaterThan(lost(plateC, seconds));
+        expect(lost(plateC, seconds * 2)).toBeCloseTo(2 * lost(plateC, seconds), 12);
+      }),
+    );
+    expect(rimLossPerSecond({ kind: 'compound', fatShare: 0.32 }, 34, 20)).toBe(0);
+  });
+
+  // Common practice, no source: bonbons about three quarters full leave a cap of 1.5 to 2.5 mm.
+  it('leaves a bonbon that is three quarters full room for a usual cap', () => {
+    const bonbons = demoCastings(new Date('2026-10-12T08:00:00Z')).find(({ id }) => id === 'demo-bonbons');
+    if (!bonbons) throw new Error('no bonbons');
+    bonbons.fill[0].amount = { by: 'share', share: 0.75 };
+    const { close: made, fill } = planned(bonbons);
+    expect(fill.headspace.value * 1e3).toBeGreaterThan(1.5);
+    expect(fill.headspace.value * 1e3).toBeLessThan(3.5);
+    expect(made?.spare?.value).toBeGreaterThan(0);
+  });
+});
