@@ -47,8 +47,8 @@ test('owls are clamped, bonbons rest before the fridge, painted details keep out
   await page.goto('/casting/demo-owls/coat');
   await expect(tab(page, 'Coat')).toContainText('two halves, clamped');
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
-  await expect(page.getByText('close on the marks with the other half, clamp')).toBeVisible();
-  await expect(page.getByRole('row', { name: /Top-up/ })).toBeVisible();
+  await expect(page.getByText('close on the marks with the other half, clamp')).toHaveCount(2);
+  await expect(page.getByRole('row', { name: /Back, top-up/ })).toBeVisible();
 
   await page.goto('/casting/demo-bonbons/chill');
   await expect(page.locator('ks-ribbon')).toContainText('room 20 min');

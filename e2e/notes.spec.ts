@@ -11,7 +11,7 @@ const type = (label: string, text: string) => async (page: Page) => {
 /** What brings a note about, on which stations, what it says, and the advice that has to make it go. */
 const NOTES: readonly { readonly about: string; readonly steps: readonly (readonly [station: string, act: (page: Page) => Promise<unknown>])[]; readonly head: RegExp; readonly advice: string }[] = [
   { about: 'a rim too thin', steps: [['coat', press('1')]], head: /The rim comes out at/, advice: 'Make it thicker' },
-  { about: 'a coat too heavy', steps: [['coat', (page) => page.getByLabel('How it is made').selectOption('spoon')], ['coat', type('In each cavity, per coat', '10 mL')]], head: /heavier than this chocolate will hold/, advice: 'Split it over one more coat' },
+  { about: 'a coat too heavy', steps: [['coat', (page) => page.getByLabel('How it is made').selectOption('spoon')], ['coat', type('In each cavity, per coat', '8 mL')]], head: /heavier than this chocolate will hold/, advice: 'Split it over one more coat' },
   { about: 'a thickness out of reach', steps: [['coat', press('to thickness')], ['coat', type('Wanted at the rim', '10 mm')]], head: /coats come to .* short of 10 mm/, advice: '^Want ' },
   { about: 'chocolate too hot', steps: [['coat', type('Worked at', '38')]], head: /38 °C is above the ceiling/, advice: 'Bring it back into its band' },
   { about: 'a place too warm', steps: [['chill', type('Room', '24')], ['chill', press('room', 0)], ['chill', press('room', 1)]], head: /In the room it (sets, but softly|will not set)|The room is too warm/, advice: 'Move it to the fridge' },

@@ -100,7 +100,7 @@ export class FillingEditor {
     const { parts, allergens } = before;
     const next: Ingredient = { name: named, parts, allergens: thing === OTHER ? allergens : [], ...(thing.startsWith('c:') ? { chocolateId: id } : thing.startsWith('f:') ? { fillingId: id } : {}) };
     const changed = { ...this.filling(), recipe: this.filling().recipe.map((part, i) => (i === index ? next : part)) };
-    const circle = circularRecipe([...this.pantry.fillings().filter((one) => one.id !== changed.id), changed]);
+    const circle = circularRecipe([changed, ...this.pantry.fillings().filter((one) => one.id !== changed.id)]);
     this.circle.set(circle ? circle.join(' → ') : '');
     if (!circle) this.edit('recipe', (filling) => (filling.recipe[index] = next));
   }

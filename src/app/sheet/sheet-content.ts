@@ -132,7 +132,7 @@ function afterSteps({ close, finishes }: CastingPlan, system: UnitSystem): Sheet
 function buyText({ name, neededKg, stockKg, packKg, shopping }: ShoppingLine, currency: string, system: UnitSystem): string {
   const mass = (kg: number): string => text(kg, 'mass', system);
   if (!shopping || packKg === undefined) return `${mass(neededKg)} ${name}.`;
-  const price = shopping.cost === undefined || shopping.cost === 0 ? '' : `, ${currency} ${shopping.cost.toFixed(2)}`;
+  const price = shopping.cost === undefined || shopping.cost === 0 ? '' : `, ${currency}\u00a0${shopping.cost.toFixed(2)}`;
   const there = stockKg ? ` ${mass(stockKg)} is in the pantry:` : '';
   return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
 }

@@ -27,11 +27,6 @@ export async function sheetPdf(content: SheetContent, system: UnitSystem): Promi
 
 function definition(content: SheetContent, system: UnitSystem, size: number): TDocumentDefinitions {
   const mass = (kg: number | undefined): string => (kg === undefined ? '' : text(kg, 'mass', system));
-  const head = (words: string): Content => ({ text: words, bold: true, fontSize: size + 1, margin: [0, size * 0.7, 0, 2] });
-  const steps = ({ head: name, steps: list }: SheetSteps, amount = ''): Content[] => [
-    head(name), ...(amount ? [{ text: amount }] : []),
-    { ol: list.map(({ what, how }): Content => ({ text: what ? [{ text: `${what} `, bold: true }, how] : how })) },
-  ];
   return {
     info: { title: `Weigh-out, ${content.title}` },
     pageSize: system === 'us' ? 'LETTER' : 'A4',
@@ -41,20 +36,41 @@ function definition(content: SheetContent, system: UnitSystem, size: number): TD
       { text: content.title, fontSize: size * 2, bold: true },
       { text: content.lead, color: '#655c53' },
       { columns: content.times.map(({ name, value }): Content => ({ stack: [{ text: name, fontSize: size - 2, color: '#655c53' }, { text: value, bold: true, fontSize: size + 2 }] })), margin: [0, size * 0.5, 0, 0] },
-      ...content.tables.flatMap((table): Content[] => [
-        head(table.chocolate),
-        grid(['', `each ${table.partName}`, 'the fullest round', 'whole job'], table.rows.map(({ name, perPartKg, perRoundKg, jobKg, sum }) => [name, mass(perPartKg), mass(perRoundKg), mass(jobKg)].map((cell) => ({ text: cell, bold: sum })))),
-      ]),
-      ...content.melts.flatMap((melt) => steps(melt, melt.amount)),
-      ...content.parts.flatMap((part) => steps(part)),
-      ...content.rounds.map((round): Content => ({ text: round })),
-      ...(content.inside.length > 0 ? [head('Inside'), grid(['', 'each piece', 'whole job'], content.inside.map(({ name, each, job, mixed }) => [{ text: mixed ? `${name}: ${mixed}` : name }, { text: each }, { text: job }]))] : []),
-      ...content.after.flatMap((one) => steps(one)),
-      head('Buy'),
-      ...content.buy.map((line): Content => ({ text: line })),
-      { text: content.caution, fontSize: size - 1.5, color: '#655c53', margin: [0, size * 0.7, 0, 0] },
+      { columns: [{ width: '52%', stack: amounts(content, mass, size) }, { width: '*', stack: work(content, size) }], columnGap: 22 },
     ],
   };
+}
+
+function head(words: string, size: number): Content {
+  return { text: words, bold: true, fontSize: size + 1, margin: [0, size * 0.7, 0, 2] };
+}
+
+function steps({ head: name, steps: list }: SheetSteps, size: number, amount = ''): Content[] {
+  return [head(name, size), ...(amount ? [{ text: amount }] : []), { ol: list.map(({ what, how }): Content => ({ text: what ? [{ text: `${what} `, bold: true }, how] : how })) }];
+}
+
+/** What is weighed and melted: the left column. */
+function amounts({ tables, melts }: SheetContent, mass: (kg: number | undefined) => string, size: number): Content[] {
+  return [
+    ...tables.flatMap((table): Content[] => [
+      head(table.chocolate, size),
+      grid(['', `each ${table.partName}`, 'fullest round', 'whole job'], table.rows.map(({ name, perPartKg, perRoundKg, jobKg, sum }) => [name, mass(perPartKg), mass(perRoundKg), mass(jobKg)].map((cell) => ({ text: cell, bold: sum })))),
+    ]),
+    ...melts.flatMap((melt) => steps(melt, size, melt.amount)),
+  ];
+}
+
+/** What is done with it, and bought: the right column. */
+function work({ parts, rounds, inside, after, buy, caution }: SheetContent, size: number): Content[] {
+  return [
+    ...parts.flatMap((part) => steps(part, size)),
+    ...rounds.map((round): Content => ({ text: round })),
+    ...(inside.length > 0 ? [head('Inside', size), grid(['', 'each piece', 'whole job'], inside.map(({ name, each, job, mixed }) => [{ text: mixed ? `${name}: ${mixed}` : name }, { text: each }, { text: job }]))] : []),
+    ...after.flatMap((one) => steps(one, size)),
+    head('Buy', size),
+    ...buy.map((line): Content => ({ text: line })),
+    { text: caution, fontSize: size - 1.5, color: '#655c53', margin: [0, size * 0.7, 0, 0] },
+  ];
 }
 
 /** A table with a hairline below each row, its amounts to the right. */

@@ -9,9 +9,9 @@ export const CLOSURE_NAMES: Readonly<Record<ClosureKind, string>> = { warmPlate:
 export const CLOSURE_MASS_NAMES: Readonly<Record<ClosureKind, string>> = { warmPlate: '', pipedSeam: 'Seams', cap: 'Caps', lid: 'Glue for lids', plug: 'Plugs' };
 
 /** What the hands do, step by step. */
-export function closingSteps({ kind }: Pick<Closure, 'kind'>, serves: number): readonly string[] {
-  switch (kind) {
-    case 'warmPlate': return ['Warm the plate about 1 min in the microwave, or take a pan off the heat.', 'Rim down for the seconds above, until it is flat and melted all round.', `Lift straight off and set it on the filled half. Warm the plate again after ${serves}.`, 'Wipe the plate before another colour.'];
+export function closingSteps(closure: Closure, serves: number): readonly string[] {
+  switch (closure.kind) {
+    case 'warmPlate': return ['Warm the plate about 1 min in the microwave, or take a pan off the heat.', `Rim down for about ${Math.round(closure.seconds)} s, until it is flat and melted all round.`, `Lift straight off and set it on the filled half. Warm the plate again after ${serves}.`, 'Wipe the plate before another colour.'];
     case 'pipedSeam': return ['Pipe a line round the rim of the filled half.', 'Set the other half on, and count to five.', 'Wipe what comes out with a gloved finger, once round.'];
     case 'cap': return ['Fill no higher than the line: the rim stays clean.', 'Pipe from the edge inward, so that it seals.', 'Tap to level, scrape the mold clean.', 'Set, then turn the pieces out.'];
     case 'lid': return ['Pipe a line round the rim.', 'Set the lid on, and hold it while you count to five.', 'Wipe what comes out.'];

@@ -126,7 +126,7 @@ describe('Fill station', () => {
 
   it('warns of small things that are not to be eaten, of eggs and of hot sugar', async () => {
     const bench = await Bench.of(FillStation);
-    for (const [id, said] of [['charm', 'choking hazard'], ['custard', 'Cook egg custards through'], ['caramel', 'Hot sugar burns']]) {
+    for (const [id, said] of [['charm', 'choking hazard'], ['custard', 'Cook egg custard through'], ['caramel', 'Hot sugar burns']]) {
       await bench.choose('Layer 1, at the bottom', id);
       expect(bench.text).toContain(said);
     }

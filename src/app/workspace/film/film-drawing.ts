@@ -73,7 +73,8 @@ export class FilmDrawing {
   });
   /** From light to the chocolate's own colour as it sets. */
   protected readonly stateShades = computed(() => {
-    const shade = this.shades()[this.film.frame()?.coat ?? 0];
+    // The film may still be of more coats than there are now.
+    const shade = this.shades()[Math.min(this.film.frame()?.coat ?? 0, this.shades().length - 1)];
     return { runs: lightened(shade, 0.6), thickens: lightened(shade, 0.42), holds: lightened(shade, 0.2), set: shade };
   });
   protected readonly thinText = computed(() => text(this.picture()?.thinM ?? 0, 'length', this.units.system()));
