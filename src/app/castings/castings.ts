@@ -10,6 +10,7 @@ import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../../core/record/r
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
 import { madeText } from '../wording/coats';
+import { listed } from '../wording/names';
 import { dueInstant, momentText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
 import { cavitySizeText } from '../wording/shapes';
@@ -55,10 +56,10 @@ export class Castings {
   /** "64 mm, dark, fill and dump". */
   protected what(casting: Casting): string {
     const part = casting.parts[0];
-    const chocolate = chocolateOf(casting, meltOf(casting, part.coats[0].shares[0].meltId));
+    const chocolates = listed([...new Set(casting.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)).name))))]);
     const mold = moldOf(casting, part);
     const { shape } = cavityRecordOf(mold, part);
-    return `${cavitySizeText(shape, this.units.system())}, ${chocolate.name}, ${madeText(mold, part.coats[part.coats.length - 1].method)}`;
+    return `${cavitySizeText(shape, this.units.system())}, ${chocolates}, ${madeText(mold, part.coats[part.coats.length - 1].method)}`;
   }
 
   protected take(castings: readonly Casting[]): void {

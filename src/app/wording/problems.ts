@@ -70,7 +70,8 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
     case 'noRoomForCap':
     case 'longOnPlate':
     case 'coldPlate':
-    case 'mixedFats': return pieceNote(key, { length, time, warmth });
+    case 'lidOnItself':
+    case 'mixedFats': return pieceNote(key, values, { length, time, warmth });
     case 'longJob':
       return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
   }
@@ -79,8 +80,10 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
 type Worded = Readonly<Record<'length' | 'time' | 'warmth', (name: string) => string>>;
 
 /** What concerns a whole piece: its closing, and what is streaked together. */
-function pieceNote(key: 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats', { length, time, warmth }: Worded): NoteWording {
+function pieceNote(key: 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself', values: Problem['values'], { length, time, warmth }: Worded): NoteWording {
   switch (key) {
+    case 'lidOnItself':
+      return { mark: 'no lid', head: `“${values['name']}” cannot be the lid of itself.`, body: 'A lid is another part than the one that is filled. Choose another, or add one at the Mold station.', action: '' };
     case 'noRoomForCap':
       return { mark: 'no cap', head: `A cap of ${length('cap')} wants more room than the ${length('headspace')} that is left.`, body: 'It would stand above the mold and come off with the scraper. Fill less, or cast a thinner cap.', action: 'Fill lower' };
     case 'longOnPlate':

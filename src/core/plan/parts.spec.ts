@@ -92,6 +92,18 @@ describe('parts', () => {
   });
 });
 
+describe('a lid', () => {
+  it('that is the part it is to close is said so', () => {
+    const casting = twoColours();
+    casting.fill = [{ id: 'l', partId: 'part-2', fillingId: 'ganache', amount: { by: 'volume', m3: 1e-5 } }];
+    casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [] };
+    expect(planned(casting).problems.map(({ key }) => key)).toContain('lidOnItself');
+    casting.closure.partId = 'half';
+    expect(planned(casting).problems.map(({ key }) => key)).not.toContain('lidOnItself');
+    expect(planned(casting).close?.mass.value).toBeGreaterThan(0);
+  });
+});
+
 describe('colours', () => {
   it('of a coat change its melt where nothing else is made of it, and else get one of their own', () => {
     const casting = bombs();

@@ -50,13 +50,14 @@ export function castIn(casting: Casting, partId: string, mold: Mold): void {
 
 function moveTo(casting: Casting, part: Part, before: Mold, mold: Mold): void {
   part.moldId = mold.id;
+  const set = before.composition.kind === 'figure' || before.composition.kind === 'assembly';
   // The other halves or pieces of a figure or an assembly go as it goes.
-  if (before.composition.kind === 'figure' || before.composition.kind === 'assembly') {
+  if (set) {
     for (const { id } of casting.parts.filter((one) => one !== part && one.moldId === before.id)) removePart(casting, id);
   }
   const [first, ...more] = partsOfMold(mold);
   const alone = !casting.parts.some((one) => one !== part && one.role === 'shell');
-  Object.assign(part, more.length > 0 || (part.role === 'shell' && alone) ? first : { cavityId: first.cavityId });
+  Object.assign(part, more.length > 0 || (alone && (set || part.role === 'shell')) ? first : { cavityId: first.cavityId });
   for (const one of more.slice(0, MOST_PARTS - casting.parts.length)) casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
 }
 

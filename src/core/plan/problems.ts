@@ -13,7 +13,7 @@ export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'close' |
 /** Something in a plan that wants attention; the screen words it from its key and values. */
 export interface Problem {
   readonly key:
-    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats';
+    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself';
   readonly station: StationKey;
   /** The part it is about, where it is about one. */
   readonly partId?: string;
@@ -49,6 +49,7 @@ function closeProblems({ close, parts, casting }: Planned): Problem[] {
   const closed = closedPart(casting, parts);
   const { closure, spare, plate } = close;
   const about = { station: 'close' as const, partId: closed.part.id };
+  if (closure.kind === 'lid' && closure.partId === closed.part.id) return [{ ...about, key: 'lidOnItself', values: { name: closed.part.name } }];
   if (closure.kind === 'cap' && spare && spare.value < -1e-6) {
     const values = { headspace: closure.thicknessM + spare.value, cap: closure.thicknessM };
     return [{ ...about, key: 'noRoomForCap', values, ...(closed.fill.layers.length > 0 ? { remedy: { key: 'fitCap' as const, belowRimM: closure.thicknessM } } : {}) }];
