@@ -5,14 +5,14 @@ import { finishPlan, type CastingPlan } from '../core/plan/plan';
 import { simulateMaking } from '../core/plan/simulate';
 import type { Casting } from '../core/record/casting';
 
-/** A casting planned by the closed form and the nominal chill, seen from its first part. */
-export function planned(casting: Casting): CastingPlan {
-  const draft = draftPlan(casting);
+/** A casting planned by the nominal chill, seen from its first part; by the closed form, or its shells simulated. */
+export function planned(casting: Casting, simulated = false): CastingPlan {
+  const draft = draftPlan(casting, simulated ? casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated) : []);
   return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
 }
 
-/** The same with the chill's ranges, its shells simulated where that is asked for. */
-export function plannedInFull(casting: Casting, simulated: boolean): CastingPlan {
-  const draft = draftPlan(casting, simulated ? casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated) : []);
+/** By the closed form and the chill with its ranges. */
+export function plannedInFull(casting: Casting): CastingPlan {
+  const draft = draftPlan(casting);
   return finishPlan(draft, draft.parts.map(({ chillInput }) => chillCasting(chillInput)));
 }

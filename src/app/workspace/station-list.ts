@@ -77,8 +77,8 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
       detail: layers.length === 0 ? 'hollow' : [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
     };
   },
-  close: ({ close, piece }, system) => ({
-    answer: !close ? 'open' : close.plate ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system) : text(close.mass.value, 'mass', system),
+  close: ({ close, piece, parts }, system) => ({
+    answer: !close ? (parts.some(({ coatsMade }) => coatsMade.some(({ method }) => method === 'clamp')) ? 'clamped' : 'open') : close.plate ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system) : text(close.mass.value, 'mass', system),
     detail: close ? CLOSURE_NAMES[close.closure.kind] : `a piece ${text(piece.mass.value, 'mass', system)}`,
   }),
   finish: ({ finishes, piece }, system) => ({

@@ -2,7 +2,7 @@ import { demoCastings, newCasting } from '../../data/demo';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
 import { planned } from '../../testing/planned';
 import type { Casting } from '../record/casting';
-import { meltsInUse, pourFrom, streakInto } from '../record/melting';
+import { meltsInUse, pourFrom, streakInto, turnInto } from '../record/melting';
 import { readCasting } from '../record/read-casting';
 import { draftPlan, seenFrom } from './draft';
 import { addPart, castIn, partsOfMold, removePart } from './parts';
@@ -133,6 +133,17 @@ describe('colours', () => {
     for (const coat of casting.parts[0].coats) streakInto(casting, coat, linen, 0);
     expect(casting.melts).toHaveLength(1);
     expect(draftPlan(casting).coat.total.rim.value).toBe(plain.coat.total.rim.value);
+  });
+
+  it('that are made of one source become one melt, whatever was made, closed or finished with either', () => {
+    const casting = twoColours();
+    streakInto(casting, casting.parts[0].coats[0], linen, 0.2);
+    casting.finishes = [{ id: 'x', kind: 'drizzle', name: 'x', meltId: 'melt-2', share: 0.2, lineM: 0.002, sets: [] }];
+    turnInto(casting, 'melt-2', { kind: 'chocolate', chocolateId: 'quarry' });
+    expect(casting.melts.map(({ id }) => id)).toEqual(['melt-1']);
+    expect(casting.parts.flatMap(({ coats }) => coats.map(({ shares }) => shares))).toEqual(Array.from({ length: 4 }, () => [{ meltId: 'melt-1', share: 1 }]));
+    expect(casting.finishes[0]).toMatchObject({ meltId: 'melt-1' });
+    whole(casting);
   });
 
   it('of two fats in one coat are warned of', () => {

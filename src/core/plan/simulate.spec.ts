@@ -87,3 +87,17 @@ describe('a making, simulated', () => {
     expect(make(cooler, simulated).coat.total.rim.value).not.toBe(make(cooler).coat.total.rim.value);
   });
 });
+
+describe('a film that is of no shell', () => {
+  // Four hundred millilitres in a tube that holds two, nearly as thin as water: no step is short enough for it.
+  it('is held still instead of run for ever, and a plan comes of it', () => {
+    const [casting] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+    casting.molds[0].cavities[0].shape = { kind: 'measured', diameterM: 0.01, depthM: 0.129, volumeM3: 2.03e-6 };
+    casting.chocolates[0].fluidity = { yieldPa: 0.01, viscosityPas: 0.45 };
+    casting.melts[0].workingC = 38.8;
+    casting.parts[0].coats = [440e-6, 2e-6].map((doseM3, i) => ({ ...casting.parts[0].coats[i], method: 'spoon' as const, wayUp: 'upright' as const, doseM3 }));
+    const { coat } = simulateMaking(makingOf(casting)).made;
+    expect(Number.isFinite(coat.mass.value)).toBe(true);
+    expect(coat.total.base.value).toBeLessThanOrEqual(0.129 + 1e-9);
+  });
+});

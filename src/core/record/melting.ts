@@ -62,6 +62,29 @@ export function pourFrom(casting: Casting, coats: readonly Coat[], source: MeltS
   dropUnused(casting);
 }
 
+/**
+ * Makes a melt of another source, on a draft of the casting that may be written to. Where there is a melt of that source already,
+ * everything that was made of this one is made of that: one colour is melted at once.
+ */
+export function turnInto(casting: Casting, meltId: string, source: MeltSource): void {
+  const twin = casting.melts.find((melt) => melt.id !== meltId && sourceKey(melt.source) === sourceKey(source));
+  if (!twin) {
+    meltOf(casting, meltId).source = source;
+    suit(casting, meltId);
+    return;
+  }
+  for (const coat of casting.parts.flatMap(({ coats }) => coats)) {
+    const shares = new Map<string, number>();
+    for (const share of coat.shares) {
+      const id = share.meltId === meltId ? twin.id : share.meltId;
+      shares.set(id, (shares.get(id) ?? 0) + share.share);
+    }
+    coat.shares = [...shares].map(([id, share]) => ({ meltId: id, share: Math.min(1, share) }));
+  }
+  followMelt(casting, meltId, twin.id);
+  dropUnused(casting);
+}
+
 /** What was closed or finished with one melt is now done with another. */
 function followMelt({ closure, finishes }: Casting, from: string, to: string): void {
   if (closure?.meltId === from) closure.meltId = to;

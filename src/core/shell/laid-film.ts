@@ -23,12 +23,30 @@ export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiame
 export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea, belowM?: ArrayLike<number>): Float64Array {
   const covers = coverage(cavity.profile, where);
   const laid = (even: number): Float64Array => covers.map((share) => even * share);
-  const before = belowM ? filmVolume(cavity, belowM) : 0;
-  const over = (even: number): number => filmVolume(cavity, belowM ? covers.map((share, i) => belowM[i] + even * share) : laid(even)) - before - doseM3;
+  const over = (even: number): number => filmVolume(cavity, laid(even)) - doseM3;
   const most = Math.max(cavity.depthM, cavity.rimDiameterM / 2);
   const atMost = over(most);
   // A dose that would more than fill the cavity lies as thick as it is deep.
-  return laid(atMost <= 0 ? most : rootBetween(over, 0, most, -doseM3, atMost, 1e-9 * doseM3));
+  const bare = laid(atMost <= 0 ? most : rootBetween(over, 0, most, -doseM3, atMost, 1e-9 * doseM3));
+  if (!belowM) return bare;
+  const before = filmVolume(cavity, belowM);
+  const times = timesThicker(cavity, bare, belowM, (more) => filmVolume(cavity, bare.map((h, i) => belowM[i] + more * h)) - before, doseM3);
+  return bare.map((h) => h * times);
+}
+
+/** A dose lies at most so many times thicker on what has set than on the bare wall, and no more where the two come to this share of depth or half the width: then some of it finds no place. */
+const MOST_TIMES = 1.3;
+const MOST_OF_ROOM = 0.4;
+
+/**
+ * How many times thicker a dose lies on coats than it would on the bare wall; 1 where there is hardly room for it.
+ * @param held what lies on them at so many times its thickness on the bare wall, m³
+ */
+export function timesThicker({ depthM, rimDiameterM }: Cavity, bareM: Float64Array, belowM: ArrayLike<number>, held: (times: number) => number, doseM3: number): number {
+  const most = MOST_OF_ROOM * Math.min(depthM, rimDiameterM / 2);
+  if (bareM.some((h, i) => belowM[i] + MOST_TIMES * h > most)) return 1;
+  const [low, high] = [held(1) - doseM3, held(MOST_TIMES) - doseM3];
+  return low >= 0 || high <= 0 ? 1 : rootBetween((times) => held(times) - doseM3, 1, MOST_TIMES, low, high, 1e-9 * doseM3);
 }
 
 /** The shell between a cavity and its insert: as wide as the gap all over, or evenly what the gap holds. */

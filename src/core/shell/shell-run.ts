@@ -26,6 +26,8 @@ const CHANGE_SHARE = 0.05;
 const CHANGE_K = 0.5;
 /** After this many steps of one stretch they may change more: a thin liquid that creeps over a dry wall would else take thousands. */
 const MANY_STEPS = 150;
+/** A film that still runs after so many steps of a stretch, or finds no step short enough, is of no shell: it is held still for the rest of it. */
+const MOST_STEPS = 1500;
 /** A step that moves further than this many times what is wanted is followed by a much shorter one. */
 const LEAST_GROWTH = 0.2;
 
@@ -205,7 +207,7 @@ export class ShellRun {
     while (left > 1e-9) {
       // A last sliver is taken along rather than made a step of its own.
       const dt = left < 1.2 * this.dt ? left : this.dt;
-      this.flowing = flowing && this.film.flows(held);
+      this.flowing = flowing && this.steps < MOST_STEPS && this.film.flows(held);
       const share = this.flowing ? this.strang(dt, held, air) : this.still(dt);
       left -= dt;
       this.seconds += dt;
@@ -241,8 +243,8 @@ export class ShellRun {
     this.volumesBefore.set(this.film.volumeM3);
     const moved = this.film.step(dt, held);
     if (!(moved >= 0)) {
-      if (dt < SHORTEST_STEP_S) throw new Error('the film does not converge');
-      return Math.max(this.flowFor(dt / 2, held), this.flowFor(dt / 2, held));
+      if (dt < SHORTEST_STEP_S) this.steps = MOST_STEPS;
+      return this.steps < MOST_STEPS ? Math.max(this.flowFor(dt / 2, held), this.flowFor(dt / 2, held)) : 0;
     }
     const { perKelvin, perSet } = this.heat.filmHeat;
     const kelvins = this.film.carry(this.heat.filmC, this.volumesBefore, dt);

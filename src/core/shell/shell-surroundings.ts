@@ -1,9 +1,8 @@
 import type { Place } from '../record/choices';
 import type { CoatChoice, Inside } from './coat-choice';
 import type { DwellInput } from './dwell-skin';
-import { rootBetween } from '../quantity/root';
 import { tippedOut } from '../record/choices';
-import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
+import { pressedFilm, spreadFilm, startThicknessM, timesThicker } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
 import type { ShellInput, ShellVariation } from './shell';
 import { layerOn, toCells, type WallCells } from './wall-cells';
@@ -31,13 +30,6 @@ export function startingFilm({ cavity, press }: ShellInput, choice: CoatChoice, 
   const laid = toCells(cells, spreadFilm(cavity, doseM3, choice.where), cavity.profile.arcM);
   // The whole dose lies on what has set, and not what would lie there on the bare wall.
   const held = (times: number): number => cells.areaM2.reduce((sum, area, i) => sum + area * (layerOn(cells, i, belowM[i] + times * laid[i]) - layerOn(cells, i, belowM[i])), 0);
-  const over = (times: number): number => held(times) - doseM3;
-  const [low, high] = [over(MOST_APART[0]), over(MOST_APART[1])];
-  // A dose that more than fills the cavity stays as it was laid.
-  if (low >= 0 || high <= 0) return laid;
-  const times = rootBetween(over, ...MOST_APART, low, high, 1e-9 * doseM3);
+  const times = timesThicker(cavity, laid, belowM, held, doseM3);
   return laid.map((h) => h * times);
 }
-
-/** How much thinner or thicker a dose can lie on coats than on the bare wall, as factors. */
-const MOST_APART = [0.5, 2] as const;

@@ -6,7 +6,7 @@ import { thinnerKg } from '../../../core/matter/thinning';
 import { inBowl, madeOf, schoolsFor } from '../../../core/plan/melts';
 import { workingEffect } from '../../../core/plan/working-effect';
 import type { Casting, Melt } from '../../../core/record/casting';
-import { suit } from '../../../core/record/melting';
+import { turnInto } from '../../../core/record/melting';
 import { JACKETS, MELTING_WAYS, THINNERS, type Jacket, type MeltingWay, type School, type Thinner } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf, meltOf, tintOf } from '../../../core/record/references';
@@ -152,8 +152,7 @@ export class MeltStation {
   protected choose(id: string): void {
     this.change('chocolate', (melt, casting) => {
       const source = this.from.take(casting, id);
-      if (source) melt.source = source;
-      suit(casting, melt.id);
+      if (source) turnInto(casting, melt.id, source);
     });
   }
 

@@ -40,4 +40,21 @@ describe('section geometry', () => {
     expect(g.layers[1].topY).toBeLessThan(g.layers[0].topY);
     expect(g.layers[1].topY - g.rimY).toBeCloseTo(0.003 * g.pxPerM, 6);
   });
+
+  it('draws a heap above the rim and makes room for it, and a cap below the rim, as thick as it is', () => {
+    const [heaped] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+    heaped.parts[0].heaped = true;
+    heaped.fill[1].amount = { by: 'volume', m3: 45e-6 };
+    const draft = draftPlan(heaped);
+    const g = sectionGeometry(draft, 600, 380, false);
+    expect(g.rimY - g.topY).toBeCloseTo(draft.fill.heapM * g.pxPerM, 9);
+    expect(g.topY).toBeGreaterThanOrEqual(50);
+    const ys = (path: string): number[] => [...path.matchAll(/-?[\d.]+,(-?[\d.]+)/g)].map(([, y]) => Number(y));
+    expect(Math.min(...ys(g.heapPath ?? ''))).toBeCloseTo(g.topY, 1);
+    const capped = sectionGeometry({ ...bombs, capM: 0.002 }, 600, 380, false);
+    const cap = ys(capped.capPath ?? '');
+    expect(Math.max(...cap) - Math.min(...cap)).toBeCloseTo(0.002 * capped.pxPerM, 1);
+    expect(Math.min(...cap)).toBeCloseTo(capped.rimY, 1);
+    expect(capped.heapPath).toBeUndefined();
+  });
 });

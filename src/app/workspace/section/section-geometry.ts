@@ -24,6 +24,8 @@ export interface SectionGeometry {
   readonly exaggeration: number;
   readonly axisX: number;
   readonly rimY: number;
+  /** The highest that is drawn: the rim, or the top of a heap on it. */
+  readonly topY: number;
   readonly moldPath: string;
   readonly coatPaths: readonly string[];
   readonly layers: readonly DrawnLayer[];
@@ -64,10 +66,11 @@ export function sectionGeometry(plan: Drawn, width: number, height: number, exag
   const { cavity, moldRecord } = plan;
   const widestM = Math.max(...cavity.profile.radiusM);
   const outerWidth = 2 * (widestM + moldRecord.wallM + FLANGE_M);
-  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / outerWidth, (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM)));
+  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / outerWidth, (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM + plan.fill.heapM)));
   const axisX = (margin.left + width - margin.right) / 2;
-  const slack = height - margin.top - margin.bottom - (cavity.depthM + moldRecord.wallM) * pxPerM;
-  const rimY = margin.top + Math.max(0, slack * 0.4);
+  const above = plan.fill.heapM * pxPerM;
+  const slack = height - margin.top - margin.bottom - above - (cavity.depthM + moldRecord.wallM) * pxPerM;
+  const rimY = margin.top + above + Math.max(0, slack * 0.4);
   const solid = plan.coat.body !== undefined;
   const exaggeration = exaggerate && !solid ? thickened(plan) : 1;
   const place = (r: number, z: number): Spot => ({ x: axisX + r * pxPerM, y: rimY + (cavity.depthM - z) * pxPerM });
@@ -90,6 +93,7 @@ export function sectionGeometry(plan: Drawn, width: number, height: number, exag
     exaggeration,
     axisX,
     rimY,
+    topY: rimY - above,
     moldPath: cavity.outward ? formerPath(cavity.profile, moldRecord.wallM, place) : moldPath(cavity.profile, moldRecord.wallM, place),
     coatPaths: plan.coat.coats.map(({ levels }, i) => (levels ? drawnLayer(cavity.profile, levels.fromM, levels.toM, '', place).path : between(seen[i], seen[i + 1], place))),
     layers: plan.fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),

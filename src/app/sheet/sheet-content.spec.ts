@@ -1,0 +1,66 @@
+import { demoCastings } from '../../data/demo';
+import { onScale } from '../../core/quantity/on-scale';
+import { larderNeeds } from '../../core/plan/larder';
+import type { Casting } from '../../core/record/casting';
+import { planned } from '../../testing/planned';
+import type { ShoppingLine } from '../state/shopping-list';
+import { sheetContent, type SheetContent } from './sheet-content';
+import { weighOutCsv } from './weigh-out-csv';
+
+const supper = (id: string): Casting => demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
+const sheet = (casting: Casting, system: 'metric' | 'us' = 'metric'): SheetContent => {
+  const plan = planned(casting);
+  const lines = larderNeeds(plan).map((need): ShoppingLine => ({ ...need, stockKg: undefined, packKg: undefined, packPrice: undefined, shopping: undefined }));
+  return sheetContent(plan, lines, '€', system);
+};
+
+describe('the weigh-out sheet', () => {
+  it('of bonbons goes in the order of the work: melt, coat, fill and cap, with the ganache scaled to the job', () => {
+    const { parts, inside, after, buy, tables, rounds } = sheet(supper('demo-bonbons'));
+    expect(parts[0].steps[0].how).toMatch(/20 min in the room, then in the fridge .*, then fill and cap\.$/);
+    expect(inside[0].mixed).toMatch(/\d+ g Quarry 64, \d+ g Cream, \d+ g Hazelnut paste/);
+    expect(after[0].head).toMatch(/^Close, cap in the mold, 1\.\d g a piece, then 15 min in the fridge$/);
+    expect(tables[0].rows.map(({ name }) => name)).toContain('Caps');
+    expect(buy.some((line) => line.endsWith('Cream.'))).toBe(true);
+    expect(rounds).toEqual(['Round 1: 24 parts.', expect.stringMatching(/^Round 2: [3-6] parts\.$/)]);
+  });
+
+  it('of two chocolates names them with their coats, and the seam with the one it is piped of', () => {
+    const { tables, parts, lead } = sheet(supper('demo-pears'));
+    expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Linen', 'Quarry 64']);
+    expect(tables[0].rows.map(({ name }) => name)).toContain('Seams');
+    expect(parts[0].steps.map(({ how }) => /^(Linen|Quarry 64), fill and dump/.exec(how)?.[1])).toEqual(['Linen', 'Quarry 64']);
+    expect(lead).toMatch(/^6 pieces: \d+ halves, \d of them spare, in \d rounds\.$/);
+  });
+
+  it('weighs in steps that a scale shows, and still adds up, in grams and in ounces', () => {
+    for (const system of ['metric', 'us'] as const) {
+      for (const { rows } of sheet(supper('demo-pears'), system).tables) {
+        for (const of of ['jobKg', 'perRoundKg'] as const) {
+          const all = rows.map((row) => row[of] ?? 0);
+          expect(all.slice(0, -1).reduce((sum, kg) => sum + kg, 0)).toBeCloseTo(all[all.length - 1], 9);
+          const step = system === 'us' ? 0.1 * 0.028349523125 : 0.001;
+          for (const kg of all) expect(kg / step).toBeCloseTo(Math.round(kg / step), 6);
+        }
+      }
+    }
+    expect(onScale([0.0004, 0.0004], 0.001)).toEqual([0.001, 0]);
+  });
+
+  it('warns of what is in it, and of drinks only where one is made', () => {
+    expect(sheet(supper('demo-bombs')).caution).toMatch(/gelatine.*Hot plates burn.*Hot drinks burn/);
+    expect(sheet(supper('demo-bonbons')).caution).not.toContain('Hot drinks');
+    expect(sheet(supper('demo-bonbons')).caution).toContain('some days');
+    expect(sheet(supper('demo-tiles')).caution).toContain('sesame');
+  });
+
+  it('is a table of grams as CSV, what is mixed told below it', async () => {
+    const csv = await weighOutCsv(planned(supper('demo-bonbons')));
+    const rows = csv.split('\r\n').map((row) => row.split(','));
+    const grams = (name: string, use: string): number => Number(rows.find(([what, what2]) => what === name && what2 === use)?.at(-1));
+    const ganache = grams('Hazelnut ganache', '"Filling');
+    expect(Number.isFinite(ganache)).toBe(true);
+    const mixed = ['Quarry 64', 'Cream', 'Hazelnut paste'].map((name) => grams(name, 'in Hazelnut ganache'));
+    expect(mixed.reduce((sum, g) => sum + g, 0)).toBeCloseTo(ganache, 0);
+  });
+});
