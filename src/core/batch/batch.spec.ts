@@ -68,6 +68,14 @@ describe('spares where breakages were counted', () => {
     expect(partsToCast(36, learnedChance(0.05, 40, 20), rule)).toBeGreaterThan(partsToCast(36, learnedChance(0.05, 40, 2), rule));
   });
 
+  it('goes over smoothly to what the chance itself may be where parts are many, and stays within sense where nearly all break', () => {
+    const rule = { by: 'confidence', confidence: 0.95 } as const;
+    const learned = learnedChance(0.08, 60, 9);
+    expect(partsToCast(502, learned, rule) / partsToCast(498, learned, rule)).toBeLessThan(1.03);
+    expect(partsToCast(502, learned, rule) / partsToCast(498, learned, rule)).toBeGreaterThan(0.98);
+    expect(partsToCast(4000, learnedChance(0.9, 199, 193), { by: 'confidence', confidence: 0.999 })).toBeLessThanOrEqual(4000 / 0.05 + 1);
+  });
+
   // Common practice, no source: a fifth more is the usual margin, with 5 to 15 % breaking.
   it('holds the usual fifth against the rule of 95 %: about the same for 24 to 48 parts of which 5 to 12 % break', () => {
     for (const needed of [24, 36, 48]) for (const p of [0.05, 0.08, 0.12]) {

@@ -84,6 +84,20 @@ export function chanceOfAtMostLearned(most: number, tries: number, { broken: a, 
   return Math.min(1, sum);
 }
 
+/** From so many parts on, or where more break than not, what the chance itself may be decides, and not how the single parts fall. */
+const MOST_COUNTED = 500;
+
+/** The chance of breaking that is not passed with so much confidence: a quantile of its Beta distribution, by bisection; at most 0.95. */
+function likelyAtMost({ broken, whole }: LearnedChance, confidence: number): number {
+  let [low, high] = [0, WORST_CHANCE];
+  for (let k = 0; k < 40; k++) {
+    const middle = (low + high) / 2;
+    if (incompleteBeta(middle, Math.max(1, broken), Math.max(1, whole)) < confidence) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
 /** Logarithm of the beta function, for any arguments above 0: small ones are raised by Γ(x) = Γ(x + 1) / x. */
 function logBeta(a: number, b: number): number {
   const log = (x: number): number => logGamma(x + 1) - Math.log(x);
@@ -101,6 +115,7 @@ function logBeta(a: number, b: number): number {
 export function partsToCast(needed: number, breakChance: number | LearnedChance, rule: SpareRule): number {
   if (rule.by === 'share') return Math.ceil(needed * (1 + rule.share) - 1e-9);
   const learned = typeof breakChance === 'number' ? undefined : breakChance;
+  if (learned && (needed > MOST_COUNTED || learned.broken > learned.whole)) return Math.ceil(needed / (1 - likelyAtMost(learned, rule.confidence)));
   const p = typeof breakChance === 'number' ? Math.min(WORST_CHANCE, Math.max(0, breakChance)) : breakChance.broken / (breakChance.broken + breakChance.whole);
   const enough = (n: number): boolean => (learned ? chanceOfAtMostLearned(n - needed, n, learned) : chanceOfAtMost(n - needed, n, p)) >= rule.confidence;
   if (enough(needed)) return needed;
