@@ -1,5 +1,6 @@
 import { CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, SET_DENSITY_FACTOR, type ChocolateKind } from '../matter/chocolate';
 import { FILLING_MATTER } from '../matter/filling';
+import { answer, term, type Answer } from '../quantity/answer';
 import type { Filling } from '../record/filling';
 
 /** Share of its fat that has to stay set where a filling touches a shell. Working rule. */
@@ -20,4 +21,13 @@ export function warmestC({ kind, bulkDensity }: Pick<Filling, 'kind' | 'bulkDens
   const own = effusivity(CHOCOLATE_CONDUCTIVITY, SET_DENSITY_FACTOR * meltedDensity, CHOCOLATE_SPECIFIC_HEAT);
   const its = effusivity(warm.conductivity, bulkDensity, warm.specificHeat);
   return touchC + (own / its) * (touchC - Math.min(shellC, touchC));
+}
+
+/** The same for all that goes into a shell: the least of them; undefined where nothing is cooked or melted. */
+export function warmestOf(fillings: readonly Filling[], shell: ChocolateKind, shellC: number): Answer | undefined {
+  const all = fillings.flatMap((filling) => {
+    const c = warmestC(filling, shell, shellC);
+    return c === undefined ? [] : [answer(c, 'temperature', 'fill.warmest', [term('filling', filling.name), term('chocolateKind', shell), term('room', shellC, 'temperature')])];
+  });
+  return all.length === 0 ? undefined : all.reduce((least, one) => (one.value < least.value ? one : least));
 }

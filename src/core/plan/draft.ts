@@ -6,8 +6,10 @@ import { closeStation, type CloseResult } from '../close/close';
 import type { CoatResult } from '../coat/coat-answers';
 import { fillStation, type FillResult } from '../fill/fill';
 import { pieceKg, pieceWidthM } from '../fill/packing';
+import { warmestOf } from '../fill/warmth';
 import { finishStation, type FinishAnswer } from '../finish/finish';
 import { moldStation, type MoldResult } from '../mold/mold';
+import type { Answer } from '../quantity/answer';
 import type { Casting, Closure, Coat, Part } from '../record/casting';
 import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
@@ -30,6 +32,8 @@ export interface PartDraft {
   readonly mold: MoldResult;
   readonly coat: CoatResult;
   readonly fill: FillResult;
+  /** How warm what is cooked or melted of its filling may be when it goes in. */
+  readonly warmest: Answer | undefined;
   readonly chillInput: ChillInput;
 }
 
@@ -53,7 +57,7 @@ export interface PlanDraft extends PartDraft {
  */
 export function draftPlan(casting: Casting, simulated: readonly (Simulated | undefined)[] = [], seen?: string): PlanDraft {
   const unfilled = casting.parts.map((part, i) => shellOf(casting, part, simulated[i]));
-  const parts = unfilled.map((shell): PartDraft => ({ ...shell, fill: filled(casting, shell, unfilled) }));
+  const parts = unfilled.map((shell): PartDraft => ({ ...shell, fill: filled(casting, shell, unfilled), warmest: warmest(casting, shell) }));
   const clamped = parts.some(({ coatsMade }) => coatsMade[coatsMade.length - 1].method === 'clamp');
   const closure = clamped ? null : casting.closure;
   const close = closure ? closed(casting, closure, parts) : undefined;
@@ -67,7 +71,7 @@ export function seenFrom<P extends { readonly parts: readonly PartDraft[] }>(pla
   return { ...plan, ...at };
 }
 
-type Shell = Omit<PartDraft, 'fill'>;
+type Shell = Omit<PartDraft, 'fill' | 'warmest'>;
 
 function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined): Shell {
   const moldRecord = moldOf(casting, part);
@@ -92,6 +96,11 @@ function filled(casting: Casting, { part, cavity, coat }: Shell, all: readonly S
     layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
     heapInto: over && !over.coat.body && !over.cavity.outward ? insetLine(over.cavity.profile, over.coat.totalM) : undefined,
   });
+}
+
+function warmest(casting: Casting, { part, coat, chocolates }: Shell): Answer | undefined {
+  if (coat.body) return undefined;
+  return warmestOf(casting.fill.filter(({ partId }) => partId === part.id).map(({ fillingId }) => fillingOf(casting, fillingId)), chocolates[chocolates.length - 1].kind, casting.kitchen.roomC);
 }
 
 /** What goes on top of a filled part: another of its own kind that is not filled too, or the next shell or lid. */

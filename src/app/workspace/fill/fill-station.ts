@@ -3,10 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { LucideArrowUp, LucideGripVertical, LucideTrash2 } from '@lucide/angular';
 import { heaps, type LayerAnswer } from '../../../core/fill/fill';
-import { warmestC } from '../../../core/fill/warmth';
 import { FILLING_MATTER } from '../../../core/matter/filling';
 import { otherHalf } from '../../../core/plan/draft';
-import { answer, term, type Answer } from '../../../core/quantity/answer';
 import type { Casting, FillAmount } from '../../../core/record/casting';
 import { LIMITS, type Limit } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
@@ -58,18 +56,6 @@ export class FillStation {
     const plan = this.plan();
     const top = plan?.fill.layers.at(-1);
     return plan !== undefined && top !== undefined && heaps(top.choice.filling) && otherHalf(plan.part, plan.parts) !== undefined;
-  });
-  /** How warm each cooked filling may be when it goes in, the coolest of them. */
-  protected readonly warmest = computed<Answer | undefined>(() => {
-    const plan = this.plan();
-    if (!plan || plan.coat.body) return undefined;
-    const shell = plan.chocolates[plan.chocolates.length - 1].kind;
-    const { roomC } = plan.casting.kitchen;
-    const all = plan.fill.layers.flatMap(({ choice: { filling } }) => {
-      const c = warmestC(filling, shell, roomC);
-      return c === undefined ? [] : [answer(c, 'temperature', 'fill.warmest', [term('filling', filling.name), term('chocolateKind', shell), term('room', roomC, 'temperature')])];
-    });
-    return all.length === 0 ? undefined : all.reduce((least, one) => (one.value < least.value ? one : least));
   });
   /** What the job takes of each layer, mixed of what. */
   protected readonly needs = computed(() => {
