@@ -6,6 +6,8 @@ const typescript = { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.sp
 export default {
   // What is tried is what happens, not how soon: a machine that has others to serve takes its time.
   testTimeout: 60_000,
+  // The units are all there is to do: every processor takes its share.
+  maxWorkers: '100%',
   projects: [
     { displayName: 'core', testEnvironment: 'node', roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers', '<rootDir>/server'], transform: typescript, setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'], modulePathIgnorePatterns: ignored },
     {
