@@ -44,7 +44,7 @@ export default tseslint.config(
   { files: ['src/workers/**/*.ts'], ignores: ['**/*.spec.ts'], rules: forbid(['@angular/*', '**/app/**', '**/data/**'], 'workers import core alone.') },
   { files: ['src/app/**/*.ts'], extends: [...angular.configs.tsRecommended], processor: angular.processInlineTemplates, rules: {
     '@angular-eslint/prefer-on-push-component-change-detection': 'error',
-    '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'ks', style: 'kebab-case' }],
+    '@angular-eslint/component-selector': ['error', [{ type: 'element', prefix: 'ks', style: 'kebab-case' }, { type: 'attribute', prefix: 'ks', style: 'camelCase' }]],
   } },
   { files: ['src/**/*.html'], extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility] },
   // The kit's radio button puts its input inside the label when it is drawn.

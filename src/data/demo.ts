@@ -92,14 +92,17 @@ function furtherCastings(now: Date): Casting[] {
   return [bonbons, smashedPears(now), cups, owls, acorns, tiles];
 }
 
-/** Pears to be smashed: a dark coat in a light one, joined with a seam. */
+/** Pears to be smashed: a light coat in a dark one, filled through the opening that they stand on, and closed with a flat round. */
 function smashedPears(now: Date): Casting {
-  const outer = coat('coat-1', 'dump', 7e-6, 'upsideDown');
-  const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [outer, { ...outer, id: 'coat-2', shares: [{ meltId: 'melt-2', share: 1 }] }]);
+  const light = coat('coat-1', 'dump', 7e-6, 'upsideDown');
+  const dark = [{ meltId: 'melt-2', share: 1 }];
+  const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [light, { ...light, id: 'coat-2', shares: dark }]);
   pears.melts = [melt('linen', 29.5, 'seeding', USUAL_KITCHEN), { ...melt('quarry', 31.5, 'seeding', USUAL_KITCHEN), id: 'melt-2' }];
   pears.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'lentils', amount: { by: 'share', share: 0.5 } }];
-  pears.parts[0].perPiece = 2;
-  pears.closure = { kind: 'pipedSeam', meltId: 'melt-1', lineM: 0.003, sets: [] };
+  pears.molds.push(castMold('rounds', 1));
+  pears.parts[0].name = 'Pear';
+  pears.parts.push({ ...structuredClone(pears.parts[0]), id: 'part-2', name: 'Base', role: 'base', moldId: 'rounds', coats: [{ ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.5, shares: dark }] });
+  pears.closure = { kind: 'pipedSeam', meltId: 'melt-2', lineM: 0.003, sets: [] };
   return pears;
 }
 

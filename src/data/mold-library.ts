@@ -40,6 +40,7 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
   mold('caps', 'Shallow domes', 'silicone', [cavity({ kind: 'cap', diameterM: mm(56), depthM: mm(18) }, 2, 4)]),
   mold('eggs', 'Half eggs', 'polycarbonate', [cavity({ kind: 'egg', lengthM: mm(92), widthM: mm(62), depthM: mm(31) }, 2, 2)], { composition: { kind: 'halves' } }),
   mold('discs', 'Round discs', 'silicone', [cavity({ kind: 'cylinder', diameterM: mm(48), depthM: mm(14) }, 2, 4)]),
+  mold('rounds', 'Flat rounds', 'silicone', [cavity({ kind: 'cylinder', diameterM: mm(70), depthM: mm(8) }, 2, 3)]),
   mold('cups', 'Straight cups', 'silicone', [cavity({ kind: 'cup', diameterM: mm(54), baseDiameterM: mm(40), depthM: mm(32) }, 2, 3)]),
   mold('cones', 'Pointed cones', 'thinPlastic', [cavity({ kind: 'cup', diameterM: mm(45), baseDiameterM: 0, depthM: mm(70) }, 1, 4)]),
   mold('gems', 'Faceted gems', 'polycarbonate', [cavity({ kind: 'faceted', form: 'gem', diameterM: mm(32), facets: 6, depthM: mm(20) }, 3, 5)]),

@@ -1,5 +1,6 @@
 import type { CastingPlan } from '../../core/plan/plan';
 import { layerCount, workOrder } from '../../core/plan/batch-input';
+import { joinsOf } from '../../core/plan/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { closingSteps, CLOSURE_NAMES, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
@@ -119,8 +120,8 @@ function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside
   }));
 }
 
-function afterSteps({ close, finishes }: CastingPlan, system: UnitSystem): SheetSteps[] {
-  const closing = close ? [{ head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`, steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1).map((how) => ({ what: '', how })) }] : [];
+function afterSteps({ casting, close, finishes }: CastingPlan, system: UnitSystem): SheetSteps[] {
+  const closing = close ? [{ head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`, steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({ what: '', how })) }] : [];
   const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
     what: `${FINISH_NAMES[finish.kind][0].toUpperCase()}${FINISH_NAMES[finish.kind].slice(1)}:`,
     how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${FINISH_TEXTS[finish.kind]}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import type { CastingPlan } from '../../core/plan/plan';
+import { problemId } from '../../core/plan/remedy-effect';
 import { closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import type { CastingStore } from './casting-store';
 import { PlanService } from './plan-service';
@@ -137,8 +138,8 @@ describe('PlanService', () => {
 
   it('says what taking a note’s advice would change', async () => {
     await begin(0);
-    await until(() => plans.effects().has('longJob'));
-    const effect = plans.effects().get('longJob');
-    expect(effect?.seconds).toBeLessThan(-600);
+    const [long] = plan().problems.filter(({ key }) => key === 'longJob').map(problemId);
+    await until(() => plans.effects().has(long));
+    expect(plans.effects().get(long)?.seconds).toBeLessThan(-600);
   });
 });

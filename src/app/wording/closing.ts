@@ -8,11 +8,15 @@ export const CLOSURE_NAMES: Readonly<Record<ClosureKind, string>> = { warmPlate:
 /** What its chocolate is called where amounts are weighed out. */
 export const CLOSURE_MASS_NAMES: Readonly<Record<ClosureKind, string>> = { warmPlate: '', pipedSeam: 'Seams', cap: 'Caps', lid: 'Glue for lids', plug: 'Plugs' };
 
-/** What the hands do, step by step. */
-export function closingSteps(closure: Closure, serves: number): readonly string[] {
+/** What the drawing of a piece calls it. */
+export const CLOSING_LABELS: Readonly<Record<ClosureKind, string>> = { warmPlate: 'Rim lost on the plate', pipedSeam: 'Seam', cap: 'Cap', lid: 'Glue line', plug: 'Plug' };
+
+/** What the hands do, step by step, where a plate or a seam joins two halves or sets a shell on its base. */
+export function closingSteps(closure: Closure, serves: number, joins: 'halves' | 'base' = 'halves'): readonly string[] {
+  const onBase = joins === 'base';
   switch (closure.kind) {
-    case 'warmPlate': return ['Warm the plate about 1 min in the microwave, or take a pan off the heat.', `Rim down for about ${Math.round(closure.seconds)} s, until it is flat and melted all round.`, `Lift straight off and set it on the filled half. Warm the plate again after ${serves}.`, 'Wipe the plate before another colour.'];
-    case 'pipedSeam': return ['Pipe a line round the rim of the filled half.', 'Set the other half on, and count to five.', 'Wipe what comes out with a gloved finger, once round.'];
+    case 'warmPlate': return ['Warm the plate about 1 min in the microwave, or take a pan off the heat.', `Rim down for about ${Math.round(closure.seconds)} s, until it is flat and melted all round.`, `Lift straight off and set it on the ${onBase ? 'base' : 'filled half'}. Warm the plate again after ${serves}.`, 'Wipe the plate before another colour.'];
+    case 'pipedSeam': return [`Pipe a line round the rim${onBase ? '' : ' of the filled half'}.`, `Set the ${onBase ? 'base' : 'other half'} on, and count to five.`, 'Wipe what comes out with a gloved finger, once round.', ...(onBase ? ['Turn it over once the line has set.'] : [])];
     case 'cap': return ['Fill no higher than the line: the rim stays clean.', 'Pipe from the edge inward, so that it seals.', 'Tap to level, scrape the mold clean.', 'Set, then turn the pieces out.'];
     case 'lid': return ['Pipe a line round the rim.', 'Set the lid on, and hold it while you count to five.', 'Wipe what comes out.'];
     case 'plug': return ['Cast the plug on paper, or melt the edge of the hole a little.', 'Pipe a ring round the hole, set the plug in, smooth it over.'];

@@ -26,6 +26,8 @@ export const PIECE_RULES: Readonly<Record<string, RuleWording>> = {
   'close.lostMass': { title: 'Chocolate left on the plate', how: 'The lost height times the rim’s length and thickness.', source: 'Sum.', sure: 'As the lost height.' },
   'close.perWarming': { title: 'Pieces one warming serves', how: 'The heat a dinner plate holds above what melts a rim, over what a piece takes and what the room takes meanwhile.', source: `Plate of 0.5 kg from memory. ${WORKING_RULE}`, sure: 'A heavy pan serves more, a thin plate fewer.' },
   'close.warmings': { title: 'Warmings of the plate', how: 'Pieces over what one warming serves, rounded up.', source: 'Counting.', sure: 'As the pieces one warming serves.' },
+  'close.plates': { title: 'Plates', how: 'One for each colour of rim that goes on one, or one that is wiped in between: else colours travel.', source: PRACTICE, sure: 'Exact.' },
+  'piece.height': { title: 'Height of a piece', how: 'Its parts one on the other, as they stand, less what a warm plate takes of the rim.', source: 'Sum.', sure: 'Exact for the shapes as given.' },
   'finish.drizzle': { title: 'Chocolate for a drizzle', how: 'A thread that lies half round: the covered share of the outside over its width is its length.', source: 'Mensuration.', sure: 'As steady as the hand.' },
   'finish.dots': { title: 'Chocolate to stick on', how: 'A tenth of a teaspoon for each.', source: PRACTICE, sure: 'Within half.' },
   'finish.sprinkle': { title: 'Sprinkles', how: 'One layer of them on the covered share of the outside.', source: 'Sum.', sure: 'Half as much again falls beside it: have some over.' },

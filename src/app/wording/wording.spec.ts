@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { caramelised, cocoaButterColour, ganache } from '../../core/melt/preparations';
+import { assembled } from '../../core/plan/assembled';
 import { answer, type Answer } from '../../core/quantity/answer';
 import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
@@ -24,7 +25,7 @@ describe('wording', () => {
     fc.assert(
       fc.property(arbitraryCasting, fc.nat(3).map((n) => n === 0), (casting, simulated) => {
         const plan = planned(casting, simulated);
-        for (const a of answersOf({ ...plan, casting: undefined, chillInput: undefined })) {
+        for (const a of answersOf({ ...plan, standing: assembled(plan).height, casting: undefined, chillInput: undefined })) {
           expect([a.rule, RULES[a.rule]?.how]).toEqual([a.rule, expect.any(String)]);
           for (const term of a.terms) expect([term.name, TERM_NAMES[term.name]]).toEqual([term.name, expect.any(String)]);
           said.add(a.rule);

@@ -73,8 +73,8 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
   fill: (plan, system) => {
     const layers = plan.parts.flatMap(({ fill }) => fill.layers);
     return {
-      answer: layers.length === 0 ? 'empty' : text(plan.piece.fillMass.value, 'mass', system),
-      detail: layers.length === 0 ? 'hollow' : [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
+      answer: layers.length === 0 ? (plan.parts.every(({ coat }) => coat.body) ? 'solid' : 'empty') : text(plan.piece.fillMass.value, 'mass', system),
+      detail: layers.length === 0 ? (plan.parts.every(({ coat }) => coat.body) ? 'chocolate throughout' : 'hollow') : [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
     };
   },
   close: ({ close, piece, parts }, system) => ({

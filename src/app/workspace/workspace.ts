@@ -23,6 +23,7 @@ import { MeltPlanView } from './melt/melt-plan';
 import { MeltStation } from './melt/melt-station';
 import { MoldStation } from './mold/mold-station';
 import { Notes } from './notes/notes';
+import { PieceDrawing } from './piece/piece-drawing';
 import { PartPicker } from './parts/part-picker';
 import { Ribbon } from './ribbon/ribbon';
 import { Section } from './section/section';
@@ -36,7 +37,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, BatchView, CastingHeader, CavityProfile, ChillStation, CloseStation, CoatStation, FillStation, FinishStation, Gone, MeltPlanView, MeltStation, MoldStation, Notes, PartPicker, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
+  imports: [BatchStation, BatchView, CastingHeader, CavityProfile, ChillStation, CloseStation, CoatStation, FillStation, FinishStation, Gone, MeltPlanView, MeltStation, MoldStation, Notes, PartPicker, PieceDrawing, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

@@ -6,9 +6,12 @@ import type { Closure } from '../record/casting';
 /** What a closing is worked out from, SI. */
 export interface CloseInput {
   readonly closure: Closure;
-  /** Of the part that is closed: length of its rim, width and thickness of the shell there. */
+  /** Of the part that is closed: its depth, length of its rim, and thickness of the shell there. */
+  readonly depthM: number;
   readonly rimLengthM: number;
   readonly rimThicknessM: number;
+  /** Colours of rim that may go on a plate. */
+  readonly rimColours: number;
   /** Room under the rim down to a depth, m³: what a cap that thick takes. */
   readonly volumeBelowRim: (depthM: number) => number;
   /** From the top of the fill to the rim, m. */
@@ -25,8 +28,8 @@ export interface CloseResult {
   readonly closure: Closure;
   /** Chocolate that it takes, a piece. */
   readonly mass: Answer;
-  /** Only for a warm plate: rim lost to it, in height and in weight, pieces one warming serves, and warmings in all. */
-  readonly plate: { readonly lost: Answer; readonly lostMass: Answer; readonly perWarming: Answer; readonly warmings: Answer } | undefined;
+  /** Only for a warm plate: rim lost to it, in height and in weight, pieces one warming serves, warmings in all, and plates, one for each colour. */
+  readonly plate: { readonly lost: Answer; readonly lostMass: Answer; readonly perWarming: Answer; readonly warmings: Answer; readonly plates: Answer } | undefined;
   /** Only for a cap: what is left between it and the filling; below 0 it has no room. */
   readonly spare: Answer | undefined;
   /** Hands-on, a piece. */
@@ -91,9 +94,9 @@ export function rimLossPerSecond({ kind, fatShare }: CloseInput['shell'], plateC
   return (CONTACT * Math.max(0, plateC - melts)) / toMelt;
 }
 
-function warmPlate({ shell, roomC, rimLengthM, rimThicknessM, pieces }: CloseInput, { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>): CloseResult['plate'] {
+function warmPlate({ shell, roomC, depthM, rimLengthM, rimThicknessM, rimColours, pieces }: CloseInput, { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>): CloseResult['plate'] {
   const loss = rimLossPerSecond(shell, plateC, roomC);
-  const lostM = loss * seconds;
+  const lostM = Math.min(depthM, loss * seconds);
   const density = SET_DENSITY_FACTOR * CHOCOLATE_MATTER[shell.kind].meltedDensity;
   const lostKg = lostM * rimLengthM * rimThicknessM * density;
   // A piece takes heat for its rim, and meanwhile the plate cools in the room.
@@ -108,5 +111,6 @@ function warmPlate({ shell, roomC, rimLengthM, rimThicknessM, pieces }: CloseInp
     lostMass: answer(lostKg, 'mass', 'close.lostMass', [term('lostHeight', lostM, 'length'), term('rimLength', rimLengthM, 'length'), term('rim', rimThicknessM, 'length')]),
     perWarming: answer(serves, 'count', 'close.perWarming', terms, [Math.max(1, Math.floor(serves / spread)), Math.ceil(serves * spread)]),
     warmings: answer(Math.ceil(pieces / serves), 'count', 'close.warmings', [term('pieces', pieces, 'count'), term('perWarming', serves, 'count')]),
+    plates: answer(rimColours, 'count', 'close.plates', [term('rimColours', rimColours, 'count')]),
   };
 }

@@ -1,4 +1,4 @@
-import type { Casting, Closure } from '../record/casting';
+import type { Casting, Closure, Part } from '../record/casting';
 import type { ClosureKind } from '../record/choices';
 import { USUAL_PLATE_C } from './remedy';
 
@@ -15,4 +15,11 @@ export function usualClosing(casting: Casting, kind: ClosureKind): Closure {
     case 'lid': return { kind, meltId, lineM: 0.003, partId: casting.parts[casting.parts.length - 1].id, sets: [] };
     case 'plug': return { kind, meltId, holeM: 0.012, thicknessM: 0.002, sets: [] };
   }
+}
+
+/** What a plate or a seam joins in a piece: two halves, or a shell and the base it stands on; undefined where there is nothing to join. */
+export function joinsOf(parts: readonly Part[]): 'halves' | 'base' | undefined {
+  const rims = parts.reduce((sum, { role, perPiece }) => sum + (role === 'shell' || role === 'lid' ? perPiece : 0), 0);
+  if (rims > 1) return 'halves';
+  return rims === 1 && parts.some(({ role }) => role === 'base') ? 'base' : undefined;
 }

@@ -125,14 +125,24 @@ function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[])
   const { kind, fatShare } = chocolates[chocolates.length - 1];
   const curve = depthCurve(fill.inside);
   return closeStation({
-    closure, pieces: casting.pieces, roomC: casting.kitchen.roomC, rimLengthM: cavity.rimLengthM, rimThicknessM: coat.total.rim.value, headspaceM: fill.headspace.value,
+    closure, pieces: casting.pieces, roomC: casting.kitchen.roomC, depthM: cavity.depthM, rimLengthM: cavity.rimLengthM, rimThicknessM: coat.total.rim.value, rimColours: rimColours(parts), headspaceM: fill.headspace.value,
     volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM),
     meltKind: chocolateOf(casting, meltOf(casting, closure.meltId)).kind, shell: { kind, fatShare },
   });
 }
 
+/** Colours of rim among the parts that are joined: a rim shows all its coats. */
+function rimColours(parts: readonly PartDraft[]): number {
+  return new Set(parts.filter(({ part }) => part.role === 'shell' || part.role === 'lid').map(({ chocolates }) => chocolates.map(({ colour }) => colour).join())).size;
+}
+
+/** Outside of a piece without what is stuck on it, m². */
+export function outsideOf(parts: readonly Pick<PartDraft, 'part' | 'cavity'>[]): number {
+  return parts.reduce((sum, { part, cavity }) => sum + (part.role === 'ornament' ? 0 : part.perPiece * cavity.wallAreaM2), 0);
+}
+
 function finished(casting: Casting, parts: readonly PartDraft[]): FinishAnswer[] {
-  const outsideM2 = parts.reduce((sum, { part, cavity }) => sum + (part.role === 'ornament' ? 0 : part.perPiece * cavity.wallAreaM2), 0);
+  const outsideM2 = outsideOf(parts);
   return casting.finishes.map((finish) => {
     const filling = 'fillingId' in finish && finish.fillingId !== undefined ? fillingOf(casting, finish.fillingId) : undefined;
     const topping = filling && { bulkDensity: filling.bulkDensity, pieceKg: pieceKg(filling), pieceM: pieceWidthM(filling) ?? POWDER_LAYER_M };

@@ -5,7 +5,7 @@ import { dropUnused } from '../record/melting';
 import type { Mold } from '../record/mold';
 import { partsPerPiece } from '../record/mold-cavities';
 import { moldOf } from '../record/references';
-import { usualClosing } from './closing';
+import { joinsOf, usualClosing } from './closing';
 
 /** As many kinds of part as a record holds. */
 export const MOST_PARTS = 12;
@@ -69,12 +69,11 @@ export function takePerPiece(casting: Casting, partId: string, count: number): v
   joinAsNeeded(casting, part.role === 'shell');
 }
 
-/** A seam or a plate joins two: taken away where a piece is one shell, put in where two are `joined` that were not closed yet. */
+/** A seam or a plate joins: taken away where a piece has nothing to join, put in where two are `joined` that were not closed yet. */
 function joinAsNeeded(casting: Casting, joined: boolean): void {
-  const halves = casting.parts.reduce((sum, { role, perPiece }) => sum + (role === 'shell' || role === 'lid' ? perPiece : 0), 0);
-  const joins = casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam';
-  if (halves < 2 && joins) casting.closure = null;
-  if (halves >= 2 && !casting.closure && joined) casting.closure = usualClosing(casting, 'warmPlate');
+  const joins = joinsOf(casting.parts);
+  if (!joins && (casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam')) casting.closure = null;
+  if (joins === 'halves' && !casting.closure && joined) casting.closure = usualClosing(casting, 'warmPlate');
 }
 
 /** Ways a part is added: the second of two halves that are alike so far, or another part of a role. */
@@ -103,6 +102,7 @@ export function removePart(casting: Casting, partId: string): void {
   if (casting.closure?.kind === 'lid' && casting.closure.partId === partId) casting.closure = null;
   dropMolds(casting);
   dropUnused(casting);
+  joinAsNeeded(casting, false);
 }
 
 function dropMolds(casting: Casting): void {

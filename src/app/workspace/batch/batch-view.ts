@@ -65,8 +65,8 @@ export class BatchView {
     return kg === undefined ? '' : text(kg, 'mass', this.units.system());
   }
 
-  protected buying({ shopping, packKg }: ShoppingLine): string {
-    if (!shopping || packKg === undefined) return 'as wanted';
+  protected buying({ shopping, packKg, neededKg, stockKg = 0 }: ShoppingLine): string {
+    if (!shopping || packKg === undefined) return neededKg > stockKg ? this.mass(neededKg - stockKg) : 'nothing';
     if (shopping.packs === 0) return 'nothing';
     return `${shopping.packs} × ${this.mass(packKg)}`;
   }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { closedPart } from '../../../core/plan/draft';
-import { usualClosing } from '../../../core/plan/closing';
+import { joinsOf, usualClosing } from '../../../core/plan/closing';
 import type { Closure } from '../../../core/record/casting';
 import { PLACES, type ClosureKind, type Place } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
@@ -41,8 +41,8 @@ export class CloseStation {
   protected readonly kinds = computed<readonly Option<Choice>[]>(() => {
     const plan = this.plan();
     if (!plan) return [];
-    const rims = plan.parts.reduce((sum, { part }) => sum + (part.role === 'shell' || part.role === 'lid' ? part.perPiece : 0), 0);
-    const kinds: Choice[] = [OPEN, ...(rims > 1 ? (['warmPlate', 'pipedSeam'] as const) : (['cap'] as const)), ...(this.lids().length > 0 ? (['lid'] as const) : []), 'plug'];
+    const joins = joinsOf(plan.casting.parts);
+    const kinds: Choice[] = [OPEN, ...(joins ? (['warmPlate', 'pipedSeam'] as const) : []), ...(joins === 'halves' ? [] : (['cap'] as const)), ...(this.lids().length > 0 ? (['lid'] as const) : []), 'plug'];
     return kinds.map((value) => ({ value, name: value === OPEN ? 'left open' : CLOSURE_NAMES[value] }));
   });
   protected readonly kind = computed<Choice>(() => this.plan()?.closure?.kind ?? OPEN);
@@ -56,8 +56,8 @@ export class CloseStation {
     return plan?.closure ? sourceKey(meltOf(plan.casting, plan.closure.meltId).source) : '';
   });
   protected readonly steps = computed(() => {
-    const close = this.plan()?.close;
-    return close ? closingSteps(close.closure, close.plate?.perWarming.value ?? 1) : [];
+    const plan = this.plan();
+    return plan?.close ? closingSteps(plan.close.closure, plan.close.plate?.perWarming.value ?? 1, joinsOf(plan.casting.parts)) : [];
   });
   protected readonly set = computed(() => this.plan()?.closure?.sets[0]);
 

@@ -49,6 +49,7 @@ describe('the film of a shell', () => {
     film.show(film.frames().length - 4);
     await bench.press('Play');
     await until(() => !film.playing());
+    await bench.settle();
     expect(film.index()).toBe(film.frames().length - 1);
     await bench.press('Play');
     expect(film.index()).toBeLessThan(5);

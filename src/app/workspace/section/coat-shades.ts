@@ -1,3 +1,6 @@
+import type { Casting, Coat } from '../../../core/record/casting';
+import { chocolateOf, meltOf } from '../../../core/record/references';
+
 /** Each coat in its chocolate's own colour; coats of one colour that follow each other in steps of lightness, the first the darkest. */
 export function coatShades(colours: readonly string[]): string[] {
   const most = Math.max(1, colours.length - 1);
@@ -6,6 +9,11 @@ export function coatShades(colours: readonly string[]): string[] {
     alike = i > 0 && colours[i - 1] === colour ? alike + 1 : 0;
     return lightened(colour, (0.45 * alike) / most);
   });
+}
+
+/** For each coat that is marbled, the colour streaked into it. */
+export function streaksOf(casting: Casting, coats: readonly Coat[]): (string | undefined)[] {
+  return coats.map(({ shares }) => (shares.length > 1 ? chocolateOf(casting, meltOf(casting, shares[1].meltId)).colour : undefined));
 }
 
 // The warm light tone that every chocolate lightens toward.

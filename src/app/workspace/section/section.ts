@@ -18,18 +18,18 @@ import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
 import { FilmBar } from '../film/film-bar';
 import { FilmDrawing } from '../film/film-drawing';
 import { ShellFilm } from '../film/shell-film';
-import { coatShades } from './coat-shades';
+import { coatShades, streaksOf } from './coat-shades';
+import { FillPatterns } from './fill-patterns';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { sectionGeometry } from './section-geometry';
 
 const STEP_M = 0.0001;
-const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surprise'] as const;
 
 /** The true-scale cut through a cavity: mold, coats, fill, with the thickness called out and two things to drag. */
 @Component({
   selector: 'ks-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, FilmBar, FilmDrawing, DragHandle],
+  imports: [Figure, FillPatterns, FilmBar, FilmDrawing, DragHandle],
   templateUrl: './section.html',
   styleUrl: './section.less',
 })
@@ -45,9 +45,7 @@ export class Section {
   /** Callouts and handles come in a task of their own after the cut itself, so that neither holds the page up. */
   protected readonly lettered = toSignal(timer(0).pipe(map(() => true)), { initialValue: false });
   /** Fillings that are drawn, each with a pattern of its own. */
-  protected readonly kinds = computed(() => new Set(this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind)));
-  /** Fillings drawn by one pattern, each in its own colours. */
-  protected readonly plainKinds = computed(() => PLAIN_KINDS.filter((kind) => this.kinds().has(kind)));
+  protected readonly kinds = computed(() => this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind) ?? []);
   protected readonly plan = this.plans.draft;
   /** Filled from below: no wall to call out, no film to play. */
   protected readonly solid = this.film.solid;
@@ -62,7 +60,7 @@ export class Section {
   /** Streaks of the second melt of a marbled coat, by its colour. */
   protected readonly streaks = computed(() => {
     const plan = this.plan();
-    return (plan?.coatsMade ?? []).map(({ shares }) => (plan && shares.length > 1 ? chocolateOf(plan.casting, meltOf(plan.casting, shares[1].meltId)).colour : undefined));
+    return plan ? streaksOf(plan.casting, plan.coatsMade) : [];
   });
   protected readonly geometry = computed(() => {
     const plan = this.plan();

@@ -1,0 +1,213 @@
+import { line } from 'd3-shape';
+import { placesAlong, stretchOfArea, type LinePlace } from '../../../core/cavity/along-line';
+import type { Line } from '../../../core/cavity/profile';
+import { assembled, outsideLine, type AssembledPiece, type PlacedPart } from '../../../core/plan/assembled';
+import { outsideOf, type PlanDraft } from '../../../core/plan/draft';
+import { pieceKg, pieceWidthM } from '../../../core/fill/packing';
+import type { Finish } from '../../../core/record/casting';
+import type { Filling } from '../../../core/record/filling';
+import { fillingOf } from '../../../core/record/references';
+import { cutThrough, type Cut, type Place, type Spot } from '../section/cut';
+
+/** Inner edge of a cap: what lies toward the filling. */
+export interface CapEdge {
+  readonly y: number;
+  readonly halfWidth: number;
+}
+
+/** One part as drawn. */
+export interface DrawnPart {
+  readonly placed: PlacedPart;
+  readonly cut: Cut;
+  /** Where its name points: the middle of its wall, on the right. */
+  readonly at: Spot;
+  /** The same for each layer that it holds. */
+  readonly layersAt: readonly Spot[];
+  readonly cap: CapEdge | undefined;
+}
+
+/** What a finish puts on the piece. */
+export interface DrawnFinish {
+  readonly finish: Finish;
+  /** Threads and pieces as outlines to fill, dust and paint as a line to draw. */
+  readonly path: string;
+  readonly at: Spot;
+}
+
+/** Everything the drawing of a piece shows, px; all of it at one scale. */
+export interface PieceGeometry {
+  readonly piece: AssembledPiece;
+  readonly pxPerM: number;
+  readonly axisX: number;
+  readonly groundY: number;
+  readonly topY: number;
+  readonly halfWidth: number;
+  readonly parts: readonly DrawnPart[];
+  readonly finishes: readonly DrawnFinish[];
+  /** Beads of a piped line at the seam, or a plug. */
+  readonly closingPath: string | undefined;
+  readonly closingAt: Spot | undefined;
+  readonly cap: CapEdge | undefined;
+}
+
+/** Room kept free around the piece, px. */
+export interface PieceMargin {
+  readonly top: number;
+  readonly bottom: number;
+  readonly left: number;
+  readonly right: number;
+}
+
+/** No thread lies closer to the next than this share of the way. */
+const CLOSEST = 0.9;
+/** Lens of a sprinkle: height over width. */
+const FLAT = 0.55;
+/** How far into a body or a wall the line to its name reaches, px. */
+const INTO_BODY_PX = 7;
+const INTO_WALL_PX = 2;
+/** Between two things that are stuck on, in their widths. */
+const APART = 1.1;
+/** Density of what is stuck on and tells no width, kg/m³. From memory. */
+const STUCK_DENSITY = 1100;
+
+/** Lays a finished piece out in a box of `width` by `height` px. Pure; knows nothing of the page. */
+export function pieceGeometry(plan: PlanDraft, width: number, height: number, margin: PieceMargin): PieceGeometry {
+  const piece = assembled(plan);
+  const widestM = Math.max(...piece.placed.map(({ draft }) => outsideLine(draft).radiusM.reduce((most, r) => Math.max(most, r), 0)));
+  const tallM = piece.height.value;
+  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / (2 * widestM), (height - margin.top - margin.bottom) / tallM));
+  const axisX = (margin.left + width - margin.right) / 2;
+  const groundY = margin.top + (height - margin.top - margin.bottom + tallM * pxPerM) / 2;
+  const placeOf = placing(axisX, groundY, pxPerM);
+  const capM = plan.closure?.kind === 'cap' ? plan.closure.thicknessM : undefined;
+  const parts = piece.placed.map((placed) => drawn(placed, placeOf(placed), pxPerM, capM));
+  const top = placeOf(piece.top);
+  return {
+    piece, pxPerM, axisX, groundY, parts,
+    topY: groundY - tallM * pxPerM,
+    halfWidth: widestM * pxPerM,
+    finishes: plan.finishes.flatMap(({ finish }) => finishDrawn(plan, finish, piece.top, top, pxPerM)),
+    ...closing(plan, piece, placeOf, pxPerM),
+    cap: parts.find(({ cap }) => cap)?.cap,
+  };
+}
+
+/** Puts points of a part's cut, as told with its opening up, where they stand in the piece. */
+function placing(axisX: number, groundY: number, pxPerM: number): (placed: PlacedPart) => Place {
+  return ({ draft: { cavity }, turned, openingM }) => (r, z) => ({ x: axisX + r * pxPerM, y: groundY - (openingM + (turned ? 1 : -1) * (cavity.depthM - z)) * pxPerM });
+}
+
+function drawn(placed: PlacedPart, place: Place, pxPerM: number, capM: number | undefined): DrawnPart {
+  const { cavity, coat, fill } = placed.draft;
+  const holds = { ...fill, layers: placed.layers, heapM: placed.layers.length > 0 && !placed.turned ? fill.heapM : 0 };
+  const capped = capM !== undefined && placed.turned && !coat.body && placed.layers.length > 0 ? Math.min(capM, fill.headspace.value) : undefined;
+  const cut = cutThrough({ cavity, coat, fill: holds, capM: capped }, pxPerM, 1, place);
+  const { radiusM, heightM } = outsideLine(placed.draft);
+  const middle = coat.body ? halfUp(heightM, coat.coats.reduce((most, { levels }) => Math.max(most, levels?.toM ?? 0), 0)) : Math.round(0.55 * (radiusM.length - 1));
+  const wall = place(radiusM[middle], heightM[middle]);
+  const layersAt = holds.layers.map(({ fromM, toM }, i) => {
+    const floor = cavity.depthM - fill.depthM;
+    return { x: place(0, 0).x + 0.6 * (cut.layers[i]?.halfWidth ?? 0), y: place(0, floor + (fromM + toM) / 2).y };
+  });
+  const { radiusM: inner } = fill.inside;
+  const cap = capped === undefined ? undefined : { y: place(0, cavity.depthM - capped).y, halfWidth: inner[inner.length - 1] * pxPerM };
+  return { placed, cut, layersAt, cap, at: { x: wall.x - (coat.body ? INTO_BODY_PX : INTO_WALL_PX), y: wall.y } };
+}
+
+/** Where a rising line is half as high as a level above its lowest point. */
+function halfUp(heightM: Float64Array, levelM: number): number {
+  return Math.max(0, heightM.findIndex((z) => z - heightM[0] >= levelM / 2));
+}
+
+function closing({ closure }: PlanDraft, piece: AssembledPiece, placeOf: (placed: PlacedPart) => Place, pxPerM: number): Pick<PieceGeometry, 'closingPath' | 'closingAt'> {
+  const body = piece.placed.find(({ draft }) => draft.part.role !== 'base') ?? piece.placed[0];
+  const { cavity } = body.draft;
+  const place = placeOf(body);
+  const rimR = cavity.profile.radiusM[cavity.profile.radiusM.length - 1];
+  const rim = place(rimR, cavity.depthM);
+  switch (closure?.kind) {
+    case undefined: return { closingPath: undefined, closingAt: undefined };
+    case 'warmPlate': return { closingPath: undefined, closingAt: rim };
+    case 'pipedSeam':
+    case 'lid': {
+      const r = (closure.lineM / 2) * pxPerM;
+      return { closingPath: [place(-rimR, cavity.depthM), rim].map((at) => disc(at, r, r, 0)).join(''), closingAt: rim };
+    }
+    case 'cap': return { closingPath: undefined, closingAt: place(rimR * 0.5, cavity.depthM - Math.min(closure.thicknessM, body.draft.fill.headspace.value) / 2) };
+    case 'plug': {
+      const half = closure.holeM / 2;
+      // In the opening of a vessel, or where the lower half was bored at its lowest point.
+      const from = body.turned ? cavity.depthM : outsideLine(body.draft).heightM[0];
+      const to = from + (body.turned ? -1 : 1) * closure.thicknessM;
+      const corners = [place(-half, from), place(half, from), place(half, to), place(-half, to)];
+      return { closingPath: `${outline(corners) ?? ''}Z`, closingAt: place(half * 0.6, (from + to) / 2) };
+    }
+  }
+}
+
+/** What a finish looks like on the part whose outside looks up. */
+function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Place, pxPerM: number): DrawnFinish[] {
+  const outside = outsideLine(top.draft);
+  const areaM2 = outsideOf(plan.parts);
+  const on = (at: LinePlace, side: number, offM: number): Spot => {
+    const spot = place(side * at.radiusM, at.heightM);
+    return { x: spot.x + side * Math.sin(at.looks) * offM * pxPerM, y: spot.y + (top.turned ? -1 : 1) * Math.cos(at.looks) * offM * pxPerM };
+  };
+  const tilt = (at: LinePlace, side: number): number => ((top.turned ? 1 : -1) * side * at.looks * 180) / Math.PI;
+  switch (finish.kind) {
+    case 'drizzle': {
+      const here = Math.min(CLOSEST, (finish.share * areaM2) / Math.max(1e-9, swept(outside)));
+      const places = placesAlong(outside, finish.lineM / Math.max(0.01, here));
+      const r = (finish.lineM / 2) * pxPerM;
+      return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, 0), r, r, 0)).join(''), (at) => on(at, 1, 0));
+    }
+    case 'sprinkle': {
+      const wideM = widthOf(fillingOf(plan.casting, finish.fillingId));
+      const places = placesAlong(stretchOfArea(outside, finish.share * areaM2), wideM);
+      return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, (FLAT * wideM) / 2), (wideM / 2) * pxPerM, (FLAT * wideM * pxPerM) / 2, tilt(at, side))).join(''), (at) => on(at, 1, wideM / 2));
+    }
+    case 'stickOn': {
+      // A part that is cast stands in the piece itself.
+      if (finish.fillingId === undefined) return [];
+      const wideM = widthOf(fillingOf(plan.casting, finish.fillingId));
+      // One of an odd number stands in the middle, the others in pairs beside it.
+      const alone = finish.count % 2 === 1;
+      const places = placesAlong(outside, APART * wideM, alone ? 0 : undefined).slice(0, Math.ceil(finish.count / 2));
+      const r = (wideM / 2) * pxPerM;
+      return drawnOn(finish, places, (at) => (alone && at === places[0] ? [1] : [-1, 1]).map((side) => disc(on(at, side, wideM / 2), r, r, 0)).join(''), (at) => on(at, 1, wideM / 2));
+    }
+    case 'dust':
+    case 'paint': {
+      const { radiusM, heightM } = stretchOfArea(outside, finish.share * areaM2);
+      const right = Array.from(radiusM, (r, i) => place(r, heightM[i]));
+      const left = Array.from(radiusM, (r, i) => place(-r, heightM[i])).reverse();
+      return [{ finish, path: outline([...left, ...right]) ?? '', at: right[Math.floor(right.length / 2)] }];
+    }
+  }
+}
+
+function drawnOn(finish: Finish, places: readonly LinePlace[], shape: (at: LinePlace) => string, spot: (at: LinePlace) => Spot): DrawnFinish[] {
+  return places.length === 0 ? [] : [{ finish, path: places.map(shape).join(''), at: spot(places[Math.floor(places.length / 2)]) }];
+}
+
+/** How wide one of a filling is, m. */
+function widthOf(filling: Filling): number {
+  return pieceWidthM(filling) ?? Math.cbrt((6 * pieceKg(filling)) / (Math.PI * STUCK_DENSITY));
+}
+
+/** Area that a line sweeps turned about the axis, m². */
+function swept({ radiusM: r, heightM: z }: Line): number {
+  let area = 0;
+  for (let i = 1; i < r.length; i++) area += Math.PI * (r[i] + r[i - 1]) * Math.hypot(r[i] - r[i - 1], z[i] - z[i - 1]);
+  return area;
+}
+
+const outline = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
+
+/** An ellipse as a path, turned by so many degrees. */
+function disc({ x, y }: Spot, rx: number, ry: number, degrees: number): string {
+  const [dx, dy] = [rx * Math.cos((degrees * Math.PI) / 180), rx * Math.sin((degrees * Math.PI) / 180)];
+  const n = (value: number): string => value.toFixed(2);
+  const arc = (to: string): string => `A${n(rx)} ${n(ry)} ${n(degrees)} 0 1 ${to}`;
+  return `M${n(x - dx)} ${n(y - dy)}${arc(`${n(x + dx)} ${n(y + dy)}`)}${arc(`${n(x - dx)} ${n(y - dy)}`)}Z`;
+}

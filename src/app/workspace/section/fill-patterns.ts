@@ -1,0 +1,53 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+
+const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surprise'] as const;
+
+/** The patterns that fillings are drawn with: `fill-` and the kind; only those that are drawn are defined. Pieces of a kind are to scale. */
+@Component({
+  selector: '[ksFillPatterns]',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (has('powder')) {
+      <svg:pattern id="fill-powder" width="6" height="6" patternUnits="userSpaceOnUse">
+        <svg:rect width="6" height="6" class="powder" /><svg:circle cx="1.5" cy="1.5" r="0.8" class="powder-dot" /><svg:circle cx="4.5" cy="4.5" r="0.8" class="powder-dot" />
+      </svg:pattern>
+    }
+    @if (has('marshmallow')) {
+      <svg:pattern id="fill-marshmallow" width="11" height="9" patternUnits="userSpaceOnUse" [attr.patternTransform]="scale()">
+        <svg:rect width="11" height="9" class="mallow-gap" />
+        <svg:rect x="0.4" y="0.5" width="6.2" height="3.7" rx="1.5" class="mallow" /><svg:rect x="7" y="0.4" width="3.6" height="4" rx="1.3" class="mallow" />
+        <svg:rect x="0.3" y="4.8" width="3.4" height="3.9" rx="1.3" class="mallow" /><svg:rect x="4.2" y="4.8" width="6.4" height="3.8" rx="1.5" class="mallow" />
+      </svg:pattern>
+    }
+    @if (has('sweets')) {
+      <svg:pattern id="fill-sweets" width="12" height="10" patternUnits="userSpaceOnUse" [attr.patternTransform]="scale()">
+        <svg:rect width="12" height="10" class="sweet-gap" />
+        <svg:ellipse cx="3" cy="2.5" rx="2.9" ry="1.8" class="sweet a" /><svg:ellipse cx="9" cy="2.5" rx="2.9" ry="1.8" class="sweet b" />
+        <svg:ellipse cx="6" cy="7.3" rx="2.9" ry="1.8" class="sweet c" /><svg:ellipse cx="0" cy="7.3" rx="2.9" ry="1.8" class="sweet b" /><svg:ellipse cx="12" cy="7.3" rx="2.9" ry="1.8" class="sweet b" />
+      </svg:pattern>
+    }
+    @for (kind of plainKinds(); track kind) {
+      <svg:pattern [attr.id]="'fill-' + kind" width="16" height="9" patternUnits="userSpaceOnUse">
+        <svg:rect width="16" height="9" [attr.class]="kind" /><svg:path d="M1 3h6M9 7h6" [attr.class]="kind + '-line'" />
+      </svg:pattern>
+    }
+    @if (has('ganache')) {
+      <svg:pattern id="fill-ganache" width="20" height="8" patternUnits="userSpaceOnUse">
+        <svg:rect width="20" height="8" class="ganache" /><svg:path d="M0 4q5-3 10 0t10 0" class="ganache-line" />
+      </svg:pattern>
+    }
+  `,
+  styleUrl: './fill-patterns.less',
+})
+export class FillPatterns {
+  /** Kinds of filling on the drawing. */
+  readonly kinds = input.required<readonly string[]>();
+  /** Px that a millimetre takes. */
+  readonly pxPerMm = input.required<number>();
+  protected readonly plainKinds = computed(() => PLAIN_KINDS.filter((kind) => this.has(kind)));
+  protected readonly scale = computed(() => `scale(${this.pxPerMm()})`);
+
+  protected has(kind: string): boolean {
+    return this.kinds().includes(kind);
+  }
+}
