@@ -120,6 +120,40 @@ test('a cap that has no room is said so, and the fill is lowered for it', async 
   await expect(page.getByLabel('Cap, thick')).toHaveValue('half a thumb');
 });
 
+test('the piece is drawn as it is served; its cap grows by its edge, dragged or by keys, and the rest follows', async ({ page }) => {
+  await open(page, 'demo-bonbons', 'close');
+  await expect(page.getByText(/15 mm tall/)).toBeVisible();
+  const edge = page.getByRole('slider', { name: 'Thickness of the cap' });
+  await expect(edge).toHaveAttribute('aria-valuetext', '2.0 mm');
+  const at = await edge.boundingBox();
+  if (!at) throw new Error('no edge to drag');
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2 - 8, { steps: 6 });
+  await page.mouse.up();
+  await expect(edge).not.toHaveAttribute('aria-valuetext', '2.0 mm');
+  await page.keyboard.press('Control+z');
+  await expect(edge).toHaveAttribute('aria-valuetext', '2.0 mm');
+  await edge.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(edge).toHaveAttribute('aria-valuetext', '2.1 mm');
+  await expect(page.getByLabel('Cap, thick')).toHaveValue('2.1 mm');
+});
+
+test('a shell on its base is joined to it with a seam, and put together in that order', async ({ page }) => {
+  await open(page, 'demo-pears', 'close');
+  await expect(page.getByLabel('How it is closed')).toHaveValue('pipedSeam');
+  await expect(page.getByText('Set the base on, and count to five.')).toBeVisible();
+  const drawing = page.getByRole('img', { name: /^The piece cut through, 70 mm wide and 78 mm tall/ });
+  await expect(drawing).toBeVisible();
+  await page.getByLabel('How it is closed').selectOption('warmPlate');
+  await expect(page.getByText(/Lift straight off and set it on the base/)).toBeVisible();
+  await expect(page.getByText('Plates, one a colour')).toBeVisible();
+  await page.keyboard.press('2');
+  await page.keyboard.press('6');
+  await expect(page.getByLabel('How it is closed')).toHaveValue('warmPlate');
+});
+
 test('a recipe in the pantry is scaled; one that would go in a circle is refused, and the ingredient stays', async ({ page }) => {
   await page.goto('/pantry/ganache');
   await page.getByLabel('Amount wanted').fill('1 lb');
@@ -183,7 +217,7 @@ test('the new stations go by keyboard alone', async ({ page }) => {
   await expect(page.getByText('Plain so far.')).toBeVisible();
 });
 
-for (const path of ['/casting/demo-bonbons/fill', '/casting/demo-bonbons/close', '/casting/demo-bombs/close', '/casting/demo-tiles/finish', '/casting/demo-pears/batch', '/casting/demo-owls/mold', '/pantry', '/pantry/hazelnut', '/casting/demo-pears/weigh-out']) {
+for (const path of ['/casting/demo-bonbons/fill', '/casting/demo-bonbons/close', '/casting/demo-bombs/close', '/casting/demo-tiles/finish', '/casting/demo-pears/close', '/casting/demo-bombs/finish', '/casting/demo-pears/batch', '/casting/demo-owls/mold', '/pantry', '/pantry/hazelnut', '/casting/demo-pears/weigh-out']) {
   test(`axe finds nothing on ${path}, and nothing is wider than a phone`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();
