@@ -33,6 +33,8 @@ export function tab(page: Page, name: string) {
 
 /** Waits until what was changed is stored. */
 export async function saved(page: Page): Promise<void> {
+  // What was typed last is on screen, or on its way, two pictures later.
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
 
