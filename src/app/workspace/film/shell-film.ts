@@ -86,6 +86,8 @@ export class ShellFilm {
   }
 
   private advance(by: number): void {
+    // Stopped since the clock was last asked.
+    if (!this.playing()) return;
     const next = this.index() + by;
     if (next >= this.frames().length - 1) this.playing.set(false);
     this.place.set(Math.min(next, this.frames().length - 1));
