@@ -15,7 +15,7 @@ import { text } from '../../wording/format';
 import { sizeText } from '../../wording/shapes';
 import type { Spot } from '../section/cut';
 import { coatShades, streaksOf } from '../section/coat-shades';
-import { FillPatterns } from '../section/fill-patterns';
+import { FillPatterns, type FilledLayer } from '../section/fill-patterns';
 import { pieceGeometry, type PieceMargin } from './piece-geometry';
 
 /** What a line of lettering says, and what it points at. */
@@ -30,7 +30,7 @@ interface SetLabel extends Label {
   readonly y: number;
 }
 
-const MARGIN: PieceMargin = { top: 46, bottom: 20, left: 50, right: 178 };
+const MARGIN: PieceMargin = { top: 30, bottom: 48, left: 50, right: 178 };
 const NARROW: PieceMargin = { ...MARGIN, right: 16 };
 /** Below this the lettering stands under the drawing and not beside it, px. */
 const BESIDE_FROM = 480;
@@ -60,8 +60,7 @@ export class PieceDrawing {
     const plan = this.plan();
     return plan && pieceGeometry(plan, this.width(), this.height(), this.beside() ? MARGIN : NARROW);
   });
-  protected readonly kinds = computed(() => this.geometry()?.parts.flatMap(({ cut }) => cut.layers.map(({ kind }) => kind)) ?? []);
-  protected readonly pxPerMm = computed(() => (this.geometry()?.pxPerM ?? 1) / 1000);
+  protected readonly filledLayers = computed<readonly FilledLayer[]>(() => (this.geometry()?.parts ?? []).flatMap(({ placed, cut }) => cut.layers.map((drawn, i) => ({ drawn, filling: placed.layers[i].choice.filling }))));
   /** Coats of each part drawn in their colours, or as the marbling they are. */
   protected readonly shades = computed(() => {
     const plan = this.plan();

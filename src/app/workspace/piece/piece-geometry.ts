@@ -4,6 +4,7 @@ import type { Line } from '../../../core/cavity/profile';
 import { assembled, outsideLine, type AssembledPiece, type PlacedPart } from '../../../core/plan/assembled';
 import { outsideOf, type PlanDraft } from '../../../core/plan/draft';
 import { pieceKg, pieceWidthM } from '../../../core/fill/packing';
+import type { FillingKind } from '../../../core/matter/filling';
 import type { Finish } from '../../../core/record/casting';
 import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
@@ -60,8 +61,10 @@ export interface PieceMargin {
 
 /** No thread lies closer to the next than this share of the way. */
 const CLOSEST = 0.9;
-/** Lens of a sprinkle: height over width. */
+/** Lens of a sprinkle or a sweet: height over width. */
 const FLAT = 0.55;
+/** Pieces that are about as tall as wide. */
+const ROUND_KINDS: readonly FillingKind[] = ['marshmallow', 'surprise', 'fruit'];
 /** How far into a body or a wall the line to its name reaches, px. */
 const INTO_BODY_PX = 7;
 const INTO_WALL_PX = 2;
@@ -75,9 +78,10 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   const piece = assembled(plan);
   const widestM = Math.max(...piece.placed.map(({ draft }) => outsideLine(draft).radiusM.reduce((most, r) => Math.max(most, r), 0)));
   const tallM = piece.height.value;
-  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / (2 * widestM), (height - margin.top - margin.bottom) / tallM));
+  const onTopM = standsOnTop(plan);
+  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / (2 * widestM), (height - margin.top - margin.bottom) / (tallM + onTopM)));
   const axisX = (margin.left + width - margin.right) / 2;
-  const groundY = margin.top + (height - margin.top - margin.bottom + tallM * pxPerM) / 2;
+  const groundY = margin.top + (height - margin.top - margin.bottom + (tallM + onTopM) * pxPerM) / 2;
   const placeOf = placing(axisX, groundY, pxPerM);
   const capM = plan.closure?.kind === 'cap' ? plan.closure.thicknessM : undefined;
   const parts = piece.placed.map((placed) => drawn(placed, placeOf(placed), pxPerM, capM));
@@ -90,6 +94,14 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
     ...closing(plan, piece, placeOf, pxPerM),
     cap: parts.find(({ cap }) => cap)?.cap,
   };
+}
+
+/** How far what is strewn or stuck on stands above the piece, m. */
+function standsOnTop({ casting, finishes }: PlanDraft): number {
+  return finishes.reduce((most, { finish }) => {
+    if ((finish.kind !== 'stickOn' && finish.kind !== 'sprinkle') || finish.fillingId === undefined) return most;
+    return Math.max(most, formOf(fillingOf(casting, finish.fillingId)).tallM);
+  }, 0);
 }
 
 /** Puts points of a part's cut, as told with its opening up, where they stand in the piece. */
@@ -162,19 +174,18 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
       return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, 0), r, r, 0)).join(''), (at) => on(at, 1, 0));
     }
     case 'sprinkle': {
-      const wideM = widthOf(fillingOf(plan.casting, finish.fillingId));
+      const { wideM, tallM } = formOf(fillingOf(plan.casting, finish.fillingId));
       const places = placesAlong(stretchOfArea(outside, finish.share * areaM2), wideM);
-      return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, (FLAT * wideM) / 2), (wideM / 2) * pxPerM, (FLAT * wideM * pxPerM) / 2, tilt(at, side))).join(''), (at) => on(at, 1, wideM / 2));
+      return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side))).join(''), (at) => on(at, 1, tallM / 2));
     }
     case 'stickOn': {
       // A part that is cast stands in the piece itself.
       if (finish.fillingId === undefined) return [];
-      const wideM = widthOf(fillingOf(plan.casting, finish.fillingId));
+      const { wideM, tallM } = formOf(fillingOf(plan.casting, finish.fillingId));
       // One of an odd number stands in the middle, the others in pairs beside it.
       const alone = finish.count % 2 === 1;
       const places = placesAlong(outside, APART * wideM, alone ? 0 : undefined).slice(0, Math.ceil(finish.count / 2));
-      const r = (wideM / 2) * pxPerM;
-      return drawnOn(finish, places, (at) => (alone && at === places[0] ? [1] : [-1, 1]).map((side) => disc(on(at, side, wideM / 2), r, r, 0)).join(''), (at) => on(at, 1, wideM / 2));
+      return drawnOn(finish, places, (at) => (alone && at === places[0] ? [1] : [-1, 1]).map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side))).join(''), (at) => on(at, 1, tallM / 2));
     }
     case 'dust':
     case 'paint': {
@@ -190,9 +201,12 @@ function drawnOn(finish: Finish, places: readonly LinePlace[], shape: (at: LineP
   return places.length === 0 ? [] : [{ finish, path: places.map(shape).join(''), at: spot(places[Math.floor(places.length / 2)]) }];
 }
 
-/** How wide one of a filling is, m. */
-function widthOf(filling: Filling): number {
-  return pieceWidthM(filling) ?? Math.cbrt((6 * pieceKg(filling)) / (Math.PI * STUCK_DENSITY));
+/** How wide and tall one of a filling lies, m: sweets and what is strewn as lenses, else as a ball. */
+function formOf(filling: Filling): { readonly wideM: number; readonly tallM: number } {
+  const ballM = pieceWidthM(filling) ?? Math.cbrt((6 * pieceKg(filling)) / (Math.PI * STUCK_DENSITY));
+  if (ROUND_KINDS.includes(filling.kind)) return { wideM: ballM, tallM: ballM };
+  const wideM = ballM / Math.cbrt(FLAT);
+  return { wideM, tallM: FLAT * wideM };
 }
 
 /** Area that a line sweeps turned about the axis, m². */

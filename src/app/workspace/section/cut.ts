@@ -17,6 +17,8 @@ export interface DrawnLayer {
   readonly path: string;
   readonly kind: string;
   readonly topY: number;
+  /** Where its other end lies: below, or above in a part that is turned over. */
+  readonly baseY: number;
   readonly halfWidth: number;
 }
 
@@ -115,5 +117,5 @@ function drawnLayer(inside: Line, fromM: number, toM: number, kind: string, plac
   const flat = fromM > 0 ? -1 : inside.heightM.reduce((last, z, i) => (z <= floor ? i : last), 0);
   const radii = [flat < 0 ? radiusAt(low) : inside.radiusM[flat], ...between.map((i) => inside.radiusM[i]), radiusAt(high)];
   const heights = [low, ...between.map((i) => inside.heightM[i]), high];
-  return { path: closed(bothHalves(radii, heights, place)), kind, topY: place(0, high).y, halfWidth: place(radii[radii.length - 1], 0).x - place(0, 0).x };
+  return { path: closed(bothHalves(radii, heights, place)), kind, topY: place(0, high).y, baseY: place(0, low).y, halfWidth: place(radii[radii.length - 1], 0).x - place(0, 0).x };
 }

@@ -1,8 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { pieceWidthM } from '../../../core/fill/packing';
+import type { FillingKind } from '../../../core/matter/filling';
+import type { Filling } from '../../../core/record/filling';
+import type { DrawnLayer } from './cut';
+
+/** A layer with what is in it. */
+export interface FilledLayer {
+  readonly drawn: DrawnLayer;
+  readonly filling: Filling;
+}
 
 const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surprise'] as const;
+/** What a piece measures in the patterns of pieces, the ball of its volume, and how tall a row of them is, in their own units. */
+const PIECE_UNITS = 4.95;
+const ROW_UNITS = { marshmallow: 4.5, sweets: 4 } as const;
 
-/** The patterns that fillings are drawn with: `fill-` and the kind; only those that are drawn are defined. Pieces of a kind are to scale. */
+type PieceKind = keyof typeof ROW_UNITS;
+
+/** The patterns that fillings are drawn with: `fill-` and the kind; only those that are drawn are defined. Pieces are to scale, or as small as a thin layer has them, and rest on the bottom of the first layer of their kind. */
 @Component({
   selector: '[ksFillPatterns]',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -13,17 +28,17 @@ const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surp
       </svg:pattern>
     }
     @if (has('marshmallow')) {
-      <svg:pattern id="fill-marshmallow" width="11" height="9" patternUnits="userSpaceOnUse" [attr.patternTransform]="scale()">
+      <svg:pattern id="fill-marshmallow" width="11" height="9" patternUnits="userSpaceOnUse" [attr.patternTransform]="laid('marshmallow')" [attr.stroke-width]="1 / scaleOf('marshmallow')">
         <svg:rect width="11" height="9" class="mallow-gap" />
         <svg:rect x="0.4" y="0.5" width="6.2" height="3.7" rx="1.5" class="mallow" /><svg:rect x="7" y="0.4" width="3.6" height="4" rx="1.3" class="mallow" />
         <svg:rect x="0.3" y="4.8" width="3.4" height="3.9" rx="1.3" class="mallow" /><svg:rect x="4.2" y="4.8" width="6.4" height="3.8" rx="1.5" class="mallow" />
       </svg:pattern>
     }
     @if (has('sweets')) {
-      <svg:pattern id="fill-sweets" width="12" height="10" patternUnits="userSpaceOnUse" [attr.patternTransform]="scale()">
-        <svg:rect width="12" height="10" class="sweet-gap" />
-        <svg:ellipse cx="3" cy="2.5" rx="2.9" ry="1.8" class="sweet a" /><svg:ellipse cx="9" cy="2.5" rx="2.9" ry="1.8" class="sweet b" />
-        <svg:ellipse cx="6" cy="7.3" rx="2.9" ry="1.8" class="sweet c" /><svg:ellipse cx="0" cy="7.3" rx="2.9" ry="1.8" class="sweet b" /><svg:ellipse cx="12" cy="7.3" rx="2.9" ry="1.8" class="sweet b" />
+      <svg:pattern id="fill-sweets" width="12" height="8" patternUnits="userSpaceOnUse" [attr.patternTransform]="laid('sweets')" [attr.stroke-width]="0.8 / scaleOf('sweets')">
+        <svg:rect width="12" height="8" class="sweet-gap" />
+        <svg:ellipse cx="3" cy="2" rx="2.9" ry="1.8" class="sweet a" /><svg:ellipse cx="9" cy="2" rx="2.9" ry="1.8" class="sweet b" />
+        <svg:ellipse cx="6" cy="6" rx="2.9" ry="1.8" class="sweet c" /><svg:ellipse cx="0" cy="6" rx="2.9" ry="1.8" class="sweet b" /><svg:ellipse cx="12" cy="6" rx="2.9" ry="1.8" class="sweet b" />
       </svg:pattern>
     }
     @for (kind of plainKinds(); track kind) {
@@ -40,14 +55,29 @@ const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surp
   styleUrl: './fill-patterns.less',
 })
 export class FillPatterns {
-  /** Kinds of filling on the drawing. */
-  readonly kinds = input.required<readonly string[]>();
-  /** Px that a millimetre takes. */
-  readonly pxPerMm = input.required<number>();
+  readonly layers = input.required<readonly FilledLayer[]>();
+  readonly axisX = input.required<number>();
+  readonly pxPerM = input.required<number>();
   protected readonly plainKinds = computed(() => PLAIN_KINDS.filter((kind) => this.has(kind)));
-  protected readonly scale = computed(() => `scale(${this.pxPerMm()})`);
 
-  protected has(kind: string): boolean {
-    return this.kinds().includes(kind);
+  protected has(kind: FillingKind): boolean {
+    return this.layers().some(({ filling }) => filling.kind === kind);
+  }
+
+  /** Px that a unit of a pattern takes. */
+  protected scaleOf(kind: PieceKind): number {
+    const layer = this.first(kind);
+    if (!layer) return 1;
+    const { drawn: { topY, baseY }, filling } = layer;
+    return Math.max(0.1, Math.min(((pieceWidthM(filling) ?? 0) * this.pxPerM()) / PIECE_UNITS, Math.abs(topY - baseY) / ROW_UNITS[kind]));
+  }
+
+  protected laid(kind: PieceKind): string {
+    const layer = this.first(kind);
+    return layer ? `translate(${this.axisX()} ${Math.max(layer.drawn.topY, layer.drawn.baseY)}) scale(${this.scaleOf(kind)})` : '';
+  }
+
+  private first(kind: PieceKind): FilledLayer | undefined {
+    return this.layers().find(({ filling }) => filling.kind === kind);
   }
 }

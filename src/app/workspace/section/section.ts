@@ -19,7 +19,7 @@ import { FilmBar } from '../film/film-bar';
 import { FilmDrawing } from '../film/film-drawing';
 import { ShellFilm } from '../film/shell-film';
 import { coatShades, streaksOf } from './coat-shades';
-import { FillPatterns } from './fill-patterns';
+import { FillPatterns, type FilledLayer } from './fill-patterns';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { sectionGeometry } from './section-geometry';
 
@@ -45,7 +45,10 @@ export class Section {
   /** Callouts and handles come in a task of their own after the cut itself, so that neither holds the page up. */
   protected readonly lettered = toSignal(timer(0).pipe(map(() => true)), { initialValue: false });
   /** Fillings that are drawn, each with a pattern of its own. */
-  protected readonly kinds = computed(() => this.plan()?.fill.layers.map((layer) => layer.choice.filling.kind) ?? []);
+  protected readonly filledLayers = computed<readonly FilledLayer[]>(() => (this.geometry()?.layers ?? []).flatMap((drawn, i) => {
+    const layer = this.plan()?.fill.layers[i];
+    return layer ? [{ drawn, filling: layer.choice.filling }] : [];
+  }));
   protected readonly plan = this.plans.draft;
   /** Filled from below: no wall to call out, no film to play. */
   protected readonly solid = this.film.solid;
@@ -103,7 +106,6 @@ export class Section {
     return plan.part.coatsBy.by === 'thickness' ? plan.part.coatsBy.rimM : plan.coat.total.rim.value;
   });
   protected readonly wantedText = computed(() => text(this.wanted(), 'length', this.units.system()));
-  protected readonly patternMm = computed(() => (this.geometry()?.pxPerM ?? 1) / 1000);
   private dragFrom = 0;
 
   protected layerName(index: number): string {
