@@ -39,7 +39,7 @@ async function wire(browser: Browser, address: string): Promise<Result> {
   return { what: 'On the wire until the first plan is painted', value: `${kb.toFixed(0)} kB`, wanted: 'at most 400 kB', met: kb <= 400, against: 'fonts and worker included, first visit' };
 }
 
-/** From the click to the file, the package and its fonts loaded for it. */
+/** From the click to the file, on a page that was opened a moment ago. */
 async function pdf(browser: Browser, address: string): Promise<Result> {
   const times: number[] = [];
   for (let k = 0; k < 5; k++) {
@@ -54,7 +54,7 @@ async function pdf(browser: Browser, address: string): Promise<Result> {
     await page.context().close();
   }
   const ms = percentile(times, 50);
-  return { what: 'The weigh-out as PDF', value: `${ms.toFixed(0)} ms`, wanted: 'under 1000 ms', met: ms < 1000, against: 'median of 5 first times, from the click to the file, package and fonts loaded for it' };
+  return { what: 'The weigh-out as PDF', value: `${ms.toFixed(0)} ms`, wanted: 'under 1000 ms', met: ms < 1000, against: 'median of 5 first times, from the click to the file, asked for when the sheet has been open for 0.8 s' };
 }
 
 interface TraceEvent {

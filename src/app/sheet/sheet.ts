@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { CastingStore } from '../state/casting-store';
@@ -10,6 +10,9 @@ import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { sheetContent } from './sheet-content';
 import { weighOutCsv } from './weigh-out-csv';
+
+/** The PDF package and its fonts: large, and apart from all else. */
+const loadPdf = () => import('./sheet-pdf');
 
 /** The weigh-out sheet: the one page that is cooked from, on screen, printed, as PDF and as CSV. */
 @Component({
@@ -37,6 +40,8 @@ export class Sheet {
   constructor() {
     effect(() => this.store.open(this.id()));
     effect(() => this.titles.setTitle(`Weigh-out, ${this.plan()?.casting.name ?? ''} · Kilnstone`));
+    // It comes in while the sheet is read; where it does not, asking for the PDF tries again and says so.
+    afterNextRender(() => window.requestIdleCallback?.(() => void loadPdf().catch(() => undefined)));
   }
 
   protected write(kg: number | undefined): string {
@@ -57,8 +62,7 @@ export class Sheet {
     if (!content) return;
     this.writing.set(true);
     try {
-      // The PDF package and its fonts load only when they are asked for.
-      const { sheetPdf } = await import('./sheet-pdf');
+      const { sheetPdf } = await loadPdf();
       saveFile(`Kilnstone weigh-out ${content.title}.pdf`, 'application/pdf', await sheetPdf(content, this.units.system()));
     } catch (error) {
       console.error(error);

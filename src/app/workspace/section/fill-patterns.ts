@@ -64,17 +64,17 @@ export class FillPatterns {
     return this.layers().some(({ filling }) => filling.kind === kind);
   }
 
-  /** Px that a unit of a pattern takes. */
+  /** Px that a unit of a pattern takes; in steps, as a drag that changes it in every frame would have all of it drawn anew. */
   protected scaleOf(kind: PieceKind): number {
     const layer = this.first(kind);
     if (!layer) return 1;
     const { drawn: { topY, baseY }, filling } = layer;
-    return Math.max(0.1, Math.min(((pieceWidthM(filling) ?? 0) * this.pxPerM()) / PIECE_UNITS, Math.abs(topY - baseY) / ROW_UNITS[kind]));
+    return Math.max(1, Math.round(10 * Math.min(((pieceWidthM(filling) ?? 0) * this.pxPerM()) / PIECE_UNITS, Math.abs(topY - baseY) / ROW_UNITS[kind]))) / 10;
   }
 
   protected laid(kind: PieceKind): string {
     const layer = this.first(kind);
-    return layer ? `translate(${this.axisX()} ${Math.max(layer.drawn.topY, layer.drawn.baseY)}) scale(${this.scaleOf(kind)})` : '';
+    return layer ? `translate(${Math.round(this.axisX())} ${Math.round(Math.max(layer.drawn.topY, layer.drawn.baseY))}) scale(${this.scaleOf(kind)})` : '';
   }
 
   private first(kind: PieceKind): FilledLayer | undefined {
