@@ -53,6 +53,14 @@ async function twoColours(page: Page): Promise<void> {
   await page.waitForTimeout(1200);
 }
 
+/** A dark drizzle over the pears, and a little dust. */
+async function finishPears(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'drizzle' }).click();
+  await page.getByLabel('With', { exact: true }).selectOption('quarry');
+  await page.getByRole('button', { name: 'dust', exact: true }).click();
+  await page.getByRole('region', { name: 'Open station' }).evaluate((panel) => panel.scrollTo(0, 0));
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'film', path: '/casting/demo-bombs/coat', first: watchItRun },
@@ -68,7 +76,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'chill', path: '/casting/demo-bombs/chill' },
   { name: 'fill', path: '/casting/demo-bombs/fill' },
   { name: 'close', path: '/casting/demo-bonbons/close' },
-  { name: 'finish', path: '/casting/demo-tiles/finish', first: (page) => page.getByRole('button', { name: 'drizzle' }).click() },
+  { name: 'finish', path: '/casting/demo-pears/finish', first: finishPears },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
   { name: 'working', path: '/casting/demo-bombs/coat', first: (page) => page.getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ }).first().click() },
   { name: 'weigh-out', path: '/casting/demo-bombs/weigh-out' },
