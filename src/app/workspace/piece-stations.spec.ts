@@ -193,6 +193,19 @@ describe('Close station, of two halves', () => {
     expect(bench.text).toContain('count to five');
     expect(bench.text).toContain('A hairline gap');
   });
+
+  it('glues a lid on, tells the room under it, and opens again when the lid is taken out', async () => {
+    const list = await Bench.of(PartList);
+    await list.press('More parts or colours');
+    await list.press('Add a lid');
+    const close = await Bench.of(CloseStation);
+    await close.choose('How it is closed', 'lid');
+    expect(close.text).toMatch(/Headspace under it ?[\d.]+ mm/);
+    whole();
+    await list.press(/^Take .* out$/, 1);
+    expect(casting().closure).toBeNull();
+    whole();
+  });
 });
 
 describe('Finish station', () => {

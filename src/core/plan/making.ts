@@ -74,14 +74,9 @@ function coatChoice(casting: Casting, coat: Coat): CoatChoice {
 }
 
 /** What must be alike for a simulation's correction of one making to hold for another. */
-export function structureOf({ shape, outward, material, press, coats }: Making): string {
+export function structureOf({ shape, outward, material, press, coats }: Making, cavity: Cavity = cavityOf(shape, outward)): string {
   // A correction is given point by point: a cavity of another shape has others.
-  return JSON.stringify([shape.kind, cavityPoints(shape), outward, material, press?.by, coats.map(({ choice }) => [choice.method, choice.wayUp, choice.where, choice.chocolate.kind])]);
-}
-
-/** The number of points of a cavity's profile, where that is not a matter of its kind alone. */
-function cavityPoints(shape: CavityShape): number {
-  return cavityOf(shape).profile.arcM.length;
+  return JSON.stringify([shape.kind, cavity.profile.arcM.length, outward, material, press?.by, coats.map(({ choice }) => [choice.method, choice.wayUp, choice.where, choice.chocolate.kind])]);
 }
 
 /**
@@ -91,7 +86,7 @@ function cavityPoints(shape: CavityShape): number {
 export function make(making: Making, simulated?: Simulated): Made {
   const { shape, outward, material, moldWallM, kitchen, press, wantedRimM } = making;
   const cavity = cavityOf(shape, outward);
-  const fits = simulated?.structure === structureOf(making);
+  const fits = simulated !== undefined && simulated.structure === structureOf(making, cavity);
   const coat = coatStation({ cavity, material, moldWallM, roomC: kitchen.roomC, coats: making.coats.map(({ choice }) => choice), press, wantedRimM, simulated: fits ? simulated.byCount : undefined });
   return { cavity, coat, chillInput: chillFrom(making, cavity, coat) };
 }
