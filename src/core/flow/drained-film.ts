@@ -28,10 +28,12 @@ export function drainedThicknessM(stages: readonly DrainStage[], density: number
   let flowing = 0;
   for (const { seconds, flow } of stages) {
     if (seconds <= 0) continue;
-    flowing++;
     const root = holdRoot(flow, weight, pull);
-    const alone = Math.sqrt((wanted * flow.viscosityPas) / seconds);
-    u = Math.min(u, (root + Math.sqrt(root * root + 4 * alone)) / 2);
+    const rate = seconds / flow.viscosityPas;
+    ROOTS[flowing] = root;
+    RATES[flowing] = rate;
+    flowing++;
+    u = Math.min(u, (root + Math.sqrt(root * root + 4 * Math.sqrt(wanted / rate))) / 2);
   }
   if (!Number.isFinite(u) || (flowing === 1 && mean === 0 && gauss === 0)) return u * u;
   // Where the film's surface would meet itself there is nothing left to run.
@@ -41,21 +43,25 @@ export function drainedThicknessM(stages: readonly DrainStage[], density: number
     const h = u * u;
     let value = -wanted * (1 - h * (2 * mean - gauss * h));
     let slope = wanted * 4 * u * (mean - gauss * h);
-    for (const { seconds, flow } of stages) {
-      const root = holdRoot(flow, weight, pull);
-      const free = u - root;
-      if (seconds <= 0 || free <= 0) continue;
-      const rate = seconds / flow.viscosityPas;
+    for (let i = 0; i < flowing; i++) {
+      const free = u - ROOTS[i];
+      if (free <= 0) continue;
+      const rate = RATES[i];
       value += rate * (u * free) ** 2;
       slope += rate * 2 * u * free * (u + free);
     }
     if (slope === 0) break;
     const step = value / slope;
     u = Math.max(u / 4, Math.min(most, u - step));
-    if (Math.abs(step) < 1e-9 * u) break;
+    // What is left after a step goes with its square.
+    if (Math.abs(step) < 1e-6 * u) break;
   }
   return u * u;
 }
+
+/** Of the stages that flow, as they are worked on: this is asked for at every point of a wall. */
+const ROOTS: number[] = [];
+const RATES: number[] = [];
 
 /** Root of the hold thickness on a wall that is drawn along with `pull`, √m. */
 function holdRoot(flow: Rheology, weight: number, pull: number): number {

@@ -56,7 +56,8 @@ export interface PlanDraft extends PartDraft {
  * @param seen the part it is seen from; the first where it is left out
  */
 export function draftPlan(casting: Casting, simulated: readonly (Simulated | undefined)[] = [], seen?: string): PlanDraft {
-  const unfilled = casting.parts.map((part, i) => shellOf(casting, part, simulated[i]));
+  const cavities: Cavities = new Map();
+  const unfilled = casting.parts.map((part, i) => shellOf(casting, part, simulated[i], cavities));
   const parts = unfilled.map((shell): PartDraft => ({ ...shell, fill: filled(casting, shell, unfilled), warmest: warmest(casting, shell) }));
   const clamped = parts.some(({ coatsMade }) => coatsMade[coatsMade.length - 1].method === 'clamp');
   const closure = clamped ? null : casting.closure;
@@ -73,10 +74,14 @@ export function seenFrom<P extends { readonly parts: readonly PartDraft[] }>(pla
 
 type Shell = Omit<PartDraft, 'fill' | 'warmest'>;
 
-function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined): Shell {
+/** Cavities that several parts of a piece are cast in, worked out once. */
+type Cavities = Map<Mold['cavities'][number], Cavity>;
+
+function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined, cavities: Cavities): Shell {
   const moldRecord = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(moldRecord, part);
-  const { cavity, coat, chillInput } = make(makingOf(casting, part), simulated);
+  const { cavity, coat, chillInput } = make(makingOf(casting, part), simulated, cavities.get(cavityRecord));
+  cavities.set(cavityRecord, cavity);
   const models = coatModels(casting, part);
   const coatsMade = coat.coats.map((made, i): Coat => {
     const model = models[i] ?? { ...models[models.length - 1], id: made.choice.id };

@@ -82,10 +82,10 @@ export function structureOf({ shape, outward, material, press, coats }: Making, 
 /**
  * Coats and what the chill is computed from, by the closed forms, corrected by a simulation of a making alike.
  * Takes about a millisecond.
+ * @param cavity the making's own, where it is there already
  */
-export function make(making: Making, simulated?: Simulated): Made {
-  const { shape, outward, material, moldWallM, kitchen, press, wantedRimM } = making;
-  const cavity = cavityOf(shape, outward);
+export function make(making: Making, simulated?: Simulated, cavity: Cavity = cavityOf(making.shape, making.outward)): Made {
+  const { material, moldWallM, kitchen, press, wantedRimM } = making;
   const fits = simulated !== undefined && simulated.structure === structureOf(making, cavity);
   const coat = coatStation({ cavity, material, moldWallM, roomC: kitchen.roomC, coats: making.coats.map(({ choice }) => choice), press, wantedRimM, simulated: fits ? simulated.byCount : undefined });
   return { cavity, coat, chillInput: chillFrom(making, cavity, coat) };
