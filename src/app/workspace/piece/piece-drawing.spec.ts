@@ -52,8 +52,18 @@ describe('the geometry of a finished piece', () => {
   it('stands so many as are stuck on about the middle, one of an odd number in it', () => {
     const stuck = (count: number): PieceGeometry => withFinish('demo-bombs', { kind: 'stickOn', fillingId: 'lentils', count, meltId: 'melt-1' });
     for (const count of [1, 2, 3, 6]) expect([count, shapes(stuck(count).finishes[0].path)]).toEqual([count, count]);
+    expect(shapes(withFinish('demo-acorns', { kind: 'stickOn', fillingId: 'lentils', count: 3, meltId: 'melt-1' }).finishes[0].path)).toBe(3);
     const one = stuck(1);
     expect(Math.abs(one.finishes[0].at.x - one.axisX)).toBeLessThan(1);
+  });
+
+  it('keeps on an open part what goes on from its rim down, off the ground', () => {
+    for (const finish of [{ kind: 'stickOn', fillingId: 'lentils', count: 6, meltId: 'melt-1' }, { kind: 'dust', share: 0.3 }] as const) {
+      const g = withFinish('demo-acorns', finish);
+      const ys = points(g.finishes[0].path.replaceAll('L', 'ZL').replaceAll(',', ' ')).map(([, y]) => y);
+      expect(Math.max(...ys)).toBeLessThan(g.groundY);
+      expect(Math.min(...ys)).toBeLessThan(g.topY + 0.5 * (g.groundY - g.topY));
+    }
   });
 
   it('lays more threads the more of it is covered', () => {

@@ -78,8 +78,10 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   const piece = assembled(plan);
   const widestM = Math.max(...piece.placed.map(({ draft }) => outsideLine(draft).radiusM.reduce((most, r) => Math.max(most, r), 0)));
   const tallM = piece.height.value;
-  const onTopM = standsOnTop(plan);
-  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / (2 * widestM), (height - margin.top - margin.bottom) / (tallM + onTopM)));
+  const standsOff = standingOff(plan);
+  // On a part that is turned over it may stand on top, and on any at its sides.
+  const onTopM = piece.top.turned ? standsOff : 0;
+  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / (2 * (widestM + standsOff)), (height - margin.top - margin.bottom) / (tallM + onTopM)));
   const axisX = (margin.left + width - margin.right) / 2;
   const groundY = margin.top + (height - margin.top - margin.bottom + (tallM + onTopM) * pxPerM) / 2;
   const placeOf = placing(axisX, groundY, pxPerM);
@@ -96,8 +98,8 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   };
 }
 
-/** How far what is strewn or stuck on stands above the piece, m. */
-function standsOnTop({ casting, finishes }: PlanDraft): number {
+/** How far what is strewn or stuck on stands off the piece, m. */
+function standingOff({ casting, finishes }: PlanDraft): number {
   return finishes.reduce((most, { finish }) => {
     if ((finish.kind !== 'stickOn' && finish.kind !== 'sprinkle') || finish.fillingId === undefined) return most;
     return Math.max(most, formOf(fillingOf(casting, finish.fillingId)).tallM);
@@ -115,7 +117,7 @@ function drawn(placed: PlacedPart, place: Place, pxPerM: number, capM: number | 
   const capped = capM !== undefined && placed.turned && !coat.body && placed.layers.length > 0 ? Math.min(capM, fill.headspace.value) : undefined;
   const cut = cutThrough({ cavity, coat, fill: holds, capM: capped }, pxPerM, 1, place);
   const { radiusM, heightM } = outsideLine(placed.draft);
-  const middle = coat.body ? halfUp(heightM, coat.coats.reduce((most, { levels }) => Math.max(most, levels?.toM ?? 0), 0)) : Math.round(0.55 * (radiusM.length - 1));
+  const middle = halfUp(heightM, coat.body ? coat.coats.reduce((most, { levels }) => Math.max(most, levels?.toM ?? 0), 0) : cavity.depthM - heightM[0]);
   const wall = place(radiusM[middle], heightM[middle]);
   const layersAt = holds.layers.map(({ fromM, toM }, i) => {
     const floor = cavity.depthM - fill.depthM;
@@ -157,15 +159,17 @@ function closing({ closure }: PlanDraft, piece: AssembledPiece, placeOf: (placed
   }
 }
 
-/** What a finish looks like on the part whose outside looks up. */
+/** What a finish looks like on the outside of the topmost part: from its highest point down, which is the rim of one that stands with its opening up. */
 function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Place, pxPerM: number): DrawnFinish[] {
-  const outside = outsideLine(top.draft);
+  const outside = top.turned ? outsideLine(top.draft) : reversed(outsideLine(top.draft));
   const areaM2 = outsideOf(plan.parts);
+  // Gone along backwards a line looks the other way.
+  const looks = (at: LinePlace): number => (top.turned ? at.looks : at.looks - Math.PI);
   const on = (at: LinePlace, side: number, offM: number): Spot => {
     const spot = place(side * at.radiusM, at.heightM);
-    return { x: spot.x + side * Math.sin(at.looks) * offM * pxPerM, y: spot.y + (top.turned ? -1 : 1) * Math.cos(at.looks) * offM * pxPerM };
+    return { x: spot.x + side * Math.sin(looks(at)) * offM * pxPerM, y: spot.y + (top.turned ? -1 : 1) * Math.cos(looks(at)) * offM * pxPerM };
   };
-  const tilt = (at: LinePlace, side: number): number => ((top.turned ? 1 : -1) * side * at.looks * 180) / Math.PI;
+  const tilt = (at: LinePlace, side: number): number => ((top.turned ? 1 : -1) * side * looks(at) * 180) / Math.PI;
   switch (finish.kind) {
     case 'drizzle': {
       const here = Math.min(CLOSEST, (finish.share * areaM2) / Math.max(1e-9, swept(outside)));
@@ -182,17 +186,21 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
       // A part that is cast stands in the piece itself.
       if (finish.fillingId === undefined) return [];
       const { wideM, tallM } = formOf(fillingOf(plan.casting, finish.fillingId));
-      // One of an odd number stands in the middle, the others in pairs beside it.
-      const alone = finish.count % 2 === 1;
-      const places = placesAlong(outside, APART * wideM, alone ? 0 : undefined).slice(0, Math.ceil(finish.count / 2));
-      return drawnOn(finish, places, (at) => (alone && at === places[0] ? [1] : [-1, 1]).map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side))).join(''), (at) => on(at, 1, tallM / 2));
+      // One of an odd number stands in the middle, where there is one, and the others in pairs beside it.
+      const pairs = Math.ceil(finish.count / 2);
+      const odd = finish.count % 2 === 1;
+      const places = placesAlong(outside, APART * wideM, top.turned && odd ? 0 : undefined).filter(({ heightM }) => top.turned || heightM >= wideM / 2).slice(0, pairs);
+      const single = odd ? places[top.turned ? 0 : pairs - 1] : undefined;
+      return drawnOn(finish, places, (at) => (at === single ? [1] : [-1, 1]).map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side))).join(''), (at) => on(at, 1, tallM / 2));
     }
     case 'dust':
     case 'paint': {
       const { radiusM, heightM } = stretchOfArea(outside, finish.share * areaM2);
       const right = Array.from(radiusM, (r, i) => place(r, heightM[i]));
       const left = Array.from(radiusM, (r, i) => place(-r, heightM[i])).reverse();
-      return [{ finish, path: outline([...left, ...right]) ?? '', at: right[Math.floor(right.length / 2)] }];
+      // Over the top as one line, down from a rim as two.
+      const path = top.turned ? outline([...left, ...right]) : [left, right].map((side) => outline(side) ?? '').join('');
+      return [{ finish, path: path ?? '', at: right[Math.floor(right.length / 2)] }];
     }
   }
 }
@@ -207,6 +215,10 @@ function formOf(filling: Filling): { readonly wideM: number; readonly tallM: num
   if (ROUND_KINDS.includes(filling.kind)) return { wideM: ballM, tallM: ballM };
   const wideM = ballM / Math.cbrt(FLAT);
   return { wideM, tallM: FLAT * wideM };
+}
+
+function reversed({ radiusM, heightM }: Line): Line {
+  return { radiusM: radiusM.slice().reverse(), heightM: heightM.slice().reverse() };
 }
 
 /** Area that a line sweeps turned about the axis, m². */
