@@ -30,6 +30,8 @@ describe('parts', () => {
     expect(meltsInUse(casting)).toHaveLength(2);
     const plan = planned(casting);
     expect(plan.melts.map(({ input }) => input.kind)).toEqual(['white', 'dark']);
+    // A plate for each colour of rim.
+    expect(plan.close?.plate?.plates.value).toBe(2);
     // Light before dark, each part cast in rounds of its own in the one mold.
     expect(plan.batch.byPart.map(({ needed }) => needed)).toEqual([18, 18]);
     expect(plan.batch.runs.every(({ cast }) => cast.filter((n) => n > 0).length === 1)).toBe(true);
