@@ -16,6 +16,12 @@ const problem = (text: string): string => {
 };
 
 describe('parseAmount', () => {
+  it('reads a fraction as a share of the whole, and a plain number as hundredths', () => {
+    for (const [text, share] of [['1/4', 0.25], ['½', 0.5], ['1/2 %', 0.005], ['25', 0.25], ['0.5', 0.005]] as const) expect([text, value(text, UNITS.percent)]).toEqual([text, share]);
+    // Elsewhere a fraction is one of the field's own unit.
+    expect(value('1/4')).toBe(0.00025);
+  });
+
   // Inch, ounce: exact by definition (1959). Spoons and cups: NIST Handbook 44, appendix C.
   it.each([
     ['1/4 cup', 59.1470591e-6],

@@ -31,7 +31,7 @@ const NUMBER = /^([+-]?)(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)|^[+-]?(?:\d+(?:[.,]\d+)*
  * @param accepts the kinds of quantity the field takes
  * @param bareUnit the unit a number without one is read in
  * @returns the amount in SI, or the reason it could not be read. A comma is a decimal comma;
- * before exactly three digits it is refused, with both readings. Does not check ranges.
+ * before exactly three digits it is refused, with both readings. A fraction without a unit is a share itself where shares are read. Does not check ranges.
  */
 export function parseAmount(text: string, accepts: readonly Dimension[], bareUnit: Unit): ParsedAmount | AmountProblem {
   const typed = spellOutFractions(text.trim());
@@ -42,6 +42,8 @@ export function parseAmount(text: string, accepts: readonly Dimension[], bareUni
   const number = readNumber(match);
   if (typeof number !== 'number') return number;
   const rest = typed.slice(match[0].length).trim();
+  // Nobody means a quarter of a hundredth by 1/4 of something.
+  if (rest === '' && bareUnit.dimension === 'share' && match[4] !== undefined) return { ok: true, value: number, dimension: 'share', unit: bareUnit };
   if (rest === '') return { ok: true, value: toSi(number, bareUnit), dimension: bareUnit.dimension, unit: bareUnit };
   const unit = unitSpelled(rest);
   if (!unit) return { ok: false, problem: /\d/.test(rest) ? 'notANumber' : 'unknownUnit', detail: rest };
