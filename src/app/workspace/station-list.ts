@@ -72,13 +72,14 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
   },
   fill: (plan, system) => {
     const layers = plan.parts.flatMap(({ fill }) => fill.layers);
+    if (layers.length === 0) return plan.parts.every(({ coat }) => coat.body) ? { answer: 'solid', detail: 'chocolate throughout' } : { answer: 'empty', detail: 'hollow' };
     return {
-      answer: layers.length === 0 ? (plan.parts.every(({ coat }) => coat.body) ? 'solid' : 'empty') : text(plan.piece.fillMass.value, 'mass', system),
-      detail: layers.length === 0 ? (plan.parts.every(({ coat }) => coat.body) ? 'chocolate throughout' : 'hollow') : [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
+      answer: text(plan.piece.fillMass.value, 'mass', system),
+      detail: [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
     };
   },
-  close: ({ close, piece, parts }, system) => ({
-    answer: !close ? (parts.some(({ coatsMade }) => coatsMade.some(({ method }) => method === 'clamp')) ? 'clamped' : 'open') : close.plate ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system) : text(close.mass.value, 'mass', system),
+  close: ({ close, clamped, piece }, system) => ({
+    answer: !close ? (clamped ? 'clamped' : 'open') : close.plate ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system) : text(close.mass.value, 'mass', system),
     detail: close ? CLOSURE_NAMES[close.closure.kind] : `a piece ${text(piece.mass.value, 'mass', system)}`,
   }),
   finish: ({ finishes, piece }, system) => ({

@@ -8,14 +8,27 @@ export interface LinePlace {
   readonly looks: number;
 }
 
+/** Area that the stretch of a line up to its point `i` sweeps turned about the axis, m²: the side of a frustum. */
+function frustumM2({ radiusM: r, heightM: z }: Line, i: number): number {
+  return Math.PI * (r[i] + r[i - 1]) * Math.hypot(r[i] - r[i - 1], z[i] - z[i - 1]);
+}
+
+/** Area that a line sweeps turned about the axis, m². */
+export function sweptM2(line: Line): number {
+  let area = 0;
+  for (let i = 1; i < line.radiusM.length; i++) area += frustumM2(line, i);
+  return area;
+}
+
 /**
- * The stretch of a line from the axis that sweeps so much area when it is turned about the axis; the whole line where it sweeps less.
+ * The stretch of a line from its beginning that sweeps so much area when it is turned about the axis; the whole line where it sweeps less.
  * @param areaM2 0 and more
  */
-export function stretchOfArea({ radiusM, heightM }: Line, areaM2: number): Line {
+export function stretchOfArea(line: Line, areaM2: number): Line {
+  const { radiusM, heightM } = line;
   let left = areaM2;
   for (let i = 1; i < radiusM.length; i++) {
-    const area = Math.PI * (radiusM[i] + radiusM[i - 1]) * Math.hypot(radiusM[i] - radiusM[i - 1], heightM[i] - heightM[i - 1]);
+    const area = frustumM2(line, i);
     if (area >= left) {
       const share = area > 0 ? left / area : 0;
       const [r, z] = [radiusM, heightM].map((of) => of[i - 1] + share * (of[i] - of[i - 1]));

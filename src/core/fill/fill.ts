@@ -1,3 +1,4 @@
+import { sweptM2 } from '../cavity/along-line';
 import { depthCurve, type DepthCurve } from '../cavity/depth-curve';
 import { insetLine } from '../cavity/inset';
 import { cumulativeVolume, type Line, type Profile } from '../cavity/profile';
@@ -108,11 +109,9 @@ export function heaps({ kind }: Pick<Filling, 'kind'>): boolean {
 }
 
 /** Wall over volume of a turned inside, 1/m; its mouth is open and counts for nothing. */
-function wallOver({ radiusM: r, heightM: z }: Line): number {
-  let wall = 0;
-  for (let i = 1; i < r.length; i++) wall += Math.PI * (r[i] + r[i - 1]) * Math.hypot(r[i] - r[i - 1], z[i] - z[i - 1]);
-  const volumes = cumulativeVolume({ radiusM: r, heightM: z });
-  return wall / Math.max(1e-12, volumes[volumes.length - 1]);
+function wallOver(inside: Line): number {
+  const volumes = cumulativeVolume(inside);
+  return sweptM2(inside) / Math.max(1e-12, volumes[volumes.length - 1]);
 }
 
 function askedVolume({ filling, amount }: LayerChoice, density: number, curve: DepthCurve, below: number): number {

@@ -4,6 +4,7 @@ import type { LayerAnswer } from '../fill/fill';
 import { turnedOver } from '../fill/turned-over';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Part } from '../record/casting';
+import { hasRim } from '../record/choices';
 import { closedPart, type PartDraft, type PlanDraft } from './draft';
 
 /** One part as it stands in the finished piece. */
@@ -60,12 +61,11 @@ export function assembled(plan: PlanDraft): AssembledPiece {
 }
 
 /** The one or two parts that hold what is inside. */
-function bodies({ casting, parts, closure }: PlanDraft): { readonly lower: PartDraft; readonly upper: PartDraft | undefined } {
-  const shells = parts.filter(({ part }) => part.role === 'shell' || part.role === 'lid');
+function bodies({ casting, parts, closure, clamped }: PlanDraft): { readonly lower: PartDraft; readonly upper: PartDraft | undefined } {
+  const shells = parts.filter(({ part }) => hasRim(part));
   const able = shells.length > 0 ? shells : [parts.find(({ part }) => part.role === 'base') ?? parts[0]];
   const lower = closure?.kind === 'cap' || closure?.kind === 'lid' ? closedPart(casting, parts) : (able.find(({ fill }) => fill.layers.length > 0) ?? able[0]);
   if (closure?.kind === 'lid') return { lower, upper: parts.find(({ part }) => part.id === closure.partId) };
-  const clamped = parts.some(({ coatsMade }) => coatsMade[coatsMade.length - 1].method === 'clamp');
   if (closure?.kind === 'cap' || (closure === null && !clamped)) return { lower, upper: undefined };
   return { lower, upper: lower.part.perPiece > 1 ? lower : able.find((one) => one !== lower) };
 }

@@ -1,5 +1,5 @@
 import type { Casting, Closure, Part } from '../record/casting';
-import type { ClosureKind } from '../record/choices';
+import { hasRim, type ClosureKind } from '../record/choices';
 import { USUAL_PLATE_C } from './remedy';
 
 /**
@@ -19,7 +19,7 @@ export function usualClosing(casting: Casting, kind: ClosureKind): Closure {
 
 /** What a plate or a seam joins in a piece: two halves, or a shell and the base it stands on; undefined where there is nothing to join. */
 export function joinsOf(parts: readonly Part[]): 'halves' | 'base' | undefined {
-  const rims = parts.reduce((sum, { role, perPiece }) => sum + (role === 'shell' || role === 'lid' ? perPiece : 0), 0);
+  const rims = parts.filter(hasRim).reduce((sum, { perPiece }) => sum + perPiece, 0);
   if (rims > 1) return 'halves';
   return rims === 1 && parts.some(({ role }) => role === 'base') ? 'base' : undefined;
 }

@@ -11,6 +11,7 @@ import { finishStation, type FinishAnswer } from '../finish/finish';
 import { moldStation, type MoldResult } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
 import type { Casting, Closure, Coat, Part } from '../record/casting';
+import { hasRim } from '../record/choices';
 import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
@@ -41,6 +42,8 @@ export interface PartDraft {
 export interface PlanDraft extends PartDraft {
   readonly casting: Casting;
   readonly parts: readonly PartDraft[];
+  /** Two halves are topped up and clamped together. */
+  readonly clamped: boolean;
   /** What the pieces are closed with; nothing where they are clamped together. */
   readonly closure: Closure | null;
   readonly close: CloseResult | undefined;
@@ -63,7 +66,7 @@ export function draftPlan(casting: Casting, simulated: readonly (Simulated | und
   const closure = clamped ? null : casting.closure;
   const close = closure ? closed(casting, closure, parts) : undefined;
   const finishes = finished(casting, parts);
-  return seenFrom({ ...parts[0], casting, parts, closure, close, finishes, piece: pieceOf(casting, parts, close, finishes) }, seen);
+  return seenFrom({ ...parts[0], casting, parts, clamped, closure, close, finishes, piece: pieceOf(casting, parts, close, finishes) }, seen);
 }
 
 /** A plan as it is seen from another of its parts. */
@@ -111,7 +114,7 @@ function warmest(casting: Casting, { part, coat, chocolates }: Shell): Answer | 
 /** What goes on top of a filled part: another of its own kind that is not filled too, or the next shell or lid. */
 export function otherHalf<T extends { readonly part: Part }>(part: Part, all: readonly T[]): T | undefined {
   if (part.perPiece > 1) return part.filled === 'one' ? all.find((one) => one.part.id === part.id) : undefined;
-  return all.find((one) => one.part.id !== part.id && (one.part.role === 'lid' || one.part.role === 'shell'));
+  return all.find((one) => one.part.id !== part.id && hasRim(one.part));
 }
 
 /** The part whose rim or mouth a closing works on: for a cap the one that is filled, else the first. */
@@ -138,7 +141,7 @@ function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[])
 
 /** Colours of rim among the parts that are joined: a rim shows all its coats. */
 function rimColours(parts: readonly PartDraft[]): number {
-  return new Set(parts.filter(({ part }) => part.role === 'shell' || part.role === 'lid').map(({ chocolates }) => chocolates.map(({ colour }) => colour).join())).size;
+  return new Set(parts.filter(({ part }) => hasRim(part)).map(({ chocolates }) => chocolates.map(({ colour }) => colour).join())).size;
 }
 
 /** Outside of a piece without what is stuck on it, m². */

@@ -1,6 +1,8 @@
 /** The closed lists a record chooses from. */
 export const PART_ROLES = ['shell', 'lid', 'base', 'ornament'] as const;
 export type PartRole = (typeof PART_ROLES)[number];
+/** A shell or a lid: a part that is joined to another by its rim. */
+export const hasRim = ({ role }: { readonly role: PartRole }): boolean => role === 'shell' || role === 'lid';
 
 /** Which of several alike in a piece take the filling. */
 export const FILLED_PARTS = ['one', 'all'] as const;

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { closedPart } from '../../../core/plan/draft';
 import { joinsOf, usualClosing } from '../../../core/plan/closing';
 import type { Closure } from '../../../core/record/casting';
-import { PLACES, type ClosureKind, type Place } from '../../../core/record/choices';
+import { hasRim, PLACES, type ClosureKind, type Place } from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { meltFrom, dropUnused, sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
@@ -36,17 +36,19 @@ export class CloseStation {
   protected readonly minute = UNITS.minute;
   protected readonly repairs = REPAIRS;
   protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
-  protected readonly clamped = computed(() => this.plan()?.parts.some(({ coatsMade }) => coatsMade.at(-1)?.method === 'clamp') ?? false);
+  protected readonly clamped = computed(() => this.plan()?.clamped ?? false);
   /** What this piece can be closed with: two rims join, a cavity is capped, a lid is a part of its own. */
   protected readonly kinds = computed<readonly Option<Choice>[]>(() => {
     const plan = this.plan();
     if (!plan) return [];
     const joins = joinsOf(plan.casting.parts);
     const kinds: Choice[] = [OPEN, ...(joins ? (['warmPlate', 'pipedSeam'] as const) : []), ...(joins === 'halves' ? [] : (['cap'] as const)), ...(this.lids().length > 0 ? (['lid'] as const) : []), 'plug'];
+    // A record from elsewhere may be closed in a way that its parts do not suggest.
+    if (plan.closure && !kinds.includes(plan.closure.kind)) kinds.push(plan.closure.kind);
     return kinds.map((value) => ({ value, name: value === OPEN ? 'left open' : CLOSURE_NAMES[value] }));
   });
   protected readonly kind = computed<Choice>(() => this.plan()?.closure?.kind ?? OPEN);
-  protected readonly lids = computed(() => (this.plan()?.parts ?? []).filter(({ part }, i) => i > 0 && (part.role === 'lid' || part.role === 'shell')).map(({ part: { id, name } }) => ({ value: id, name })));
+  protected readonly lids = computed(() => (this.plan()?.parts ?? []).filter(({ part }, i) => i > 0 && hasRim(part)).map(({ part: { id, name } }) => ({ value: id, name })));
   protected readonly closed = computed(() => {
     const plan = this.plan();
     return plan && closedPart(plan.casting, plan.parts);

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { scaleLinear } from 'd3-scale';
 import type { PlanDraft } from '../../../core/plan/draft';
 import type { Answer } from '../../../core/quantity/answer';
 import { LIMITS } from '../../../core/record/limits';
@@ -14,8 +13,10 @@ import { CLOSING_LABELS, FINISH_NAMES } from '../../wording/closing';
 import { text } from '../../wording/format';
 import { sizeText } from '../../wording/shapes';
 import type { Spot } from '../section/cut';
-import { coatShades, streaksOf } from '../section/coat-shades';
+import { shadesOf } from '../section/coat-shades';
 import { FillPatterns, type FilledLayer } from '../section/fill-patterns';
+import { rulerTicks, rulerUnit } from '../section/ruler';
+import { fillOf, StreakPatterns } from '../section/streak-patterns';
 import { pieceGeometry, type PieceMargin } from './piece-geometry';
 
 /** What a line of lettering says, and what it points at. */
@@ -43,7 +44,7 @@ const CAP_STEP_M = 0.0001;
 @Component({
   selector: 'ks-piece-drawing',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DragHandle, Figure, FillPatterns],
+  imports: [DragHandle, Figure, FillPatterns, StreakPatterns],
   templateUrl: './piece-drawing.html',
   styleUrl: './piece-drawing.less',
 })
@@ -64,11 +65,9 @@ export class PieceDrawing {
   /** Coats of each part drawn in their colours, or as the marbling they are. */
   protected readonly shades = computed(() => {
     const plan = this.plan();
-    return (this.geometry()?.parts ?? []).map(({ placed: { draft } }, part) => {
-      const plain = coatShades(draft.chocolates.map(({ colour }) => colour));
-      return streaksOf(plan!.casting, draft.coatsMade).map((streak, coat) => ({ id: `marble-${part}-${coat}`, plain: plain[coat], streak }));
-    });
+    return plan ? (this.geometry()?.parts ?? []).map(({ placed: { draft } }, i) => shadesOf(plan.casting, draft, `marble-${i}`)) : [];
   });
+  protected readonly fillOf = fillOf;
   protected readonly closingColour = computed(() => {
     const plan = this.plan();
     return plan?.closure ? this.colourOf(plan, plan.closure.meltId) : undefined;
@@ -76,11 +75,10 @@ export class PieceDrawing {
   protected readonly ticks = computed(() => {
     const geometry = this.geometry();
     if (!geometry) return [];
-    const unit = this.units.system() === 'us' ? 0.0254 : 0.001;
-    const tall = geometry.piece.height.value / unit;
-    return scaleLinear().domain([0, tall]).ticks(Math.max(2, Math.min(6, Math.floor((geometry.groundY - geometry.topY) / 40)))).map((tick) => ({ y: geometry.groundY - tick * unit * geometry.pxPerM, name: String(tick) }));
+    const most = Math.max(2, Math.min(6, Math.floor((geometry.groundY - geometry.topY) / 40)));
+    return rulerTicks(geometry.piece.height.value, this.units.system(), most).map(({ m, name }) => ({ y: geometry.groundY - m * geometry.pxPerM, name }));
   });
-  protected readonly unit = computed(() => (this.units.system() === 'us' ? 'in' : 'mm'));
+  protected readonly unit = computed(() => rulerUnit(this.units.system()));
   protected readonly wideText = computed(() => {
     const drafts = this.geometry()?.piece.placed.map(({ draft }) => draft.cavity) ?? [];
     const widest = drafts.reduce((most, one) => (one.spanM > most.spanM ? one : most), drafts[0]);

@@ -1,5 +1,4 @@
-import { line } from 'd3-shape';
-import { placesAlong, stretchOfArea, type LinePlace } from '../../../core/cavity/along-line';
+import { placesAlong, stretchOfArea, sweptM2, type LinePlace } from '../../../core/cavity/along-line';
 import type { Line } from '../../../core/cavity/profile';
 import { assembled, outsideLine, type AssembledPiece, type PlacedPart } from '../../../core/plan/assembled';
 import { outsideOf, type PlanDraft } from '../../../core/plan/draft';
@@ -8,7 +7,7 @@ import type { FillingKind } from '../../../core/matter/filling';
 import type { Finish } from '../../../core/record/casting';
 import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
-import { cutThrough, type Cut, type Place, type Spot } from '../section/cut';
+import { closed, cutThrough, outline, type Cut, type Place, type Spot } from '../section/cut';
 
 /** Inner edge of a cap: what lies toward the filling. */
 export interface CapEdge {
@@ -154,7 +153,7 @@ function closing({ closure }: PlanDraft, piece: AssembledPiece, placeOf: (placed
       const from = body.turned ? cavity.depthM : outsideLine(body.draft).heightM[0];
       const to = from + (body.turned ? -1 : 1) * closure.thicknessM;
       const corners = [place(-half, from), place(half, from), place(half, to), place(-half, to)];
-      return { closingPath: `${outline(corners) ?? ''}Z`, closingAt: place(half * 0.6, (from + to) / 2) };
+      return { closingPath: closed(corners), closingAt: place(half * 0.6, (from + to) / 2) };
     }
   }
 }
@@ -172,7 +171,7 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
   const tilt = (at: LinePlace, side: number): number => ((top.turned ? 1 : -1) * side * looks(at) * 180) / Math.PI;
   switch (finish.kind) {
     case 'drizzle': {
-      const here = Math.min(CLOSEST, (finish.share * areaM2) / Math.max(1e-9, swept(outside)));
+      const here = Math.min(CLOSEST, (finish.share * areaM2) / Math.max(1e-9, sweptM2(outside)));
       const places = placesAlong(outside, finish.lineM / Math.max(0.01, here));
       const r = (finish.lineM / 2) * pxPerM;
       return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, 0), r, r, 0)).join(''), (at) => on(at, 1, 0));
@@ -220,15 +219,6 @@ function formOf(filling: Filling): { readonly wideM: number; readonly tallM: num
 function reversed({ radiusM, heightM }: Line): Line {
   return { radiusM: radiusM.slice().reverse(), heightM: heightM.slice().reverse() };
 }
-
-/** Area that a line sweeps turned about the axis, m². */
-function swept({ radiusM: r, heightM: z }: Line): number {
-  let area = 0;
-  for (let i = 1; i < r.length; i++) area += Math.PI * (r[i] + r[i - 1]) * Math.hypot(r[i] - r[i - 1], z[i] - z[i - 1]);
-  return area;
-}
-
-const outline = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
 
 /** An ellipse as a path, turned by so many degrees. */
 function disc({ x, y }: Spot, rx: number, ry: number, degrees: number): string {

@@ -1,5 +1,7 @@
-import type { Casting, Coat } from '../../../core/record/casting';
+import type { PartDraft } from '../../../core/plan/draft';
+import type { Casting } from '../../../core/record/casting';
 import { chocolateOf, meltOf } from '../../../core/record/references';
+import type { Shade } from './streak-patterns';
 
 /** Each coat in its chocolate's own colour; coats of one colour that follow each other in steps of lightness, the first the darkest. */
 export function coatShades(colours: readonly string[]): string[] {
@@ -11,9 +13,10 @@ export function coatShades(colours: readonly string[]): string[] {
   });
 }
 
-/** For each coat that is marbled, the colour streaked into it. */
-export function streaksOf(casting: Casting, coats: readonly Coat[]): (string | undefined)[] {
-  return coats.map(({ shares }) => (shares.length > 1 ? chocolateOf(casting, meltOf(casting, shares[1].meltId)).colour : undefined));
+/** A part's coats as they are drawn, each by a pattern of its own where it is marbled. */
+export function shadesOf(casting: Casting, { chocolates, coatsMade }: Pick<PartDraft, 'chocolates' | 'coatsMade'>, name: string): Shade[] {
+  const plain = coatShades(chocolates.map(({ colour }) => colour));
+  return coatsMade.map(({ shares }, i) => ({ id: `${name}-${i}`, plain: plain[i], streak: shares.length > 1 ? chocolateOf(casting, meltOf(casting, shares[1].meltId)).colour : undefined }));
 }
 
 // The warm light tone that every chocolate lightens toward.

@@ -79,7 +79,7 @@ function thinned({ radiusM: r, heightM: z }: Line, apartM: number): Line {
 }
 
 /** A hundredth of a pixel is finer than any screen, and short to parse. */
-const outline = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
+export const outline = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
 
 /** Both halves of a curve: left rim, pole, right rim. */
 export function bothHalves(radius: ArrayLike<number>, height: ArrayLike<number>, place: Place): Spot[] {

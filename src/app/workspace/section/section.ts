@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { scaleLinear } from 'd3-scale';
 import { map, timer } from 'rxjs';
 import { amountForLevel } from '../../../core/fill/fill';
 import { closedPartId } from '../../../core/plan/draft';
@@ -18,8 +17,10 @@ import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
 import { FilmBar } from '../film/film-bar';
 import { FilmDrawing } from '../film/film-drawing';
 import { ShellFilm } from '../film/shell-film';
-import { coatShades, streaksOf } from './coat-shades';
+import { shadesOf } from './coat-shades';
 import { FillPatterns, type FilledLayer } from './fill-patterns';
+import { rulerTicks, rulerUnit } from './ruler';
+import { fillOf, StreakPatterns } from './streak-patterns';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { sectionGeometry } from './section-geometry';
 
@@ -29,7 +30,7 @@ const STEP_M = 0.0001;
 @Component({
   selector: 'ks-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, FillPatterns, FilmBar, FilmDrawing, DragHandle],
+  imports: [Figure, FillPatterns, FilmBar, FilmDrawing, DragHandle, StreakPatterns],
   templateUrl: './section.html',
   styleUrl: './section.less',
 })
@@ -60,28 +61,23 @@ export class Section {
     if (!plan || plan.closure?.kind !== 'cap' || plan.coat.body || closedPartId(plan.casting) !== plan.part.id) return undefined;
     return { thicknessM: Math.min(plan.closure.thicknessM, plan.fill.headspace.value), colour: chocolateOf(plan.casting, meltOf(plan.casting, plan.closure.meltId)).colour };
   });
-  /** Streaks of the second melt of a marbled coat, by its colour. */
-  protected readonly streaks = computed(() => {
-    const plan = this.plan();
-    return plan ? streaksOf(plan.casting, plan.coatsMade) : [];
-  });
   protected readonly geometry = computed(() => {
     const plan = this.plan();
     return plan && sectionGeometry({ ...plan, capM: this.cap()?.thicknessM }, this.width(), this.height(), this.exaggerated());
   });
   protected readonly shades = computed(() => {
     const plan = this.plan();
-    return plan ? coatShades(plan.chocolates.map(({ colour }) => colour)) : [];
+    return plan ? shadesOf(plan.casting, plan, 'streak') : [];
   });
   protected readonly rulerTicks = computed(() => {
     const plan = this.plan();
     const geometry = this.geometry();
     if (!plan || !geometry) return [];
-    const unit = this.units.system() === 'us' ? 0.0254 : 0.001;
-    const scale = scaleLinear().domain([0, plan.cavity.depthM / unit]);
-    return scale.ticks(Math.min(this.units.system() === 'us' ? 4 : 6, Math.max(1, Math.floor(geometry.depth / 26)))).map((tick) => ({ y: geometry.rimY + tick * unit * geometry.pxPerM, name: String(tick) }));
+    const system = this.units.system();
+    const most = Math.min(system === 'us' ? 4 : 6, Math.max(1, Math.floor(geometry.depth / 26)));
+    return rulerTicks(plan.cavity.depthM, system, most).map(({ m, name }) => ({ y: geometry.rimY + m * geometry.pxPerM, name }));
   });
-  protected readonly rulerUnit = computed(() => (this.units.system() === 'us' ? 'in' : 'mm'));
+  protected readonly rulerUnit = computed(() => rulerUnit(this.units.system()));
   protected readonly widthText = computed(() => this.sizeText());
   private sizeText(): string {
     const cavity = this.plan()?.cavity;
@@ -106,6 +102,7 @@ export class Section {
     return plan.part.coatsBy.by === 'thickness' ? plan.part.coatsBy.rimM : plan.coat.total.rim.value;
   });
   protected readonly wantedText = computed(() => text(this.wanted(), 'length', this.units.system()));
+  protected readonly fillOf = fillOf;
   private dragFrom = 0;
 
   protected layerName(index: number): string {
