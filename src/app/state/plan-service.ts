@@ -56,7 +56,8 @@ export class PlanService {
 
   private readonly newest = signal<readonly Worked[] | undefined>(undefined);
   /** The newest simulation of every part; each holds for whatever is made alike. */
-  private readonly allSimulated = computed(() => this.newest()?.map(({ simulated }) => simulated));
+  /** The simulation's corrections, one for each part; undefined before the first answer. */
+  readonly allSimulated = computed(() => this.newest()?.map(({ simulated }) => simulated));
   /** That of the open part. */
   readonly simulated = computed(() => this.allSimulated()?.[this.store.current()?.parts.findIndex(({ id }) => id === this.openPart.id()) ?? 0]);
 

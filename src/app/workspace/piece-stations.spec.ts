@@ -284,7 +284,14 @@ describe('the whole job', () => {
     await bench.press('three times');
     expect(bench.text).toMatch(/\d+ parts to cast instead of \d+/);
     expect(bench.text).toMatch(/19 rounds instead of 7; 3 molds would keep it at 7/);
+    // What it is compared with is what is on screen.
+    await until(() => TestBed.inject(PlanService).chillSource() === 'worker');
+    await bench.settle();
+    const now = TestBed.inject(PlanService).plan()?.batch.melts[0].melted.value ?? 0;
+    expect(bench.text).toContain(`g to melt instead of ${Math.round(now * 1000)} g`);
+    expect(bench.text).not.toContain('Estimated');
     await bench.choose('Of', 'pebble');
+    expect(bench.text).toContain('Estimated, before and after');
     expect(bench.text).toContain('It then needs no tempering');
     expect(casting().pieces).toBe(18);
     await bench.press('Make it so');

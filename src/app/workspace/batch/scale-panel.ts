@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { chillNominal } from '../../../core/chill/chill';
 import { draftPlan } from '../../../core/plan/draft';
+import { makingOf, structureOf } from '../../../core/plan/making';
 import { castIn } from '../../../core/plan/parts';
 import { finishPlan } from '../../../core/plan/plan';
 import { changesInKind } from '../../../core/plan/scale';
@@ -51,7 +52,8 @@ export class ScalePanel {
   private readonly open = inject(OpenPart);
   private readonly units = inject(Units);
   protected readonly sources = inject(Sources);
-  protected readonly plan = inject(PlanService).plan;
+  private readonly plans = inject(PlanService);
+  protected readonly plan = this.plans.plan;
   protected readonly limits = LIMITS;
   protected readonly factors = [{ name: 'half', by: 0.5 }, { name: 'double', by: 2 }, { name: 'three times', by: 3 }];
   protected readonly opened = signal(false);
@@ -84,12 +86,15 @@ export class ScalePanel {
     const plan = this.plan();
     const changed = this.changed();
     if (!plan || !changed) return undefined;
-    // Both by the closed form, so that only what was changed makes a difference.
+    // Both by the simulation's correction where it holds for both, else both by the closed form, so that only what was changed makes a difference.
+    const corrections = this.plans.allSimulated();
+    const holds = corrections?.length === changed.parts.length && changed.parts.every((part, i) => corrections[i].structure === structureOf(makingOf(changed, part)));
     const [before, after] = [plan.casting, changed].map((casting) => {
-      const draft = draftPlan(casting);
+      const draft = draftPlan(casting, holds ? corrections : []);
       return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
     });
-    return scaledTexts(before, after, changesInKind(before, after), this.units.system());
+    const texts = scaledTexts(before, after, changesInKind(before, after), this.units.system());
+    return holds ? texts : [...texts, 'Estimated, before and after: the simulation follows once it is made so.'];
   });
 
   protected toggle(event: Event): void {
