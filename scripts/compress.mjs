@@ -1,7 +1,7 @@
 // Tells the page's head what its first script will load, and compresses the built app once, as small as it gets, so that serving it costs nothing.
 import { readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { brotliCompressSync, constants } from 'node:zlib';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { root } from './prepare.mjs';
 
 const web = join(root, 'dist/web');
@@ -11,6 +11,8 @@ for (const name of readdirSync(web, { recursive: true })) {
   if (!/\.(js|css|html|svg|json|txt)$/.test(name) || !statSync(path).isFile()) continue;
   const plain = readFileSync(path);
   writeFileSync(`${path}.br`, brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: plain.length } }));
+  // Browsers take brotli over a secure line alone; a phone in the kitchen has none.
+  writeFileSync(`${path}.gz`, gzipSync(plain, { level: 9 }));
 }
 
 /** The app's own part is loaded by the first script; named in the head, it and what it needs come at the same time as that script. */

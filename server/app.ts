@@ -1,5 +1,5 @@
 import type { ServerResponse } from 'node:http';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
@@ -27,7 +27,7 @@ export function kilnstoneServer(web: string): Express {
     response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
     next();
   });
-  app.use(expressStaticGzip(web, { enableBrotli: true, orderPreference: ['br'], index: false, serveStatic: { index: false, redirect: false, setHeaders: cacheHeaders } }));
+  app.use(expressStaticGzip(web, { enableBrotli: true, orderPreference: ['br', 'gzip'], index: false, serveStatic: { index: false, redirect: false, setHeaders: cacheHeaders } }));
   app.use((request, response, next) => {
     // Addresses inside the app have no file; anything that looks like one and is not there is missing.
     if (request.method !== 'GET' && request.method !== 'HEAD') return next();
@@ -35,8 +35,17 @@ export function kilnstoneServer(web: string): Express {
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(join(web, 'index.html'));
   });
+  app.use(refused);
   return app;
 }
+
+/** A request that cannot be met, such as for a part of a file that it has not: said in a line, without the program's own traces. */
+const refused: ErrorRequestHandler = (error: { readonly status?: number; readonly headers?: Record<string, string> }, _, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = error.status !== undefined && error.status >= 400 && error.status < 500 ? error.status : 500;
+  if (status === 416 && error.headers) response.set(error.headers);
+  response.status(status).type('text').send(status === 416 ? 'No such part of this file' : status < 500 ? 'This cannot be asked for' : 'This went wrong here');
+};
 
 const POLICY = {
   defaultSrc: ["'none'"],
@@ -54,5 +63,5 @@ const POLICY = {
 };
 
 function cacheHeaders(response: ServerResponse, path: string): void {
-  response.setHeader('Cache-Control', HASHED.test(path.replace(/\.br$/, '')) ? 'public, max-age=31536000, immutable' : 'no-cache');
+  response.setHeader('Cache-Control', HASHED.test(path.replace(/\.(br|gz)$/, '')) ? 'public, max-age=31536000, immutable' : 'no-cache');
 }

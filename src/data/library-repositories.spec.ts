@@ -32,7 +32,7 @@ describe('the pantry in the browser', () => {
     const pantry = new PantryRepository('a');
     await pantry.open();
     const [first, second] = shippedPantry(MONDAY);
-    await pantry.write([{ ...first, name: '' }, second], []);
+    await pantry.write([{ record: { ...first, name: '' } }, { record: second }], []);
     const all = await pantry.all();
     expect(all.records.map(({ record }) => record.id)).toEqual([second.id]);
     expect(all.unreadable).toMatchObject([{ id: first.id, path: 'name' }]);
@@ -44,14 +44,14 @@ describe('the kitchen in the browser', () => {
     const repository = new KitchenRepository('a');
     await repository.open();
     const kitchen = { ...usualKitchen(MONDAY), freezerFan: true, microwaveTest: { kg: 0.2, seconds: 88, endC: 39 }, currency: 'kr' };
-    await repository.write([kitchen], []);
+    await repository.write([{ record: kitchen }], []);
     expect((await repository.all()).records.map(({ record }) => record)).toEqual([kitchen]);
   });
 
   it.each([['no bowl', { bowls: [] }], ['a room of 60 °C', { roomC: 60 }], ['a microwave of no power', { microwaveW: 0 }]])('refuses one with %s', async (_, change) => {
     const repository = new KitchenRepository('a');
     await repository.open();
-    await repository.write([{ ...usualKitchen(MONDAY), ...change }], []);
+    await repository.write([{ record: { ...usualKitchen(MONDAY), ...change } }], []);
     const all = await repository.all();
     expect([all.records.length, all.unreadable.length]).toEqual([0, 1]);
   });

@@ -1,5 +1,6 @@
 import { liveQuery, type Table } from 'dexie';
 import { EMPTY, Observable, from } from 'rxjs';
+import { mergeRecords } from '../core/record/merge';
 import type { RecordProblem } from '../core/record/record-problem';
 import type { KilnstoneDatabase, Row } from './database';
 
@@ -20,7 +21,32 @@ export interface StoredRecord<T> {
 /** All that is stored: good records, and raw ones that could not be read (kept, never dropped). */
 export interface StoredRecords<T> {
   readonly records: readonly StoredRecord<T>[];
-  readonly unreadable: readonly { readonly id: string; readonly path: string; readonly raw: unknown }[];
+  readonly unreadable: readonly UnreadableRecord[];
+  /** The database has been emptied from outside since its first records were laid down. */
+  readonly emptied: boolean;
+}
+
+/** A stored record that cannot be read: where it goes wrong, and what is there. */
+export interface UnreadableRecord {
+  readonly id: string;
+  readonly path: string;
+  readonly raw: unknown;
+}
+
+/** A change of a record: what it was changed from and the stamp that carried, where it is known to be stored. */
+export interface RecordChange<T> {
+  readonly record: T;
+  readonly from?: { readonly record: T; readonly stamp: number } | undefined;
+}
+
+/** What came of a writing. */
+export interface Written<T> {
+  /** The stamp that all of it carries. */
+  readonly stamp: number;
+  /** Records as written: those of the changes, or merged with what another tab had written meanwhile; in the changes' order. */
+  readonly records: readonly T[];
+  /** Everything had been cleared from outside, and what this tab holds was written back. */
+  readonly restored: boolean;
 }
 
 /** One kind of record: its table, the name its rows hold it under, how it is read, and the fact that its first ones were laid down. */
@@ -47,7 +73,7 @@ export class RecordRepository<T extends Named> {
   }
 
   async all(): Promise<StoredRecords<T>> {
-    return this.read(await this.table.toArray());
+    return this.database.transaction('r', this.table, this.database.facts, async () => this.read(await this.table.toArray(), await this.emptied()));
   }
 
   /** All records again whenever any tab changes one. */
@@ -56,15 +82,54 @@ export class RecordRepository<T extends Named> {
     return from(liveQuery(() => this.all()));
   }
 
-  /** Writes records and removes others in one transaction; gives the stamp they carry. */
-  async write(put: readonly T[], remove: readonly string[]): Promise<number> {
+  /**
+   * Writes changes and removes records in one transaction. What another tab has written since a change began is merged with it, field
+   * by field. A database that has been emptied from outside gets back all that this tab holds.
+   */
+  async write(changes: readonly RecordChange<T>[], remove: readonly string[], held: () => readonly T[] = () => []): Promise<Written<T>> {
     this.lastStamp = Math.max(this.lastStamp + 1, Date.now());
     const stamp = this.lastStamp;
-    await this.database.transaction('rw', this.table, async () => {
-      await this.table.bulkPut(this.rows(put, stamp));
+    return this.database.transaction('rw', this.table, this.database.facts, async () => {
+      const restored = await this.emptied();
+      const rows = await this.table.bulkGet(changes.map(({ record }) => record.id));
+      const records = changes.map((change, i) => this.mergedWith(rows[i], change));
+      if (restored) {
+        await this.database.facts.put({ key: this.kind.seededFact, value: true });
+        await this.table.bulkPut(this.rows(held(), stamp));
+      }
+      await this.table.bulkPut(this.rows(records, stamp));
       await this.table.bulkDelete([...remove]);
+      return { stamp, records, restored };
     });
-    return stamp;
+  }
+
+  /** Puts raw records back as they were, readable or not. */
+  async putBack(raws: readonly UnreadableRecord[]): Promise<void> {
+    await this.table.bulkPut(raws.map(({ id, raw }) => ({ id, [this.kind.field]: raw, stamp: this.lastStamp, tab: this.tab })));
+  }
+
+  /** Takes rows away, readable or not. */
+  async drop(ids: readonly string[]): Promise<void> {
+    await this.table.bulkDelete([...ids]);
+  }
+
+  /** Checks a record from elsewhere as those of the database are checked. */
+  check(raw: unknown): T | undefined {
+    const read = this.kind.read(raw);
+    return read.ok ? read.record : undefined;
+  }
+
+  /** A change on top of what is stored; the change alone where the two cannot be brought together. */
+  private mergedWith(row: Row | undefined, { record, from: base }: RecordChange<T>): T {
+    if (!row || !base || row.stamp === base.stamp) return record;
+    const theirs = this.check(row[this.kind.field]);
+    if (!theirs) return record;
+    const merged = mergeRecords(base.record, record, theirs, 'mine');
+    return merged === record ? record : (this.check(merged) ?? record);
+  }
+
+  private async emptied(): Promise<boolean> {
+    return (await this.database.facts.get(this.kind.seededFact)) === undefined;
   }
 
   /** Lays down the first records once in this browser's life, so that deleting them all is respected. */
@@ -82,9 +147,9 @@ export class RecordRepository<T extends Named> {
     return records.map((record) => ({ id: record.id, [this.kind.field]: record, stamp, tab: this.tab }));
   }
 
-  private read(rows: readonly Row[]): StoredRecords<T> {
+  private read(rows: readonly Row[], emptied: boolean): StoredRecords<T> {
     const records: StoredRecord<T>[] = [];
-    const unreadable: { id: string; path: string; raw: unknown }[] = [];
+    const unreadable: UnreadableRecord[] = [];
     for (const row of rows) {
       // Stamps grow over all tabs, so that the later of two changes is told even within one tick of the clock.
       this.lastStamp = Math.max(this.lastStamp, row.stamp);
@@ -94,6 +159,6 @@ export class RecordRepository<T extends Named> {
       else unreadable.push({ id: row.id, path: read.path, raw });
     }
     records.sort((a, b) => a.record.createdAt.localeCompare(b.record.createdAt) || a.record.name.localeCompare(b.record.name));
-    return { records, unreadable };
+    return { records, unreadable, emptied };
   }
 }

@@ -1,12 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup } from '@lucide/angular';
 import { CastingStorage } from '../state/casting-storage';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
 import { Notices } from '../state/notices';
+import { saveFile } from '../state/save-file';
+import { Storages } from '../state/storages';
 import { Units } from '../state/units';
 import { WorkingPanel } from '../state/working-panel';
+import { RESTORED, STORAGE_TROUBLES, unreadableText } from '../wording/storage';
 import { Working } from '../workspace/working/working';
 import { KeyList } from './key-list';
 import { Keys } from './keys';
@@ -22,6 +25,7 @@ import { Keys } from './keys';
 })
 export class Frame {
   private readonly storage = inject(CastingStorage);
+  private readonly storages = inject(Storages);
   private readonly store = inject(CastingStore);
   private readonly actions = inject(CastingsActions);
   protected readonly keys = inject(Keys);
@@ -30,12 +34,34 @@ export class Frame {
   protected readonly working = inject(WorkingPanel);
 
   protected readonly hidden = signal(false);
-  protected readonly trouble = computed(() => {
-    if (this.storage.state() === 'memory') return 'This browser does not let Kilnstone store anything. Your castings last until this tab is closed: export them before you go.';
-    if (this.storage.state() === 'full') return 'The browser’s storage is full, so the latest changes are kept in this tab only. Export everything, then free some space; saving is tried again at your next change.';
-    if (this.storage.unreadable().length > 0 && !this.hidden()) return `${this.storage.unreadable().length} stored casting could not be read and is left as it is in the browser. Everything else is here.`;
-    return '';
-  });
+  protected readonly trouble = computed(() => STORAGE_TROUBLES[this.storage.state()] ?? '');
+  protected readonly silent = computed(() => this.storage.state() === 'silent');
+  private readonly damaged = computed(() => this.storages.all().filter((storage) => storage.unreadable().length > 0));
+  protected readonly unreadable = computed(() => (this.hidden() || this.damaged().length === 0 ? '' : unreadableText(this.damaged().map((storage) => ({ kind: storage.kind, count: storage.unreadable().length })))));
+
+  constructor() {
+    effect(() => {
+      if (this.storages.all().some((storage) => storage.restored() > 0)) untracked(() => this.notices.say({ text: RESTORED }));
+    });
+  }
+
+  /** Records that cannot be read, as they are stored: somebody else may be able to. */
+  protected saveUnreadable(): void {
+    const raw = this.damaged().map((storage) => ({ kind: storage.kind, records: storage.unreadable() }));
+    saveFile('Kilnstone unreadable records.json', 'application/json', JSON.stringify(raw, null, 1));
+  }
+
+  protected async dropUnreadable(): Promise<void> {
+    const dropped = await Promise.all(this.damaged().map(async (storage) => ({ storage, records: await storage.dropUnreadable() })));
+    this.notices.say({
+      text: 'Taken out of the browser.',
+      action: { name: 'Undo', run: () => void Promise.all(dropped.map(({ storage, records }) => storage.putBack(records))) },
+    });
+  }
+
+  protected tryAgain(): void {
+    location.reload();
+  }
 
   protected exportAll(): void {
     this.actions.export(this.store.castings());

@@ -12,6 +12,7 @@ import type { StoredKitchen } from '../../core/record/kitchen';
 import { LIMITS } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
 import { Kitchens, kitchenDiffers, takeKitchen } from '../state/kitchens';
+import { newId } from '../state/new-id';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
@@ -111,7 +112,7 @@ export class KitchenPage {
   protected addBowl(): void {
     this.kitchens.change('bowl', (kitchen) => {
       const n = kitchen.bowls.length + 1;
-      kitchen.bowls.push({ id: crypto.randomUUID().slice(0, 8), name: `Bowl ${n}`, material: 'glass', kg: 0.5, diameterM: 0.2 });
+      kitchen.bowls.push({ id: newId().slice(0, 8), name: `Bowl ${n}`, material: 'glass', kg: 0.5, diameterM: 0.2 });
     });
   }
 

@@ -11,6 +11,7 @@ import { LIMITS } from '../../core/record/limits';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
 import { cavityCount } from '../../core/record/mold-cavities';
 import { MoldLibrary } from '../state/mold-library';
+import { newId } from '../state/new-id';
 import { Gone } from '../ui/gone';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
@@ -100,7 +101,7 @@ export class MoldPage {
   protected addCavity(): void {
     const last = this.mold()?.cavities.at(-1);
     if (!last) return;
-    const id = `cavity-${crypto.randomUUID().slice(0, 8)}`;
+    const id = `cavity-${newId().slice(0, 8)}`;
     this.edit('another kind of cavity', (mold) => {
       const { shape, rows, columns } = structuredClone(last);
       mold.cavities.push({ id, name: `Cavity ${mold.cavities.length + 1}`, shape, rows, columns });

@@ -1,17 +1,19 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import { applyPatches, enablePatches, produceWithPatches } from 'immer';
-import type { Casting } from '../../core/record/casting';
-import { readCasting } from '../../core/record/read-casting';
+import { produce } from 'immer';
 import { Subject } from 'rxjs';
-import { History, type Change, type LibraryChange, type LibraryKey } from './history';
+import type { Casting } from '../../core/record/casting';
+import { alike, mergeRecords } from '../../core/record/merge';
+import { readCasting } from '../../core/record/read-casting';
+import { refusalText } from '../wording/refusals';
 import { CastingStorage } from './casting-storage';
-
-enablePatches();
+import { History, type Change, type LibraryChange, type LibraryKey } from './history';
+import { Notices } from './notices';
 
 /** The castings of this tab: what is shown, edited, undone and handed to storage. */
 @Injectable({ providedIn: 'root' })
 export class CastingStore {
   private readonly storage = inject(CastingStorage);
+  private readonly notices = inject(Notices);
   private readonly history = new History();
   private readonly list = signal<readonly Casting[]>([]);
   private readonly openId = signal<string | undefined>(undefined);
@@ -52,22 +54,32 @@ export class CastingStore {
    * Changes the open casting.
    * @param label what was changed, for undo
    * @param gesture changes with the same gesture are undone as one
+   * @returns whether it was made
    */
-  edit(label: string, change: (draft: Casting) => void, gesture?: string): void {
+  edit(label: string, change: (draft: Casting) => void, gesture?: string): boolean {
     const id = this.openId();
-    if (id !== undefined) this.editOne(id, label, change, gesture);
+    return id !== undefined && this.editOne(id, label, change, gesture);
   }
 
-  /** Changes a casting that need not be the open one. */
-  editOne(id: string, label: string, change: (draft: Casting) => void, gesture?: string): void {
-    const casting = this.list().find((candidate) => candidate.id === id);
-    if (!casting) return;
-    const [next, forward, back] = produceWithPatches(casting, (draft) => {
+  /** Changes a casting that need not be the open one. What could not be read again later is refused, and said. */
+  editOne(id: string, label: string, change: (draft: Casting) => void, gesture?: string): boolean {
+    const before = this.byId(id);
+    if (!before) return false;
+    const after = produce(before, (draft) => {
       change(draft);
     });
-    if (forward.length === 0) return;
-    this.history.push({ kind: 'edit', castingId: casting.id, forward, back, label, at: Date.now(), ...(gesture === undefined ? {} : { gesture }) });
-    this.replace(next);
+    if (alike(before, after)) return true;
+    const read = readCasting(after);
+    if (!read.ok) {
+      this.notices.say({ text: refusalText(read) });
+      // Fields show what is there again.
+      this.ownReset.update((n) => n + 1);
+      return false;
+    }
+    this.notices.outdate();
+    this.history.push({ kind: 'edit', before, after, label, at: Date.now(), ...(gesture === undefined ? {} : { gesture }) });
+    this.replace(after);
+    return true;
   }
 
   add(castings: readonly Casting[], label: string): void {
@@ -84,31 +96,41 @@ export class CastingStore {
 
   undo(): Change | undefined {
     const change = this.history.undo();
-    if (change?.kind === 'edit') this.patch(change.castingId, change.back);
-    else if (change?.kind === 'add') this.take(change.castings);
-    else if (change?.kind === 'remove') this.put(change.castings);
+    if (change?.kind === 'edit') this.turn(change.after, change.before);
+    else if (change?.kind === 'add') {
+      // Redo brings them back as they are now, and not as they were added.
+      this.history.amendRedo({ ...change, castings: change.castings.map((casting) => this.byId(casting.id) ?? casting) });
+      this.take(change.castings);
+    } else if (change?.kind === 'remove') this.put(change.castings);
     else if (change?.kind === 'library') this.libraryTurned.next({ library: change.library, from: change.after, to: change.before });
-    this.afterUndo();
+    this.afterUndo(change, 'Undone');
     return change;
   }
 
   redo(): Change | undefined {
     const change = this.history.redo();
-    if (change?.kind === 'edit') this.patch(change.castingId, change.forward);
+    if (change?.kind === 'edit') this.turn(change.before, change.after);
     else if (change?.kind === 'add') this.put(change.castings);
     else if (change?.kind === 'remove') this.take(change.castings);
     else if (change?.kind === 'library') this.libraryTurned.next({ library: change.library, from: change.before, to: change.after });
-    this.afterUndo();
+    this.afterUndo(change, 'Done again');
     return change;
   }
 
-  private afterUndo(): void {
+  private byId(id: string): Casting | undefined {
+    return this.list().find((casting) => casting.id === id);
+  }
+
+  private afterUndo(change: Change | undefined, done: string): void {
     this.historyTick.update((n) => n + 1);
     this.ownReset.update((n) => n + 1);
+    // What is not in sight must not change unnoticed.
+    if (change?.kind === 'edit' && change.after.id !== this.openId()) this.notices.say({ text: `${done} in “${change.after.name}”: ${change.label}.` });
   }
 
   /** Takes a change of a library into the same undo as everything else. */
   remember(change: Change): void {
+    this.notices.outdate();
     this.history.push(change);
     this.historyTick.update((n) => n + 1);
   }
@@ -131,18 +153,13 @@ export class CastingStore {
     this.storage.remove(ids);
   }
 
-  /** Patches that no longer fit (another tab changed the same place) leave the casting as it is. */
-  private patch(id: string, patches: Extract<Change, { kind: 'edit' }>['forward']): void {
-    const casting = this.list().find((candidate) => candidate.id === id);
-    if (!casting) return;
-    let patched: unknown;
-    try {
-      patched = applyPatches(casting, [...patches]);
-    } catch {
-      return;
-    }
-    const read = readCasting(patched);
-    if (read.ok) this.replace(read.casting);
+  /** Takes a casting back, or forth, between two of its states; what another tab has changed of it since stays. */
+  private turn(from: Casting, to: Casting): void {
+    const now = this.byId(to.id);
+    if (!now) return;
+    const turned = mergeRecords(from, to, now, 'theirs');
+    if (turned === now || !readCasting(turned).ok) this.notices.say({ text: `Nothing to take back in “${now.name}”: it was changed elsewhere since.` });
+    else this.replace(turned);
   }
 
   private adopt(changed: readonly Casting[], removed: readonly string[]): void {

@@ -3,10 +3,12 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { timer } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
+import { castingKitchen } from '../../core/record/copies';
 import { writeCastingFile } from '../../data/casting-file';
 import { demoCastings, newCasting } from '../../data/demo';
 import { CastingStore } from './casting-store';
-import { Kitchens, castingKitchen } from './kitchens';
+import { Kitchens } from './kitchens';
+import { newId } from './new-id';
 import { Notices } from './notices';
 import { saveFile } from './save-file';
 
@@ -27,11 +29,11 @@ export class CastingsActions {
 
   create(): void {
     const kitchen = this.injector.get(Kitchens).kitchen();
-    this.addAndOpen(newCasting(crypto.randomUUID(), this.freeName('New casting'), new Date(), castingKitchen(kitchen)), 'new casting');
+    this.addAndOpen(newCasting(newId(), this.freeName('New casting'), new Date(), castingKitchen(kitchen)), 'new casting');
   }
 
   copy(casting: Casting): void {
-    const copy: Casting = { ...structuredClone(casting), id: crypto.randomUUID(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
+    const copy: Casting = { ...structuredClone(casting), id: newId(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
     this.addAndOpen(copy, `copy ${casting.name}`);
   }
 
@@ -49,7 +51,7 @@ export class CastingsActions {
   take(castings: readonly Casting[]): void {
     const taken = new Set(this.store.castings().map((casting) => casting.id));
     const fresh = castings.map((casting) => {
-      const id = taken.has(casting.id) ? crypto.randomUUID() : casting.id;
+      const id = taken.has(casting.id) ? newId() : casting.id;
       taken.add(id);
       return { ...casting, id };
     });

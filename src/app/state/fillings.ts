@@ -1,9 +1,12 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { Casting } from '../../core/record/casting';
-import type { Filling, PantryFilling } from '../../core/record/filling';
+import { castingChocolate, castingFilling } from '../../core/record/copies';
+import { putCopy } from '../../core/record/copy';
+import type { PantryFilling } from '../../core/record/filling';
+import { alike } from '../../core/record/merge';
 import type { Option } from '../ui/choice-list';
 import { CastingStore } from './casting-store';
-import { Pantry, castingChocolate, putIn } from './pantry';
+import { Pantry } from './pantry';
 
 /** What the open casting can be filled and finished with: the pantry's fillings, and the casting's own copies that the pantry has none of. */
 @Injectable({ providedIn: 'root' })
@@ -17,15 +20,25 @@ export class Fillings {
     return [...own, ...there];
   });
 
+  /** Whether the pantry holds another state of a filling, or of one in it, than the open casting's copy. */
+  differs(id: string): boolean {
+    const entry = this.entry(id);
+    const own = this.store.current()?.fillings ?? [];
+    return entry !== undefined && this.withInner(entry).some((there) => {
+      const copy = own.find((filling) => filling.id === there.id);
+      return copy !== undefined && !alike(castingFilling(there), copy);
+    });
+  }
+
   /**
-   * Brings a filling into a casting that may be written to, as a copy, with the fillings and chocolates it is mixed of.
-   * False, and nothing changed, where it cannot be had.
+   * Brings a filling into a casting that may be written to, as a copy, with the fillings and chocolates it is mixed of. Copies that are
+   * there already stay, unless they are to be renewed. False, and nothing changed, where it cannot be had.
    */
-  take(casting: Casting, id: string): boolean {
+  take(casting: Casting, id: string, renewed = false): boolean {
     const entry = this.entry(id);
     if (!entry) return casting.fillings.some((filling) => filling.id === id);
     for (const filling of this.withInner(entry)) {
-      putIn(casting.fillings, castingFilling(filling));
+      putCopy(casting.fillings, castingFilling(filling), renewed);
       for (const { chocolateId } of filling.recipe) {
         const chocolate = this.pantry.chocolates().find((candidate) => candidate.id === chocolateId);
         if (chocolate && !casting.chocolates.some((own) => own.id === chocolate.id)) casting.chocolates.push(castingChocolate(chocolate));
@@ -50,9 +63,4 @@ export class Fillings {
     const inner = entry.recipe.flatMap(({ fillingId }) => (fillingId === undefined ? [] : this.entry(fillingId) ?? []));
     return [...inner.flatMap((one) => this.withInner(one, [...seen, entry.id])), entry];
   }
-}
-
-/** A filling as a casting holds it. */
-export function castingFilling({ id, name, kind, bulkDensity, pieceKg, allergens, recipe }: Filling): Filling {
-  return structuredClone({ id, name, kind, bulkDensity, allergens, recipe, ...(pieceKg === undefined ? {} : { pieceKg }) });
 }

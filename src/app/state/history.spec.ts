@@ -1,9 +1,8 @@
+import type { Casting } from '../../core/record/casting';
 import { History, type Change } from './history';
 
-const edit = (label: string, at: number, gesture?: string, castingId = 'a'): Change => ({
-  kind: 'edit', castingId, label, at, gesture,
-  forward: [{ op: 'replace', path: ['pieces'], value: at }], back: [{ op: 'replace', path: ['pieces'], value: at - 1 }],
-});
+const states = Array.from({ length: 4 }, (_, pieces) => ({ id: 'a', pieces: pieces + 1 }) as Casting);
+const edit = (label: string, at: number, gesture?: string, [before, after] = [states[0], states[1]]): Change => ({ kind: 'edit', before, after, label, at, gesture });
 
 describe('History', () => {
   it('gives changes back in reverse, and again', () => {
@@ -20,22 +19,20 @@ describe('History', () => {
     expect(history.canRedo).toBe(true);
   });
 
-  it('takes the moves of one gesture as one step, whose way back begins with the last', () => {
+  it('takes the moves of one gesture as one step, from before the first to after the last', () => {
     const history = new History();
-    history.push(edit('drag', 100, 'g1'));
-    history.push(edit('drag', 200, 'g1'));
-    const change = history.undo();
-    expect(change?.kind === 'edit' && change.back.map((patch) => patch.value)).toEqual([199, 99]);
-    expect(change?.kind === 'edit' && change.forward.map((patch) => patch.value)).toEqual([100, 200]);
+    history.push(edit('drag', 100, 'g1', [states[0], states[1]]));
+    history.push(edit('drag', 200, 'g1', [states[1], states[2]]));
+    expect(history.undo()).toMatchObject({ before: states[0], after: states[2] });
     expect(history.canUndo).toBe(false);
   });
 
-  it('keeps gestures apart by name, casting and a pause', () => {
+  it('keeps gestures apart by name, a pause, and a change from elsewhere between them', () => {
     const history = new History();
-    history.push(edit('a', 100, 'g1'));
-    history.push(edit('b', 200, 'g2'));
-    history.push(edit('c', 300, 'g2', 'other'));
-    history.push(edit('d', 9000, 'g2', 'other'));
+    history.push(edit('a', 100, 'g1', [states[0], states[1]]));
+    history.push(edit('b', 200, 'g2', [states[1], states[2]]));
+    history.push(edit('c', 300, 'g2', [states[3], states[0]]));
+    history.push(edit('d', 9000, 'g2', [states[0], states[1]]));
     for (const label of ['d', 'c', 'b', 'a']) expect(history.undo()?.label).toBe(label);
   });
 

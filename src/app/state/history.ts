@@ -1,10 +1,9 @@
-import type { Patch } from 'immer';
 import type { Casting } from '../../core/record/casting';
 import type { Named } from '../../data/record-repository';
 
-/** One undoable change: an edit of a casting as patches, castings added or taken away, or records of a library as they were and are. */
+/** One undoable change: an edit of a casting as it was and is, castings added or taken away, or records of a library as they were and are. */
 export type Change =
-  | { readonly kind: 'edit'; readonly castingId: string; readonly forward: readonly Patch[]; readonly back: readonly Patch[]; readonly label: string; readonly gesture?: string; readonly at: number }
+  | { readonly kind: 'edit'; readonly before: Casting; readonly after: Casting; readonly label: string; readonly gesture?: string; readonly at: number }
   | { readonly kind: 'add'; readonly castings: readonly Casting[]; readonly label: string }
   | { readonly kind: 'remove'; readonly castings: readonly Casting[]; readonly label: string }
   | LibraryChange;
@@ -28,7 +27,8 @@ const ONE_GESTURE_MS = 1500;
 
 /**
  * Undo and redo of one tab, 100 steps. Consecutive edits of one gesture (a drag, a field being typed in) are one step.
- * Holds patches and not copies, so undoing keeps what another tab changed elsewhere.
+ * Holds each record before and after; they share all that the change left alone. What is undone is merged with what is there by then,
+ * so that what another tab changed stays.
  */
 export class History {
   private done: Change[] = [];
@@ -54,8 +54,9 @@ export class History {
   push(change: Change): void {
     this.undone = [];
     const last = this.done.at(-1);
-    if (change.kind === 'edit' && last?.kind === 'edit' && change.gesture !== undefined && last.gesture === change.gesture && last.castingId === change.castingId && change.at - last.at < ONE_GESTURE_MS) {
-      this.done[this.done.length - 1] = { ...last, at: change.at, forward: [...last.forward, ...change.forward], back: [...change.back, ...last.back] };
+    // A change from another tab between two of a gesture is no part of it.
+    if (change.kind === 'edit' && last?.kind === 'edit' && change.gesture !== undefined && last.gesture === change.gesture && last.after === change.before && change.at - last.at < ONE_GESTURE_MS) {
+      this.done[this.done.length - 1] = { ...change, before: last.before };
       return;
     }
     if (change.kind === 'library' && last?.kind === 'library' && last.library === change.library && change.gesture !== undefined && last.gesture === change.gesture && change.at - last.at < ONE_GESTURE_MS) {
@@ -70,6 +71,11 @@ export class History {
     const change = this.done.pop();
     if (change) this.undone.push(change);
     return change;
+  }
+
+  /** Says anew what redo is to do next. */
+  amendRedo(change: Change): void {
+    this.undone[this.undone.length - 1] = change;
   }
 
   redo(): Change | undefined {

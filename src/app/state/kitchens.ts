@@ -1,6 +1,8 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { Casting } from '../../core/record/casting';
+import { castingKitchen } from '../../core/record/copies';
 import { StoredKitchenSchema, type Kitchen, type StoredKitchen } from '../../core/record/kitchen';
+import { alike } from '../../core/record/merge';
 import { KITCHEN_ID, usualKitchen } from '../../data/kitchen-usual';
 import { KitchenStorage } from './kitchen-storage';
 import { RecordLibrary } from './record-library';
@@ -19,14 +21,9 @@ export class Kitchens extends RecordLibrary<StoredKitchen> {
   }
 }
 
-/** A kitchen as a casting holds it. */
-export function castingKitchen({ roomC, humidity, fridgeC, fridgeFan, freezerC, freezerFan, microwaveW, microwaveTest, bowls }: Kitchen): Kitchen {
-  return structuredClone({ roomC, humidity, fridgeC, fridgeFan, freezerC, freezerFan, microwaveW, ...(microwaveTest ? { microwaveTest } : {}), bowls });
-}
-
 /** Whether a casting was planned in another kitchen than this. */
 export function kitchenDiffers(casting: Casting, kitchen: Kitchen): boolean {
-  return JSON.stringify(castingKitchen(casting.kitchen)) !== JSON.stringify(castingKitchen(kitchen));
+  return !alike(casting.kitchen, castingKitchen(kitchen));
 }
 
 /** Puts a kitchen into a casting; a bowl that is not there any more gives way to the first. */

@@ -3,6 +3,7 @@ import { LibraryMoldSchema, MOLD_SCHEMA_VERSION, type LibraryMold, type Mold } f
 import { SHIPPED_MOLDS, shippedMolds } from '../../data/mold-library';
 import { writeMoldFile } from '../../data/mold-file';
 import { MoldStorage } from './mold-storage';
+import { newId } from './new-id';
 import { RecordLibrary } from './record-library';
 import { saveFile } from './save-file';
 
@@ -48,13 +49,8 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
   }
 
   private added(model: Mold, name: string, label: string): LibraryMold {
-    const mold: LibraryMold = { ...structuredClone(model), id: crypto.randomUUID(), name: this.freeName(name), schemaVersion: MOLD_SCHEMA_VERSION, createdAt: new Date().toISOString() };
+    const mold: LibraryMold = { ...structuredClone(model), id: newId(), name: this.freeName(name), schemaVersion: MOLD_SCHEMA_VERSION, createdAt: new Date().toISOString() };
     this.keep({ before: [], after: [mold], label });
     return mold;
   }
-}
-
-/** A library mold as a casting holds it. */
-export function castingMold({ id, name, material, wallM, atHand, cavities, composition, emptyKg, care, notes }: Mold): Mold {
-  return { id, name, material, wallM, atHand, cavities, composition, care, notes, ...(emptyKg === undefined ? {} : { emptyKg }) };
 }

@@ -19,6 +19,11 @@ export class Notices {
     this.timer = setTimeout(() => this.notice.set(undefined), STAYS_MS);
   }
 
+  /** Something else was changed: a way back that was offered would lead somewhere else now. */
+  outdate(): void {
+    if (this.notice()?.action) this.clear();
+  }
+
   clear(): void {
     clearTimeout(this.timer);
     this.notice.set(undefined);

@@ -2,12 +2,15 @@ import { Injectable, computed, inject } from '@angular/core';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { FILLING_MATTER } from '../../core/matter/filling';
 import type { Casting } from '../../core/record/casting';
-import type { Chocolate, PantryChocolate, PantryEntry, PantryTint, Tint } from '../../core/record/chocolate';
+import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
+import { castingChocolate, castingTint } from '../../core/record/copies';
+import { putCopy } from '../../core/record/copy';
 import type { PantryFilling } from '../../core/record/filling';
 import type { MeltSource } from '../../core/record/melting';
 import { readPantryEntry } from '../../core/record/read-pantry';
 import { writePantryFile } from '../../data/pantry-file';
 import { shippedPantry } from '../../data/pantry-shipped';
+import { newId } from './new-id';
 import { PantryStorage } from './pantry-storage';
 import { RecordLibrary } from './record-library';
 import { saveFile } from './save-file';
@@ -73,7 +76,7 @@ export class Pantry extends RecordLibrary<PantryEntry> {
   }
 
   private fresh(name: string): Pick<PantryEntry, 'id' | 'name' | 'schemaVersion' | 'createdAt'> {
-    return { id: crypto.randomUUID(), name: this.freeName(name), schemaVersion: 1, createdAt: new Date().toISOString() };
+    return { id: newId(), name: this.freeName(name), schemaVersion: 1, createdAt: new Date().toISOString() };
   }
 
   private added(entry: PantryEntry, label: string): PantryEntry {
@@ -87,32 +90,16 @@ function usesEntry(casting: Casting, id: string): boolean {
   return fillings.has(id) || casting.melts.some(({ source }) => (source.kind === 'chocolate' ? source.chocolateId === id : source.tintId === id));
 }
 
-/** A chocolate as a casting holds it. */
-export function castingChocolate({ id, name, kind, fluidity, fatShare, meltToC, seedToC, workFromC, workToC, ceilingC, colour, allergens, lot, packKg }: Chocolate): Chocolate {
-  return structuredClone({ id, name, kind, fluidity, fatShare, meltToC, seedToC, workFromC, workToC, ceilingC, colour, allergens, lot, packKg });
-}
-
-/** A tint as a casting holds it. */
-export function castingTint({ id, name, colour, chocolates, colours, allAtOnce }: Tint): Tint {
-  return structuredClone({ id, name, colour, chocolates, colours, allAtOnce });
-}
-
 /**
- * Brings an entry of the pantry into a casting, as a copy: the chocolate, or the tint with its chocolates.
+ * Brings an entry of the pantry into a casting, as a copy: the chocolate, or the tint with its chocolates. A copy that is there already
+ * stays with all that was learned of it, unless it is to be renewed.
  * Gives what can be melted from it; undefined, and nothing changed, where a tint lacks a chocolate.
  */
-export function bringIn(casting: Casting, entry: PantryChocolate | PantryTint, chocolates: readonly PantryChocolate[]): MeltSource | undefined {
+export function bringIn(casting: Casting, entry: PantryChocolate | PantryTint, chocolates: readonly PantryChocolate[], renewed = false): MeltSource | undefined {
   const needed = entry.entry === 'chocolate' ? [entry] : entry.chocolates.flatMap(({ chocolateId }) => chocolates.find((chocolate) => chocolate.id === chocolateId) ?? []);
   if (entry.entry === 'tint' && needed.length < entry.chocolates.length) return undefined;
-  for (const chocolate of needed) putIn(casting.chocolates, castingChocolate(chocolate));
+  for (const chocolate of needed) putCopy(casting.chocolates, castingChocolate(chocolate), renewed);
   if (entry.entry === 'chocolate') return { kind: 'chocolate', chocolateId: entry.id };
-  putIn(casting.tints, castingTint(entry));
+  putCopy(casting.tints, castingTint(entry), renewed);
   return { kind: 'tint', tintId: entry.id };
-}
-
-/** Puts a copy into a list of a casting, over an earlier one of the same. */
-export function putIn<T extends { readonly id: string }>(list: T[], entry: T): void {
-  const at = list.findIndex((candidate) => candidate.id === entry.id);
-  if (at < 0) list.push(entry);
-  else list[at] = entry;
 }

@@ -1,8 +1,10 @@
 import { computed, effect, inject, signal } from '@angular/core';
 import { produce } from 'immer';
+import { mergeRecords } from '../../core/record/merge';
 import type { Named } from '../../data/record-repository';
 import { CastingStore } from './casting-store';
 import type { LibraryKey } from './history';
+import { newId } from './new-id';
 import { Notices } from './notices';
 import type { RecordStorage } from './record-storage';
 
@@ -28,7 +30,7 @@ export abstract class RecordLibrary<T extends Named> {
   protected constructor(private readonly storage: RecordStorage<T>, private readonly kind: LibraryKind<T>) {
     storage.changes.subscribe(({ records, removed }) => this.show(records, removed));
     this.castings.libraryTurned.subscribe(({ library, from, to }) => {
-      if (library === kind.key) this.turn(from as readonly T[], to as readonly T[]);
+      if (library === kind.key) this.turn(from as readonly T[], (to as readonly T[]).map((record) => this.mergedWithNow(from as readonly T[], record)));
     });
     effect(() => {
       if (storage.state() === 'full') this.notices.say({ text: `The browser’s storage is full: ${kind.plural} changed now are kept in this tab only. Export them, then free some space.` });
@@ -59,7 +61,7 @@ export abstract class RecordLibrary<T extends Named> {
   take(records: readonly T[]): void {
     const taken = new Set(this.byId().keys());
     const fresh = records.map((record) => {
-      const id = taken.has(record.id) ? crypto.randomUUID() : record.id;
+      const id = taken.has(record.id) ? newId() : record.id;
       taken.add(id);
       return { ...record, id };
     });
@@ -83,6 +85,13 @@ export abstract class RecordLibrary<T extends Named> {
   protected keep(change: { readonly before: readonly T[]; readonly after: readonly T[]; readonly label: string; readonly gesture?: string }): void {
     this.castings.remember({ kind: 'library', library: this.kind.key, at: Date.now(), ...change });
     this.turn(change.before, change.after);
+  }
+
+  /** A record that undo or redo leads to; what another tab has changed of it since stays. */
+  private mergedWithNow(from: readonly T[], to: T): T {
+    const [before, now] = [from.find(({ id }) => id === to.id), this.byId().get(to.id)];
+    const merged = before && now ? mergeRecords(before, to, now, 'theirs') : to;
+    return this.kind.accepts(merged) ? merged : to;
   }
 
   private turn(from: readonly T[], to: readonly T[]): void {

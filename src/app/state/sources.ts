@@ -1,5 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { Casting } from '../../core/record/casting';
+import { castingChocolate, castingTint } from '../../core/record/copies';
+import { alike } from '../../core/record/merge';
 import { sourceKey, type MeltSource } from '../../core/record/melting';
 import type { Option } from '../ui/choice-list';
 import { KIND_NAMES } from '../wording/names';
@@ -24,10 +26,23 @@ export class Sources {
     return [...own.map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name })), ...there];
   });
 
-  /** Brings what an option stands for into a casting that may be written to; undefined where it cannot be had. */
-  take(casting: Casting, id: string): MeltSource | undefined {
+  /** Whether the pantry holds another state of a chocolate or tint than a casting's copy. */
+  differs({ chocolates, tints }: Pick<Casting, 'chocolates' | 'tints'>, id: string): boolean {
     const entry = this.pantry.byId().get(id);
-    if (entry && entry.entry !== 'filling') return bringIn(casting, entry, this.pantry.chocolates());
+    if (!entry || entry.entry === 'filling') return false;
+    const tint = tints.find((one) => one.id === id);
+    if (entry.entry === 'tint') return tint !== undefined && (!alike(castingTint(entry), tint) || tint.chocolates.some(({ chocolateId }) => this.differs({ chocolates, tints }, chocolateId)));
+    const own = chocolates.find((one) => one.id === id);
+    return own !== undefined && !alike(castingChocolate(entry), own);
+  }
+
+  /**
+   * Brings what an option stands for into a casting that may be written to; undefined where it cannot be had. A copy that is there
+   * already stays, unless it is to be renewed.
+   */
+  take(casting: Casting, id: string, renewed = false): MeltSource | undefined {
+    const entry = this.pantry.byId().get(id);
+    if (entry && entry.entry !== 'filling') return bringIn(casting, entry, this.pantry.chocolates(), renewed);
     if (casting.tints.some((tint) => tint.id === id)) return { kind: 'tint', tintId: id };
     return casting.chocolates.some((chocolate) => chocolate.id === id) ? { kind: 'chocolate', chocolateId: id } : undefined;
   }

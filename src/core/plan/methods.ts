@@ -104,7 +104,9 @@ function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PartDraft
   return Math.min(high, Math.max(low, filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(even))));
 }
 
-/** Divides a cavity evenly among the layers of a solid fill; other coats are left as they are. */
+/** Divides a cavity, but for what is clamped, evenly among the layers of a solid fill; other coats are left as they are. */
 export function evenLayers(coats: Coat[]): void {
-  if (coats.every(({ method }) => method === 'solid')) for (const coat of coats) coat.volumeShare = 1 / coats.length;
+  const layers = coats.filter(({ method }) => method === 'solid');
+  const room = coats.reduce((left, { method, volumeShare }) => (method === 'clamp' ? left - volumeShare : left), 1);
+  if (coats.every(({ method }) => fillsLevel(method))) for (const coat of layers) coat.volumeShare = room / layers.length;
 }

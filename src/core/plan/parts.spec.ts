@@ -67,8 +67,10 @@ describe('parts', () => {
     castIn(casting, 'half', mold('mixed'));
     casting.parts[0].cavityId = 'square';
     castIn(casting, 'half', { ...mold('mixed'), wallM: 0.003 });
+    expect(casting.molds[0].wallM).toBe(mold('mixed').wallM);
+    castIn(casting, 'half', { ...mold('mixed'), wallM: 0.003 }, true);
     expect([casting.parts[0].cavityId, casting.molds[0].wallM]).toEqual(['square', 0.003]);
-    castIn(casting, 'half', { ...mold('mixed'), cavities: [mold('mixed').cavities[0]] });
+    castIn(casting, 'half', { ...mold('mixed'), cavities: [mold('mixed').cavities[0]] }, true);
     expect(casting.parts[0].cavityId).toBe('half');
     whole(casting);
   });

@@ -1,14 +1,12 @@
 import type { Casting, Part } from '../record/casting';
 import type { PartRole } from '../record/choices';
-import { copyOf } from '../record/copy';
+import { copyOf, putCopy } from '../record/copy';
+import { MOST } from '../record/limits';
 import { dropUnused } from '../record/melting';
 import type { Mold } from '../record/mold';
 import { partsPerPiece } from '../record/mold-cavities';
-import { moldOf } from '../record/references';
+import { moldById, moldOf } from '../record/references';
 import { joinsOf, usualClosing } from './closing';
-
-/** As many kinds of part as a record holds. */
-export const MOST_PARTS = 12;
 
 /** One kind of part that a mold gives. */
 export interface MoldPart {
@@ -33,15 +31,16 @@ export function partsOfMold(mold: Mold): readonly MoldPart[] {
  * Casts a part in another mold, on a draft of the casting that may be written to: the mold comes in as a copy, and parts that it gives
  * beside this one come with it, made alike. Molds that nothing is cast in any more are dropped. A seam goes where there is nothing left
  * to join, and comes where there is.
+ * @param renewed the copy takes the place of one that is there already, which else stays
  */
-export function castIn(casting: Casting, partId: string, mold: Mold): void {
+export function castIn(casting: Casting, partId: string, library: Mold, renewed = false): void {
   const part = casting.parts.find(({ id }) => id === partId);
   if (!part) return;
   const before = moldOf(casting, part);
-  const { id: moldId } = mold;
-  const at = casting.molds.findIndex(({ id }) => id === moldId);
-  if (at < 0) casting.molds.push(copyOf(mold));
-  else casting.molds[at] = copyOf(mold);
+  const { id: moldId } = library;
+  const atHand = casting.molds.find(({ id }) => id === moldId)?.atHand ?? library.atHand;
+  putCopy(casting.molds, { ...copyOf(library), atHand }, renewed);
+  const mold = moldById(casting, moldId);
   if (before.id !== moldId) moveTo(casting, part, before, mold);
   for (const one of casting.parts) if (one.moldId === moldId && !mold.cavities.some(({ id }) => id === one.cavityId)) one.cavityId = mold.cavities[0].id;
   dropMolds(casting);
@@ -58,7 +57,7 @@ function moveTo(casting: Casting, part: Part, before: Mold, mold: Mold): void {
   const [first, ...more] = partsOfMold(mold);
   const alone = !casting.parts.some((one) => one !== part && one.role === 'shell');
   Object.assign(part, more.length > 0 || (alone && (set || part.role === 'shell')) ? first : { cavityId: first.cavityId });
-  for (const one of more.slice(0, MOST_PARTS - casting.parts.length)) casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
+  for (const one of more.slice(0, MOST.parts - casting.parts.length)) casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
 }
 
 /** Takes so many of a part in a piece; two shells are joined, and one is not. */
@@ -82,7 +81,7 @@ export type PartKind = 'secondHalf' | Exclude<PartRole, 'shell'>;
 /** Adds a part, made like one that is there, and gives its id. Two halves alike become two parts that can differ in colour. */
 export function addPart(casting: Casting, like: string, kind: PartKind, name: string, otherName: string): string | undefined {
   const model = casting.parts.find(({ id }) => id === like);
-  if (!model || casting.parts.length >= MOST_PARTS) return undefined;
+  if (!model || casting.parts.length >= MOST.parts) return undefined;
   const id = freshPartId(casting);
   const part = { ...copyOf(model), id, name };
   if (kind === 'secondHalf') {

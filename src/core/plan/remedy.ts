@@ -2,6 +2,7 @@ import { depthCurve } from '../cavity/depth-curve';
 import { amountOf } from '../fill/fill';
 import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
+import { copyOf } from '../record/copy';
 import { restFirst, setIn, stayFor } from '../record/sets';
 import type { MeltingWay, Place, School } from '../record/choices';
 import { partOf } from '../record/references';
@@ -99,12 +100,12 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
   }
 }
 
-/** Adds one more coat like the last, up to four. */
+/** Adds one more coat like the last, up to four; of two clamped halves one more layer under what is clamped. */
 export function addCoat({ coats }: Part): void {
   if (coats.length >= LIMITS.coats.high) return;
-  const last = coats[coats.length - 1];
-  const sets = last.sets.map((set) => ({ ...set }));
-  coats.push({ ...last, shares: last.shares.map((share) => ({ ...share })), sets, id: freshCoatId(coats.map((coat) => coat.id)) });
+  const clamped = coats[coats.length - 1].method === 'clamp';
+  const like = coats[clamped ? coats.length - 2 : coats.length - 1];
+  coats.splice(clamped ? coats.length - 1 : coats.length, 0, { ...copyOf(like), id: freshCoatId(coats.map((coat) => coat.id)) });
   evenLayers(coats);
 }
 
@@ -115,9 +116,10 @@ export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
   part.coats = made.map((coat) => ({ ...coat, shares: coat.shares.map((share) => ({ ...share })), sets: coat.sets.map((set) => ({ ...set })) }));
 }
 
-/** Takes the last coat away; one always stays. */
+/** Takes the last coat away, or the last layer under what is clamped; one always stays. */
 export function removeCoat({ coats }: Part): void {
-  if (coats.length > 1) coats.pop();
+  const clamped = coats[coats.length - 1].method === 'clamp';
+  if (coats.length > (clamped ? 2 : 1)) coats.splice(clamped ? -2 : -1, 1);
   evenLayers(coats);
 }
 

@@ -4,6 +4,7 @@ import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { id, name, wholeWithin, within } from './fields';
 import { FillingSchema } from './filling';
+import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
@@ -81,7 +82,7 @@ const PartSchema = z.object({
     z.object({ by: z.literal('count') }),
     z.object({ by: z.literal('thickness'), rimM: within('wantedRimM') }),
   ]),
-  coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(4), z.refine(coatsFit)),
+  coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(MOST.coats), z.refine(coatsFit)),
   /** Unmolded parts rest under a cover until they are above the dew point. */
   coveredRest: z.boolean(),
   /** Of several alike in a piece, one takes the filling, or every one. */
@@ -147,15 +148,15 @@ export const CastingSchema = z.object({
   due: z.object({ local: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/)), zone: z.string().check(z.minLength(1), z.maxLength(60)) }),
   spareRule: SpareRuleSchema,
   kitchen: KitchenSchema,
-  molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(20)),
-  chocolates: z.array(ChocolateSchema).check(z.minLength(1), z.maxLength(60)),
-  tints: z.array(TintSchema).check(z.maxLength(20)),
-  fillings: z.array(FillingSchema).check(z.maxLength(40)),
-  melts: z.array(MeltSchema).check(z.minLength(1), z.maxLength(20)),
-  parts: z.array(PartSchema).check(z.minLength(1), z.maxLength(12)),
-  fill: z.array(LayerSchema).check(z.maxLength(12)),
+  molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(MOST.molds)),
+  chocolates: z.array(ChocolateSchema).check(z.minLength(1), z.maxLength(MOST.chocolates)),
+  tints: z.array(TintSchema).check(z.maxLength(MOST.tints)),
+  fillings: z.array(FillingSchema).check(z.maxLength(MOST.fillings)),
+  melts: z.array(MeltSchema).check(z.minLength(1), z.maxLength(MOST.melts)),
+  parts: z.array(PartSchema).check(z.minLength(1), z.maxLength(MOST.parts)),
+  fill: z.array(LayerSchema).check(z.maxLength(MOST.fill)),
   closure: z.nullable(ClosureSchema),
-  finishes: z.array(FinishSchema).check(z.maxLength(20)),
+  finishes: z.array(FinishSchema).check(z.maxLength(MOST.finishes)),
   /** Of parts cast before in this mold and way, how many broke. */
   breakages: z.optional(z.object({ cast: wholeWithin('castBefore'), broken: wholeWithin('brokeBefore') }).check(z.refine(({ cast, broken }) => broken <= cast))),
   /** The chocolate on hand for the question "how many can I make of it?", kg. */

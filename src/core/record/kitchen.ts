@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { BOWL_MATERIALS } from '../matter/bowl-material';
 import { id, name, within } from './fields';
-
+import { MOST } from './limits';
 
 const BowlSchema = z.object({ id, name, material: z.enum(BOWL_MATERIALS), kg: within('bowlKg'), diameterM: within('bowlDiameterM') });
 
@@ -16,7 +16,7 @@ export const KitchenSchema = z.object({
   microwaveW: within('microwaveW'),
   /** A known weight melted once: by what the microwave is calibrated. */
   microwaveTest: z.optional(z.object({ kg: within('calibrationKg'), seconds: within('calibrationSeconds'), endC: within('calibrationEndC') })),
-  bowls: z.array(BowlSchema).check(z.minLength(1), z.maxLength(12)),
+  bowls: z.array(BowlSchema).check(z.minLength(1), z.maxLength(MOST.bowls)),
 });
 
 export type Kitchen = z.infer<typeof KitchenSchema>;

@@ -60,9 +60,14 @@ export function partOf(casting: Casting, partId: string | undefined): Part {
   return casting.parts.find(({ id }) => id === partId) ?? casting.parts[0];
 }
 
-/** The mold a part is cast in. Throws on a broken reference, which reading a record rules out. */
+/** A mold by its id. Throws on a broken reference, which reading a record rules out. */
+export function moldById(casting: Casting, moldId: string): Mold {
+  return found(casting.molds, moldId, 'mold');
+}
+
+/** The mold a part is cast in. */
 export function moldOf(casting: Casting, part: Part): Mold {
-  return found(casting.molds, part.moldId, 'mold');
+  return moldById(casting, part.moldId);
 }
 
 /** The cavity of its mold that a part is cast in. */

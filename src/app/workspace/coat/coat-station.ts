@@ -177,7 +177,8 @@ export class CoatStation {
     this.open.edit('layer', ({ coats }) => {
       coats[index].volumeShare = share;
       const top = coats[coats.length - 1];
-      if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - share);
+      const filled = coats.reduce((sum, { method, volumeShare }) => (method === 'clamp' ? sum : sum + volumeShare), 0);
+      if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - filled);
     }, `share ${index}`);
   }
 

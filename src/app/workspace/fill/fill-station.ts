@@ -6,9 +6,10 @@ import { heaps, type LayerAnswer } from '../../../core/fill/fill';
 import { FILLING_MATTER } from '../../../core/matter/filling';
 import { otherHalf } from '../../../core/plan/draft';
 import type { Casting, FillAmount } from '../../../core/record/casting';
-import { LIMITS, type Limit } from '../../../core/record/limits';
+import { LIMITS, MOST, type Limit } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { Fillings } from '../../state/fillings';
+import { newId } from '../../state/new-id';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
@@ -20,7 +21,6 @@ import { KEEPING_TEXTS } from '../../wording/closing';
 import { text } from '../../wording/format';
 import { ALLERGEN_NAMES, listed } from '../../wording/names';
 
-const MOST_LAYERS = 12;
 const STEP_IN_M = 0.003;
 
 type AskedBy = 'amount' | 'share' | 'line';
@@ -44,7 +44,7 @@ export class FillStation {
   protected readonly ways = [{ value: 'amount' as const, name: 'an amount' }, { value: 'share' as const, name: 'a share' }, { value: 'line' as const, name: 'to the line' }];
   protected readonly filledWays = [{ value: 'one' as const, name: 'one of them' }, { value: 'all' as const, name: 'every one' }];
   protected readonly heapWays = [{ value: 'no' as const, name: 'up to the rim' }, { value: 'yes' as const, name: 'heaped' }];
-  protected readonly full = computed(() => (this.plan()?.casting.fill.length ?? 0) >= MOST_LAYERS);
+  protected readonly full = computed(() => (this.plan()?.casting.fill.length ?? 0) >= MOST.fill);
   protected readonly allergens = computed(() => listed((this.plan()?.piece.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen])));
   protected readonly keeping = computed(() => KEEPING_TEXTS[this.plan()?.piece.keeping ?? 'dry']);
   private readonly kinds = computed(() => new Set(this.plan()?.parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.kind))));
@@ -125,8 +125,13 @@ export class FillStation {
     this.open.edit('add a layer', (part, casting) => {
       const next = casting.fillings.find((filling) => !casting.fill.some((layer) => layer.fillingId === filling.id))?.id ?? this.fillings.options()[0]?.value;
       if (next === undefined || !this.fillings.take(casting, next)) return;
-      casting.fill.push({ id: `layer-${crypto.randomUUID().slice(0, 8)}`, partId: part.id, fillingId: next, amount: { by: 'volume', m3: 5e-6 } });
+      casting.fill.push({ id: `layer-${newId().slice(0, 8)}`, partId: part.id, fillingId: next, amount: { by: 'volume', m3: 5e-6 } });
     });
+  }
+
+  /** Takes the pantry's present state of a filling, over this casting's copy. */
+  protected renew(fillingId: string): void {
+    this.store.edit('filling', (casting) => void this.fillings.take(casting, fillingId, true));
   }
 
   protected remove(id: string): void {

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
 import type { Casting, Finish } from '../../../core/record/casting';
-import { LIMITS } from '../../../core/record/limits';
+import { LIMITS, MOST } from '../../../core/record/limits';
 import { dropUnused, meltFrom, sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
 import { Fillings } from '../../state/fillings';
+import { newId } from '../../state/new-id';
 import { PlanService } from '../../state/plan-service';
 import { Sources } from '../../state/sources';
 import { AmountField } from '../../ui/amount-field';
@@ -15,7 +16,6 @@ import { Figure } from '../../ui/figure';
 import { FINISH_NAMES, FINISH_TEXTS } from '../../wording/closing';
 
 const KINDS = Object.keys(FINISH_NAMES) as Finish['kind'][];
-const MOST = 20;
 /** What is stuck on: a part that is cast, or something of the pantry; told apart by a letter before the id. */
 const OF_PART = 'p:';
 const OF_PANTRY = 'f:';
@@ -38,7 +38,7 @@ export class FinishStation {
   protected readonly names = FINISH_NAMES;
   protected readonly texts = FINISH_TEXTS;
   protected readonly kinds = KINDS;
-  protected readonly full = computed(() => (this.plan()?.casting.finishes.length ?? 0) >= MOST);
+  protected readonly full = computed(() => (this.plan()?.casting.finishes.length ?? 0) >= MOST.finishes);
   protected readonly stuckOn = computed(() => [
     ...(this.plan()?.parts ?? []).filter(({ part }) => part.role === 'ornament').map(({ part }) => ({ value: OF_PART + part.id, name: `${part.name}, cast here` })),
     ...this.fillings.options().map(({ value, name }) => ({ value: OF_PANTRY + value, name })),
@@ -108,7 +108,7 @@ export class FinishStation {
   }
 
   private usual(casting: Casting, kind: Finish['kind']): Finish | undefined {
-    const id = `finish-${crypto.randomUUID().slice(0, 8)}`;
+    const id = `finish-${newId().slice(0, 8)}`;
     const meltId = casting.parts[0].coats[0].shares[0].meltId;
     const common = { id, name: FINISH_NAMES[kind], sets: [] };
     switch (kind) {

@@ -35,8 +35,8 @@ export class CastingHeader {
     const { pieces, due } = this.casting();
     return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ready by ${momentText(dueInstant(due), due.zone)}`;
   });
-  protected readonly saved = computed(() => ({ saved: 'Saved', saving: 'Saving…', memory: 'Not saved here', full: 'Not saved: storage full' })[this.storage.state()]);
-  protected readonly unsaved = computed(() => this.storage.state() === 'memory' || this.storage.state() === 'full');
+  protected readonly saved = computed(() => ({ saved: 'Saved', saving: 'Saving…', memory: 'Not saved here', full: 'Not saved: storage full', silent: 'Not saved here' })[this.storage.state()]);
+  protected readonly unsaved = computed(() => this.storage.state() !== 'saved' && this.storage.state() !== 'saving');
 
   private castingSeen = '';
   private undoneSeen = 0;

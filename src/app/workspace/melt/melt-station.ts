@@ -13,7 +13,6 @@ import { chocolateOf, meltOf, tintOf } from '../../../core/record/references';
 import { tintAmounts } from '../../../core/record/melted';
 import { CastingStore } from '../../state/casting-store';
 import { Kitchens, kitchenDiffers, takeKitchen } from '../../state/kitchens';
-import { castingChocolate, Pantry } from '../../state/pantry';
 import { OpenMelt } from '../../state/open-melt';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
@@ -43,7 +42,6 @@ const UNSEEN_M = 5e-6;
 export class MeltStation {
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
-  private readonly pantry = inject(Pantry);
   private readonly kitchens = inject(Kitchens);
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.plan;
@@ -79,12 +77,10 @@ export class MeltStation {
   });
   private readonly from = inject(Sources);
   protected readonly sources = this.from.options;
-  /** The pantry holds a later state of this chocolate. */
+  /** The pantry holds another state of this chocolate or tint. */
   protected readonly newer = computed(() => {
-    const source = this.melt()?.source;
-    const own = source?.kind === 'chocolate' ? this.draft()?.casting.chocolates.find((chocolate) => chocolate.id === source.chocolateId) : undefined;
-    const there = own && this.pantry.chocolates().find((chocolate) => chocolate.id === own.id);
-    return there && own && JSON.stringify(castingChocolate(there)) !== JSON.stringify(castingChocolate(own)) ? there : undefined;
+    const casting = this.draft()?.casting;
+    return casting !== undefined && this.from.differs(casting, this.sourceId());
   });
   protected readonly otherKitchen = computed(() => {
     const casting = this.draft()?.casting;
@@ -154,6 +150,11 @@ export class MeltStation {
       const source = this.from.take(casting, id);
       if (source) turnInto(casting, melt.id, source);
     });
+  }
+
+  /** Takes the pantry's present state of what is melted, over this casting's copy. */
+  protected renew(): void {
+    this.store.edit('chocolate', (casting) => void this.from.take(casting, this.sourceId(), true));
   }
 
   protected setWay(way: MeltingWay): void {

@@ -4,13 +4,14 @@ import type { CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
 import { mugRoomM } from '../../../core/mold/mold';
 import { castIn } from '../../../core/plan/parts';
+import { castingMold, moldDiffers } from '../../../core/record/copies';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
 import { cavityCount, gridOf } from '../../../core/record/mold-cavities';
 import { LIMITS } from '../../../core/record/limits';
 import { cavityRecordOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { OpenPart } from '../../state/open-part';
-import { MoldLibrary, castingMold } from '../../state/mold-library';
+import { MoldLibrary } from '../../state/mold-library';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
@@ -53,7 +54,7 @@ export class MoldStation {
   protected readonly newer = computed(() => {
     const own = this.plan()?.moldRecord;
     const there = own && this.library.byId().get(own.id);
-    return there && own && !sameMold(there, own) ? there : undefined;
+    return there && own && moldDiffers(there, own) ? there : undefined;
   });
   protected readonly cavities = computed(() => (this.plan()?.moldRecord.cavities ?? []).map(({ id, name }) => ({ value: id, name })));
   protected readonly care = computed(() => {
@@ -90,6 +91,11 @@ export class MoldStation {
   protected choose(moldId: string): void {
     const mold = this.library.byId().get(moldId);
     if (mold) this.open.edit('mold', ({ id }, casting) => castIn(casting, id, castingMold(mold)));
+  }
+
+  /** Takes the library's present state of the mold that is cast in, over this casting's copy. */
+  protected renew(mold: Mold): void {
+    this.open.edit('mold', ({ id }, casting) => castIn(casting, id, castingMold(mold), true));
   }
 
   protected chooseCavity(cavityId: string): void {
@@ -161,9 +167,3 @@ const COMPOSITION_TEXTS: Readonly<Record<Composition['kind'], string>> = {
   former: 'Coated on its outside; what is inside comes out through the opening.',
   assembly: 'A piece takes several parts.',
 };
-
-/** Whether two molds are the same but for how many are at hand. */
-function sameMold(a: Mold, b: Mold): boolean {
-  const plain = ({ name, material, wallM, cavities, composition, emptyKg, care, notes }: Mold): string => JSON.stringify([name, material, wallM, cavities, composition, emptyKg, care, notes]);
-  return plain(a) === plain(b);
-}

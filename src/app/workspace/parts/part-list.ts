@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
-import { MOST_PARTS, addPart, removePart, takePerPiece, type PartKind } from '../../../core/plan/parts';
+import { addPart, removePart, takePerPiece, type PartKind } from '../../../core/plan/parts';
 import type { PartRole } from '../../../core/record/choices';
+import { MOST } from '../../../core/record/limits';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
@@ -60,7 +61,7 @@ export class PartList {
     return count === 1 ? 'one part' : count === 2 ? 'two halves alike' : `${count} parts alike`;
   });
   protected readonly rows = computed(() => (this.plan()?.parts ?? []).map(({ part: { id, name, perPiece }, chocolates }) => ({ id, name, perPiece, shades: coatShades(chocolates.map(({ colour }) => colour)) })));
-  protected readonly mayAdd = computed(() => this.rows().length < MOST_PARTS);
+  protected readonly mayAdd = computed(() => this.rows().length < MOST.parts);
 
   protected rename(name: string): void {
     const kept = name.trim().slice(0, LONGEST_NAME);
