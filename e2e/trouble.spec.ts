@@ -41,7 +41,7 @@ test('a comma before three digits offers both readings', async ({ page }) => {
   await openBombs(page, 'batch');
   await page.getByLabel('Chocolate on hand').fill('1,250 g');
   await expect(page.getByRole('alert')).toContainText('reads two ways');
-  await page.getByRole('button', { name: '1250', exact: true }).click();
+  await page.getByRole('button', { name: '1250 g', exact: true }).click();
   await expect(page.getByText(/With 1250 g you can make/)).toBeVisible();
 });
 

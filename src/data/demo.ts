@@ -56,7 +56,7 @@ export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen
     fill: [],
     closure: { kind: 'warmPlate', meltId: 'melt-1', plateC: 45, seconds: 4, sets: [] },
     finishes: [],
-    atHandKg: 0.4,
+    onHand: [],
   };
 }
 

@@ -97,7 +97,7 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     id: fc.uuid(), name, pieces: whole('pieces'), chocolates: fc.array(chocolate, { minLength: 1, maxLength: 2 }), melt, tintParts: fc.option(within('tintParts'), { nil: undefined }), kitchen,
     shape: anyShape, composition, count: whole('cavities'), atHand: whole('moldsAtHand'), material: fc.constantFrom(...MOLD_MATERIALS),
     wallM: within('moldWallM'), coats, layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount }), { maxLength: 4 }),
-    wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), atHandKg: within('atHandKg'), coveredRest: fc.boolean(), heaped: fc.boolean(), recipe: fc.boolean(),
+    wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }), perPiece: fc.integer({ min: 1, max: 2 }), confidence: fc.option(within('confidence'), { nil: undefined }), share: within('spareShare'), onHandKg: fc.option(within('stockKg'), { nil: undefined }), coveredRest: fc.boolean(), heaped: fc.boolean(), recipe: fc.boolean(),
     second: fc.option(fc.record({ role: fc.constantFrom(...PART_ROLES), shape: anyShape, count: whole('cavities'), atHand: whole('moldsAtHand'), perPiece: fc.integer({ min: 1, max: 6 }), coats, workingC: within('workingC'), streak: fc.option(within('streakShare'), { nil: undefined }) }), { nil: undefined }),
     broke: fc.option(fc.tuple(fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 400 })), { nil: undefined }),
     closure: fc.option(closure, { nil: null }), finishes: fc.array(finish, { maxLength: 3 }),
@@ -132,7 +132,7 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = fc
     ],
     fill: a.layers.map((layer, i) => ({ id: `l${i}`, partId: a.second && i > 1 ? 'p2' : 'p', fillingId: `f${i}`, amount: layer.amount })),
     ...(a.broke ? { breakages: { cast: a.broke[0] + a.broke[1], broken: a.broke[0] } } : {}),
-    closure: a.closure, finishes: a.finishes.map((one, i) => ({ ...one, id: `x${i}` })), atHandKg: a.atHandKg,
+    closure: a.closure, finishes: a.finishes.map((one, i) => ({ ...one, id: `x${i}` })), onHand: a.onHandKg === undefined ? [] : [{ chocolateId: 'q0', kg: a.onHandKg }],
   }));
 
 type AnyCoats = typeof coats extends fc.Arbitrary<infer T> ? T : never;

@@ -10,7 +10,7 @@ export const anyShape: fc.Arbitrary<CavityShape> = fc.oneof(
   fc.record({ kind: fc.constant('cylinder' as const), diameterM: m(0.01, 0.4), depthM: m(0.003, 0.4) }),
   fc.record({ diameterM: m(0.01, 0.4), share: m(0, 1), depthM: m(0.003, 0.4) }).map(({ diameterM, share, depthM }): CavityShape => ({ kind: 'cup', diameterM, baseDiameterM: share * diameterM, depthM })),
   fc.record({ diameterM: m(0.01, 0.4), share: m(0.1, 1), depthM: m(0.003, 0.1), pleatFactor: m(1, 2) }).map(({ diameterM, share, depthM, pleatFactor }): CavityShape => ({ kind: 'liner', diameterM, baseDiameterM: share * diameterM, depthM, pleatFactor })),
-  fc.record({ kind: fc.constantFrom('tile' as const, 'pillow' as const), lengthM: m(0.01, 0.4), widthM: m(0.01, 0.4), depthM: m(0.003, 0.1), cornerM: m(0, 0.05) }),
+  fc.record({ kind: fc.constantFrom('tile' as const, 'pillow' as const), lengthM: m(0.01, 0.4), widthM: m(0.01, 0.4), depthM: m(0.003, 0.1), corner: m(0, 1) }).map(({ corner, ...shape }): CavityShape => ({ ...shape, cornerM: (corner * Math.min(shape.lengthM, shape.widthM)) / 2 })),
   fc.record({ kind: fc.constant('faceted' as const), form: fc.constantFrom(...FACETED_FORMS), diameterM: m(0.01, 0.4), facets: fc.integer({ min: 3, max: 24 }), depthM: m(0.01, 0.3) }),
   fc.record({ diameterM: m(0.03, 0.4), share: m(0.2, 0.9) }).map(({ diameterM, share }): CavityShape => ({ kind: 'ball', diameterM, openingM: share * diameterM })),
   fc.record({ diameterM: m(0.01, 0.4), depthM: m(0.01, 0.2), share: m(0.2, 0.98) }).map(({ diameterM, depthM, share }): CavityShape => ({ kind: 'measured', diameterM, depthM, volumeM3: share * (Math.PI / 4) * diameterM ** 2 * depthM })),

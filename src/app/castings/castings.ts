@@ -5,13 +5,15 @@ import { RouterLink } from '@angular/router';
 import type { Casting } from '../../core/record/casting';
 import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
+import { Clock } from '../state/clock';
 import { CastingsActions } from '../state/castings-actions';
+import { dueSeconds } from '../../core/record/due';
 import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../../core/record/references';
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
 import { madeText } from '../wording/coats';
 import { listed } from '../wording/names';
-import { dueInstant, momentText } from '../wording/times';
+import { dueText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
 import { cavitySizeText } from '../wording/shapes';
 import { ImportPanel } from '../ui/import-panel';
@@ -30,6 +32,7 @@ export class Castings {
   protected readonly store = inject(CastingStore);
   protected readonly actions = inject(CastingsActions);
   private readonly units = inject(Units);
+  private readonly clock = inject(Clock);
   private readonly notices = inject(Notices);
   protected readonly readFile = readCastingFile;
   protected readonly search = new FormControl('', { nonNullable: true });
@@ -50,7 +53,7 @@ export class Castings {
   }
 
   protected due({ due }: Casting): string {
-    return momentText(dueInstant(due), due.zone);
+    return `${dueSeconds(due) < this.clock.seconds() ? 'was due' : 'ready by'} ${dueText(due)}`;
   }
 
   /** "64 mm, dark, fill and dump". */

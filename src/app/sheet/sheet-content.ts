@@ -1,14 +1,16 @@
+import type { Lateness } from '../../core/batch/start';
 import type { CastingPlan } from '../../core/plan/plan';
-import { layerCount, workOrder } from '../../core/plan/batch-input';
+import { layersOf, workOrder } from '../../core/plan/batch-input';
 import { joinsOf } from '../../core/plan/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { closingSteps, CLOSURE_NAMES, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
-import { coatNameIn, handsText, placesText } from '../wording/coats';
+import { coatNameIn, handsText, madeText, placesText, pressText } from '../wording/coats';
 import { rangeText, text } from '../wording/format';
 import { stepWordings } from '../wording/melting';
-import { ALLERGEN_NAMES, METHOD_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
-import { dueInstant, momentText, startText } from '../wording/times';
+import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { noteWording } from '../wording/problems';
+import { dueText, lateNote, startText } from '../wording/times';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
 
@@ -28,6 +30,10 @@ export interface SheetSteps {
 export interface SheetContent {
   readonly title: string;
   readonly lead: string;
+  /** Said where the figures are an estimate; else empty. */
+  readonly estimate: string;
+  /** What the notes say, with what to do. */
+  readonly mind: readonly SheetStep[];
   readonly times: readonly { readonly name: string; readonly value: string }[];
   readonly tables: readonly WeighOutTable[];
   readonly melts: readonly (SheetSteps & { readonly amount: string })[];
@@ -39,16 +45,24 @@ export interface SheetContent {
   readonly caution: string;
 }
 
+/** How the plan stands when the sheet is written. */
+export interface SheetState {
+  readonly estimated?: boolean;
+  readonly late?: Lateness | undefined;
+}
+
 /** Words the plan for the kitchen table. */
-export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], currency: string, system: UnitSystem): SheetContent {
+export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], currency: string, system: UnitSystem, { estimated = false, late }: SheetState = {}): SheetContent {
   const { casting, batch } = plan;
   const { due, pieces } = casting;
   return {
     title: casting.name,
     lead: `${counted(pieces, 'piece')}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
+    estimate: estimated ? 'These figures are a first estimate: the fine computation had not run when this was written.' : '',
+    mind: mindSteps(plan, system, late),
     times: [
-      { name: 'Start by', value: startText(due, batch.total.value) },
-      { name: 'Ready', value: momentText(dueInstant(due), due.zone) },
+      { name: 'Start by', value: startText(plan.start.value, due) },
+      { name: 'Ready', value: dueText(due) },
       { name: 'In all', value: text(batch.total.value, 'duration', system) },
       { name: 'Work at', value: listed([...new Set(plan.melts.map(({ input }) => text(input.workingC, 'temperature', system)))]) },
     ],
@@ -61,6 +75,20 @@ export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], 
     buy: lines.map((line) => buyText(line, currency, system)),
     caution: cautionText(plan),
   };
+}
+
+/** Whatever the notes say of the plan, so that it stands where the work is done. */
+function mindSteps(plan: CastingPlan, system: UnitSystem, late: Lateness | undefined): SheetStep[] {
+  const note = late && lateNote(late, plan.start.value, plan.casting.due);
+  const named = (partId: string | undefined): string => (plan.parts.length > 1 ? plan.parts.find(({ part }) => part.id === partId)?.part.name ?? '' : '');
+  return [
+    ...(note ? [{ what: note.head, how: note.body }] : []),
+    ...plan.problems.map((problem) => {
+      const { head, body } = noteWording(problem, system);
+      const which = named(problem.partId);
+      return { what: which ? `${which}: ${head}` : head, how: body };
+    }),
+  ];
 }
 
 function counted(count: number, noun: string): string {
@@ -89,7 +117,8 @@ function roundTexts(plan: CastingPlan): string[] {
   return runs.map(({ from, count, cast }) => `${count === 1 ? `Round ${from + 1}` : `Rounds ${from + 1} to ${from + count}, each`}: ${byPart.flatMap(({ partId }, i) => (cast[i] > 0 ? [castText(plan, partId, cast[i])] : [])).join(', ')}.`);
 }
 
-function partSteps(plan: CastingPlan, { part, coatsMade, chill, chocolates }: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
+function partSteps(plan: CastingPlan, { part, coat, coatsMade, chill, chocolates, moldRecord }: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
+  const pressed = moldRecord.composition.kind === 'press';
   const several = plan.parts.length > 1;
   const melts = new Set(plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))));
   return {
@@ -101,7 +130,8 @@ function partSteps(plan: CastingPlan, { part, coatsMade, chill, chocolates }: Ca
         const of = melts.size > 1 ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},` : '';
         const likely = rangeText(stay, system);
         const then = last ? (plan.closure?.kind === 'cap' ? 'fill and cap' : 'unmold') : 'the next coat';
-        return { what: `${coatNameIn(coatsMade, i)},`, how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${METHOD_NAMES[made.method]}: ${handsText(made, system)}. Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)} for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.` };
+        const sets = Number.isFinite(stay.value) ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.` : ': it does not set there, see the notes.';
+        return { what: `${coatNameIn(coatsMade, i)},`, how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, made.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(made, system)}. Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)}${sets}` };
       }),
       ...(part.coveredRest && chill.cover.value > 0 ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }] : []),
     ],
@@ -110,7 +140,7 @@ function partSteps(plan: CastingPlan, { part, coatsMade, chill, chocolates }: Ca
 
 function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside'] {
   return plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => {
-    const jobKg = mass.value * layerCount(plan, part, plan.batch);
+    const jobKg = mass.value * layersOf(plan, part);
     const components = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.components ?? [];
     return {
       name: plan.parts.length > 1 ? `${choice.filling.name}, in ${part.part.name.toLowerCase()}` : choice.filling.name,

@@ -2,7 +2,7 @@ import pdfMake from 'pdfmake/build/pdfmake';
 import fonts from 'pdfmake/build/vfs_fonts';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { UnitSystem } from '../../core/quantity/units';
-import { text } from '../wording/format';
+import { text, weighedText } from '../wording/format';
 import type { SheetContent, SheetSteps } from './sheet-content';
 
 /** Sizes of type tried, pt, until it stands on one page; the last is kept whatever it takes. */
@@ -26,7 +26,6 @@ export async function sheetPdf(content: SheetContent, system: UnitSystem): Promi
 }
 
 function definition(content: SheetContent, system: UnitSystem, size: number): TDocumentDefinitions {
-  const mass = (kg: number | undefined): string => (kg === undefined ? '' : text(kg, 'mass', system));
   return {
     info: { title: `Weigh-out, ${content.title}` },
     pageSize: system === 'us' ? 'LETTER' : 'A4',
@@ -35,8 +34,10 @@ function definition(content: SheetContent, system: UnitSystem, size: number): TD
     content: [
       { text: content.title, fontSize: size * 2, bold: true },
       { text: content.lead, color: '#655c53' },
+      ...(content.estimate ? [{ text: content.estimate, bold: true }] : []),
       { columns: content.times.map(({ name, value }): Content => ({ stack: [{ text: name, fontSize: size - 2, color: '#655c53' }, { text: value, bold: true, fontSize: size + 2 }] })), margin: [0, size * 0.5, 0, 0] },
-      { columns: [{ width: '52%', stack: amounts(content, mass, size) }, { width: '*', stack: work(content, size) }], columnGap: 22 },
+      ...(content.mind.length > 0 ? [head('Mind', size), { ul: content.mind.map(({ what, how }): Content => ({ text: [{ text: `${what} `, bold: true }, how] })) }] : []),
+      { columns: [{ width: '52%', stack: amounts(content, system, size) }, { width: '*', stack: work(content, size) }], columnGap: 22 },
     ],
   };
 }
@@ -50,11 +51,13 @@ function steps({ head: name, steps: list }: SheetSteps, size: number, amount = '
 }
 
 /** What is weighed and melted: the left column. */
-function amounts({ tables, melts }: SheetContent, mass: (kg: number | undefined) => string, size: number): Content[] {
+function amounts({ tables, melts }: SheetContent, system: UnitSystem, size: number): Content[] {
+  const mass = (kg: number | undefined): string => (kg === undefined ? '' : text(kg, 'mass', system));
+  const weighed = (kg: number | undefined, stepKg: number): string => (kg === undefined ? '' : weighedText(kg, stepKg, system));
   return [
     ...tables.flatMap((table): Content[] => [
       head(table.chocolate, size),
-      grid(['', `each ${table.partName}`, 'fullest round', 'whole job'], table.rows.map(({ name, perPartKg, perRoundKg, jobKg, sum }) => [name, mass(perPartKg), mass(perRoundKg), mass(jobKg)].map((cell) => ({ text: cell, bold: sum })))),
+      grid(['', `each ${table.partName}`, 'fullest round', 'whole job'], table.rows.map(({ name, perPartKg, perRoundKg, jobKg, sum }) => [name, mass(perPartKg), weighed(perRoundKg, table.stepKg), weighed(jobKg, table.stepKg)].map((cell) => ({ text: cell, bold: sum })))),
     ]),
     ...melts.flatMap((melt) => steps(melt, size, melt.amount)),
   ];

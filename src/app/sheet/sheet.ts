@@ -6,8 +6,9 @@ import { Notices } from '../state/notices';
 import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { ShoppingList } from '../state/shopping-list';
+import { StartTime } from '../state/start-time';
 import { Units } from '../state/units';
-import { text } from '../wording/format';
+import { text, weighedText } from '../wording/format';
 import { sheetContent } from './sheet-content';
 import { weighOutCsv } from './weigh-out-csv';
 
@@ -28,13 +29,15 @@ export class Sheet {
   private readonly titles = inject(Title);
   private readonly list = inject(ShoppingList);
   private readonly notices = inject(Notices);
-  protected readonly plan = inject(PlanService).plan;
+  private readonly plans = inject(PlanService);
+  private readonly time = inject(StartTime);
+  protected readonly plan = this.plans.plan;
   protected readonly writing = signal(false);
   readonly id = input.required<string>();
 
   protected readonly content = computed(() => {
     const plan = this.plan();
-    return plan && sheetContent(plan, this.list.lines(), this.list.currency(), this.units.system());
+    return plan && sheetContent(plan, this.list.lines(), this.list.currency(), this.units.system(), { estimated: this.plans.chillSource() !== 'worker', late: this.time.lateness() });
   });
 
   constructor() {
@@ -46,6 +49,10 @@ export class Sheet {
 
   protected write(kg: number | undefined): string {
     return kg === undefined ? '' : text(kg, 'mass', this.units.system());
+  }
+
+  protected weighed(kg: number | undefined, stepKg: number): string {
+    return kg === undefined ? '' : weighedText(kg, stepKg, this.units.system());
   }
 
   protected print(): void {

@@ -6,6 +6,7 @@ import { demoCastings } from '../../data/demo';
 import { CastingStorage } from './casting-storage';
 import type { OutsideChange } from './record-storage';
 import { CastingStore } from './casting-store';
+import { Notices } from './notices';
 
 const demo = demoCastings(new Date('2026-10-12T08:00:00Z')).slice(0, 2);
 
@@ -47,9 +48,9 @@ describe('CastingStore', () => {
   });
 
   it('takes the moves of a drag back as one', () => {
-    for (const kg of [0.3, 0.5, 0.7]) store.edit('on hand', (casting) => (casting.atHandKg = kg), 'drag 1');
+    for (const roomC of [20, 21, 22]) store.edit('room', (casting) => (casting.kitchen.roomC = roomC), 'drag 1');
     store.undo();
-    expect(store.current()?.atHandKg).toBe(0.4);
+    expect(store.current()?.kitchen.roomC).toBe(19.5);
     expect(store.canUndo()).toBe(false);
   });
 
@@ -65,7 +66,7 @@ describe('CastingStore', () => {
 
   it('shows what another tab changed, which clears redo; undo keeps that tab’s other changes', () => {
     store.edit('pieces', (casting) => (casting.pieces = 30));
-    store.edit('on hand', (casting) => (casting.atHandKg = 1));
+    store.edit('room', (casting) => (casting.kitchen.roomC = 22));
     store.undo();
     expect(store.canRedo()).toBe(true);
     storage.changes.next({ records: [{ ...demo[0], pieces: 30, name: 'Renamed elsewhere' }], removed: [] });
@@ -81,6 +82,32 @@ describe('CastingStore', () => {
     storage.changes.next({ records: [{ ...demo[0], fill: [] }], removed: [] });
     store.undo();
     expect(store.current()?.fill).toEqual([]);
+  });
+
+  it('refuses an edit that could not be read again, says so, and changes nothing', () => {
+    const before = store.current();
+    expect(store.edit('coats', ({ parts: [{ coats }] }) => coats.push({ ...coats[0], id: 'x', method: 'clamp' }, { ...coats[0], id: 'y', method: 'clamp' }))).toBe(false);
+    expect(store.edit('melts', (casting) => (casting.melts = Array.from({ length: 21 }, (_, i) => ({ ...casting.melts[0], id: i === 0 ? 'melt-1' : `m${i}` }))))).toBe(false);
+    expect(TestBed.inject(Notices).notice()?.text).toContain('There is room for 20 melts');
+    expect(store.edit('due', (casting) => (casting.due = { local: '2026-02-30T10:00', zone: 'Z' }))).toBe(false);
+    expect(store.current()).toBe(before);
+    expect([store.canUndo(), storage.put.mock.calls.length]).toEqual([false, 0]);
+  });
+
+  it('undoes its own change and leaves what another tab has changed at the same place since', () => {
+    store.edit('pieces', (casting) => (casting.pieces = 30));
+    storage.changes.next({ records: [{ ...(store.current() as Casting), pieces: 41 }], removed: [] });
+    store.undo();
+    expect(store.current()?.pieces).toBe(41);
+    expect(TestBed.inject(Notices).notice()?.text).toContain('changed elsewhere');
+  });
+
+  it('says where it has undone something when that is not on screen', () => {
+    store.edit('pieces', (casting) => (casting.pieces = 30));
+    store.open('demo-bites');
+    store.undo();
+    expect(store.castings().find(({ id }) => id === 'demo-bombs')?.pieces).toBe(18);
+    expect(TestBed.inject(Notices).notice()?.text).toBe('Undone in “Cider-spice bombs”: pieces.');
   });
 
   it('drops what another tab deleted', () => {

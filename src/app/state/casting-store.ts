@@ -6,7 +6,7 @@ import { alike, mergeRecords } from '../../core/record/merge';
 import { readCasting } from '../../core/record/read-casting';
 import { refusalText } from '../wording/refusals';
 import { CastingStorage } from './casting-storage';
-import { History, type Change, type LibraryChange, type LibraryKey } from './history';
+import { History, type CastingChange, type Change, type LibraryChange, type LibraryKey } from './history';
 import { Notices } from './notices';
 
 /** The castings of this tab: what is shown, edited, undone and handed to storage. */
@@ -63,23 +63,29 @@ export class CastingStore {
 
   /** Changes a casting that need not be the open one. What could not be read again later is refused, and said. */
   editOne(id: string, label: string, change: (draft: Casting) => void, gesture?: string): boolean {
+    const changed = this.changed(id, change);
+    if (!changed) return false;
+    if (changed.before === changed.after) return true;
+    this.notices.outdate();
+    this.history.push({ kind: 'edit', ...changed, label, at: Date.now(), ...(gesture === undefined ? {} : { gesture }) });
+    this.replace(changed.after);
+    return true;
+  }
+
+  /** What a change makes of a casting; the same before and after where that is nothing, undefined where it is refused. Changes nothing itself. */
+  changed(id: string, change: (draft: Casting) => void): CastingChange | undefined {
     const before = this.byId(id);
-    if (!before) return false;
+    if (!before) return undefined;
     const after = produce(before, (draft) => {
       change(draft);
     });
-    if (alike(before, after)) return true;
+    if (alike(before, after)) return { before, after: before };
     const read = readCasting(after);
-    if (!read.ok) {
-      this.notices.say({ text: refusalText(read) });
-      // Fields show what is there again.
-      this.ownReset.update((n) => n + 1);
-      return false;
-    }
-    this.notices.outdate();
-    this.history.push({ kind: 'edit', before, after, label, at: Date.now(), ...(gesture === undefined ? {} : { gesture }) });
-    this.replace(after);
-    return true;
+    if (read.ok) return { before, after };
+    this.notices.say({ text: refusalText(read) });
+    // Fields show what is there again.
+    this.ownReset.update((n) => n + 1);
+    return undefined;
   }
 
   add(castings: readonly Casting[], label: string): void {
@@ -102,7 +108,10 @@ export class CastingStore {
       this.history.amendRedo({ ...change, castings: change.castings.map((casting) => this.byId(casting.id) ?? casting) });
       this.take(change.castings);
     } else if (change?.kind === 'remove') this.put(change.castings);
-    else if (change?.kind === 'library') this.libraryTurned.next({ library: change.library, from: change.after, to: change.before });
+    else if (change?.kind === 'library') {
+      this.libraryTurned.next({ library: change.library, from: change.after, to: change.before });
+      if (change.casting) this.turn(change.casting.after, change.casting.before);
+    }
     this.afterUndo(change, 'Undone');
     return change;
   }
@@ -112,7 +121,10 @@ export class CastingStore {
     if (change?.kind === 'edit') this.turn(change.before, change.after);
     else if (change?.kind === 'add') this.put(change.castings);
     else if (change?.kind === 'remove') this.take(change.castings);
-    else if (change?.kind === 'library') this.libraryTurned.next({ library: change.library, from: change.before, to: change.after });
+    else if (change?.kind === 'library') {
+      this.libraryTurned.next({ library: change.library, from: change.before, to: change.after });
+      if (change.casting) this.turn(change.casting.before, change.casting.after);
+    }
     this.afterUndo(change, 'Done again');
     return change;
   }
@@ -132,6 +144,7 @@ export class CastingStore {
   remember(change: Change): void {
     this.notices.outdate();
     this.history.push(change);
+    if (change.kind === 'library' && change.casting) this.replace(change.casting.after);
     this.historyTick.update((n) => n + 1);
   }
 
@@ -158,7 +171,7 @@ export class CastingStore {
     const now = this.byId(to.id);
     if (!now) return;
     const turned = mergeRecords(from, to, now, 'theirs');
-    if (turned === now || !readCasting(turned).ok) this.notices.say({ text: `Nothing to take back in “${now.name}”: it was changed elsewhere since.` });
+    if (alike(turned, now) || !readCasting(turned).ok) this.notices.say({ text: `Nothing to take back in “${now.name}”: it was changed elsewhere since.` });
     else this.replace(turned);
   }
 

@@ -22,18 +22,27 @@ export class CastingsActions {
   private readonly notices = inject(Notices);
   private readonly injector = inject(Injector);
 
+  private creating = false;
+
   constructor() {
     // The kitchen is read when the first view stands: before that it would only take the processor from it.
     timer(KITCHEN_AFTER_MS).pipe(takeUntilDestroyed()).subscribe(() => this.injector.get(Kitchens));
   }
 
-  create(): void {
-    const kitchen = this.injector.get(Kitchens).kitchen();
+  async create(): Promise<void> {
+    if (this.creating) return;
+    this.creating = true;
+    const kitchens = this.injector.get(Kitchens);
+    // One's own kitchen, even at once after opening.
+    await kitchens.ready;
+    const kitchen = kitchens.kitchen();
     this.addAndOpen(newCasting(newId(), this.freeName('New casting'), new Date(), castingKitchen(kitchen)), 'new casting');
+    this.creating = false;
   }
 
   copy(casting: Casting): void {
-    const copy: Casting = { ...structuredClone(casting), id: newId(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
+    const { bookedAt: _, ...unbooked } = structuredClone(casting);
+    const copy: Casting = { ...unbooked, id: newId(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
     this.addAndOpen(copy, `copy ${casting.name}`);
   }
 

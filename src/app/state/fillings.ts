@@ -3,6 +3,7 @@ import type { Casting } from '../../core/record/casting';
 import { castingChocolate, castingFilling } from '../../core/record/copies';
 import { putCopy } from '../../core/record/copy';
 import type { PantryFilling } from '../../core/record/filling';
+import { dropUnusedCopies, hasRoomFor } from '../../core/record/melting';
 import { alike } from '../../core/record/merge';
 import type { Option } from '../ui/choice-list';
 import { CastingStore } from './casting-store';
@@ -37,6 +38,7 @@ export class Fillings {
   take(casting: Casting, id: string, renewed = false): boolean {
     const entry = this.entry(id);
     if (!entry) return casting.fillings.some((filling) => filling.id === id);
+    if (!hasRoomFor(casting, 2 * this.withInner(entry).length)) dropUnusedCopies(casting);
     for (const filling of this.withInner(entry)) {
       putCopy(casting.fillings, castingFilling(filling), renewed);
       for (const { chocolateId } of filling.recipe) {

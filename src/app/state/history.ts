@@ -3,7 +3,7 @@ import type { Named } from '../../data/record-repository';
 
 /** One undoable change: an edit of a casting as it was and is, castings added or taken away, or records of a library as they were and are. */
 export type Change =
-  | { readonly kind: 'edit'; readonly before: Casting; readonly after: Casting; readonly label: string; readonly gesture?: string; readonly at: number }
+  | (CastingChange & { readonly kind: 'edit'; readonly label: string; readonly gesture?: string; readonly at: number })
   | { readonly kind: 'add'; readonly castings: readonly Casting[]; readonly label: string }
   | { readonly kind: 'remove'; readonly castings: readonly Casting[]; readonly label: string }
   | LibraryChange;
@@ -11,8 +11,16 @@ export type Change =
 /** The libraries beside the castings. */
 export type LibraryKey = 'molds' | 'pantry' | 'kitchens';
 
+/** A casting before and after a change. */
+export interface CastingChange {
+  readonly before: Casting;
+  readonly after: Casting;
+}
+
 export interface LibraryChange {
   readonly kind: 'library';
+  /** A casting that was changed with it. */
+  readonly casting?: CastingChange;
   readonly library: LibraryKey;
   readonly before: readonly Named[];
   readonly after: readonly Named[];

@@ -6,7 +6,7 @@ import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record
 import { castingChocolate, castingTint } from '../../core/record/copies';
 import { putCopy } from '../../core/record/copy';
 import type { PantryFilling } from '../../core/record/filling';
-import type { MeltSource } from '../../core/record/melting';
+import { dropUnusedCopies, hasRoomFor, type MeltSource } from '../../core/record/melting';
 import { readPantryEntry } from '../../core/record/read-pantry';
 import { writePantryFile } from '../../data/pantry-file';
 import { shippedPantry } from '../../data/pantry-shipped';
@@ -60,10 +60,11 @@ export class Pantry extends RecordLibrary<PantryEntry> {
     return this.added({ ...this.fresh('New filling'), entry: 'filling', kind: 'ganache', bulkDensity: FILLING_MATTER.ganache.bulkDensity, allergens: [], recipe: [], stockKg: 0, packKg: 0.25 }, 'new filling');
   }
 
-  /** Puts entries as they are after a job, in one step of undo. */
-  book(entries: readonly PantryEntry[]): void {
+  /** Puts entries as they are after the job of a casting, which is marked as booked, in one step of undo. */
+  book(entries: readonly PantryEntry[], castingId: string): void {
     const before = entries.flatMap(({ id }) => this.byId().get(id) ?? []);
-    if (before.length > 0) this.keep({ before, after: entries, label: 'job booked into the pantry' });
+    const mark = this.castings.changed(castingId, (casting) => (casting.bookedAt = new Date().toISOString()));
+    if (before.length > 0 && mark) this.keep({ before, after: entries, label: 'job booked into the pantry', casting: mark });
   }
 
   bringShippedBack(): void {
@@ -98,6 +99,7 @@ function usesEntry(casting: Casting, id: string): boolean {
 export function bringIn(casting: Casting, entry: PantryChocolate | PantryTint, chocolates: readonly PantryChocolate[], renewed = false): MeltSource | undefined {
   const needed = entry.entry === 'chocolate' ? [entry] : entry.chocolates.flatMap(({ chocolateId }) => chocolates.find((chocolate) => chocolate.id === chocolateId) ?? []);
   if (entry.entry === 'tint' && needed.length < entry.chocolates.length) return undefined;
+  if (!hasRoomFor(casting, needed.length + 1)) dropUnusedCopies(casting);
   for (const chocolate of needed) putCopy(casting.chocolates, castingChocolate(chocolate), renewed);
   if (entry.entry === 'chocolate') return { kind: 'chocolate', chocolateId: entry.id };
   putCopy(casting.tints, castingTint(entry), renewed);

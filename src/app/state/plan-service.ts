@@ -142,6 +142,9 @@ export class PlanService {
   /** The draft of the newest simulation, once for each. */
   readonly simulatedDraft = computed(() => this.answered()?.draft);
 
+  /** The fine computation does not run for what is on screen, and will not by itself. */
+  readonly estimated = computed(() => this.workerState() === 'failed' && this.chillSource() !== 'worker');
+
   retryWorker(): void {
     this.client.retry();
   }

@@ -3,7 +3,7 @@ import { produce } from 'immer';
 import { mergeRecords } from '../../core/record/merge';
 import type { Named } from '../../data/record-repository';
 import { CastingStore } from './casting-store';
-import type { LibraryKey } from './history';
+import type { CastingChange, LibraryKey } from './history';
 import { newId } from './new-id';
 import { Notices } from './notices';
 import type { RecordStorage } from './record-storage';
@@ -26,6 +26,8 @@ export abstract class RecordLibrary<T extends Named> {
   readonly records = this.list.asReadonly();
   readonly byId = computed(() => new Map(this.list().map((record) => [record.id, record])));
   readonly loaded = signal(false);
+  /** Resolves once what is stored is there. */
+  readonly ready: Promise<void>;
 
   protected constructor(private readonly storage: RecordStorage<T>, private readonly kind: LibraryKind<T>) {
     storage.changes.subscribe(({ records, removed }) => this.show(records, removed));
@@ -35,7 +37,7 @@ export abstract class RecordLibrary<T extends Named> {
     effect(() => {
       if (storage.state() === 'full') this.notices.say({ text: `The browser’s storage is full: ${kind.plural} changed now are kept in this tab only. Export them, then free some space.` });
     });
-    void storage.open().then((records) => {
+    this.ready = storage.open().then((records) => {
       this.list.set(records);
       this.loaded.set(true);
     });
@@ -82,7 +84,7 @@ export abstract class RecordLibrary<T extends Named> {
     return free;
   }
 
-  protected keep(change: { readonly before: readonly T[]; readonly after: readonly T[]; readonly label: string; readonly gesture?: string }): void {
+  protected keep(change: { readonly before: readonly T[]; readonly after: readonly T[]; readonly label: string; readonly gesture?: string; readonly casting?: CastingChange }): void {
     this.castings.remember({ kind: 'library', library: this.kind.key, at: Date.now(), ...change });
     this.turn(change.before, change.after);
   }

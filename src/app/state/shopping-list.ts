@@ -1,6 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { shopping, type Shopping } from '../../core/batch/shopping';
 import { larderNeeds, type LarderNeed } from '../../core/plan/larder';
+import { piecesFrom } from '../../core/plan/needs';
 import type { PantryChocolate } from '../../core/record/chocolate';
 import type { PantryFilling } from '../../core/record/filling';
 import { Kitchens } from './kitchens';
@@ -13,6 +14,16 @@ export interface ShoppingLine extends LarderNeed {
   readonly packKg: number | undefined;
   readonly packPrice: number | undefined;
   readonly shopping: Shopping | undefined;
+}
+
+/** How much of a chocolate is on hand. */
+export interface OnHand {
+  readonly chocolateId: string;
+  readonly name: string;
+  readonly kg: number;
+  readonly stockKg: number | undefined;
+  /** Said for this casting, whatever the pantry holds. */
+  readonly overruled: boolean;
 }
 
 /** The open casting's shopping list against the pantry. */
@@ -30,9 +41,10 @@ export class ShoppingList {
       const entry = this.stocked(need.entryId);
       // Sold by the casting's own copy where the pantry has none of it.
       const packKg = entry?.packKg ?? plan.casting.chocolates.find(({ id }) => id === need.entryId)?.packKg;
+      const own = need.entryId === undefined ? undefined : plan.casting.onHand.find(({ chocolateId }) => chocolateId === need.entryId)?.kg;
       const stockKg = entry?.stockKg;
       const packPrice = entry?.packPrice;
-      return { ...need, stockKg, packKg, packPrice, shopping: packKg === undefined ? undefined : shopping(need.neededKg, stockKg ?? 0, packKg, packPrice, need.usedKg) };
+      return { ...need, stockKg, packKg, packPrice, shopping: packKg === undefined ? undefined : shopping(need.neededKg, own ?? stockKg ?? 0, packKg, packPrice, need.usedKg) };
     });
   });
   /** What is used, and what is bought, at known prices; `unpriced` names what has none. */
@@ -42,13 +54,31 @@ export class ShoppingList {
     return { used: sum((line) => line.shopping?.usedCost), bought: sum((line) => line.shopping?.cost), unpriced: lines.filter(({ packPrice }) => packPrice === undefined).map(({ name }) => name) };
   });
 
-  /** Books the job into the pantry: what was bought comes in, what was used goes out. Undone with one step. */
+  /** Chocolate on hand, kg by its id, for what the job takes of it: as this casting says, else what the pantry holds. */
+  readonly onHand = computed<readonly OnHand[]>(() => {
+    const plan = this.plans.plan();
+    if (!plan) return [];
+    return this.lines().flatMap(({ entryId, name, kind, stockKg }) => {
+      if (kind !== 'chocolate' || entryId === undefined) return [];
+      const own = plan.casting.onHand.find(({ chocolateId }) => chocolateId === entryId)?.kg;
+      return [{ chocolateId: entryId, name, kg: own ?? stockKg ?? 0, stockKg, overruled: own !== undefined }];
+    });
+  });
+  /** How many pieces that makes; undefined until the pantry has been looked into. */
+  readonly makes = computed(() => {
+    const plan = this.plans.plan();
+    return plan && this.pantry.loaded() ? piecesFrom(plan, new Map(this.onHand().map(({ chocolateId, kg }) => [chocolateId, kg]))) : undefined;
+  });
+
+  /** Books the job into the pantry, once: what was bought comes in, what was used goes out. Undone with one step. Gives how many entries it touched. */
   book(): number {
+    const casting = this.plans.plan()?.casting;
+    if (!casting || casting.bookedAt !== undefined) return 0;
     const booked = this.lines().flatMap(({ entryId, shopping: bought }) => {
       const entry = this.stocked(entryId);
       return entry && bought ? [{ ...entry, stockKg: Math.round(bought.leftKg * 1e6) / 1e6 }] : [];
     });
-    this.pantry.book(booked);
+    this.pantry.book(booked, casting.id);
     return booked.length;
   }
 

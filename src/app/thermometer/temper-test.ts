@@ -56,7 +56,7 @@ export class TemperTest {
   });
   protected readonly noted = computed(() => {
     const zone = this.store.current()?.due.zone ?? 'UTC';
-    return this.melt().tests.map(({ at, way, result }) => ({ at, when: momentText(new Date(at), zone), name: `${TEST_WAY_NAMES[way]}, ${TEST_RESULT_NAMES[result]}` })).reverse().slice(0, 5);
+    return this.melt().tests.map(({ at, way, result }) => ({ at, when: momentText(Date.parse(at) / 1000, zone), name: `${TEST_WAY_NAMES[way]}, ${TEST_RESULT_NAMES[result]}` })).reverse().slice(0, 5);
   });
 
   protected note(result: TestResult): void {

@@ -90,7 +90,7 @@ export class ThermometerPage {
     if (!log || !readings || !zone) return '';
     const n = readings.celsius.filter((c) => !Number.isNaN(c)).length;
     const last = readings.seconds[readings.seconds.length - 1] ?? 0;
-    return `${n} ${n === 1 ? 'reading' : 'readings'} over ${text(last, 'duration', 'metric')}, ${log.name ? `from “${log.name}”` : `by hand, begun ${momentText(new Date(log.startedAt), zone)}`}`;
+    return `${n} ${n === 1 ? 'reading' : 'readings'} over ${text(last, 'duration', 'metric')}, ${log.name ? `from “${log.name}”` : `by hand, begun ${momentText(Date.parse(log.startedAt) / 1000, zone)}`}`;
   });
   /** Time since the first reading, as the next one is noted under. */
   protected readonly elapsed = computed(() => {

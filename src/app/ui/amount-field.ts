@@ -3,7 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import type { Dimension } from '../../core/quantity/answer';
 import { displayUnit, editableText } from '../../core/quantity/display-unit';
-import { parseAmount, type AmountProblem } from '../../core/quantity/parse-amount';
+import { parseAmount, type AmountProblem, type AmountReading, type ParsedAmount } from '../../core/quantity/parse-amount';
 import { UNITS, type Unit } from '../../core/quantity/units';
 import type { Limit } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
@@ -38,8 +38,8 @@ let fields = 0;
       <p class="problem" [id]="id + '-problem'" role="alert">
         {{ wrongText() }}
         @if (wrong.problem === 'ambiguousComma' && wrong.readings; as readings) {
-          @for (reading of readings; track reading) {
-            <button type="button" class="reading" (click)="take(reading)">{{ reading }}</button>
+          @for (reading of readings; track reading.text) {
+            <button type="button" class="reading" (click)="take(reading)">{{ reading.text }}</button>
           }
         }
       </p>
@@ -121,12 +121,24 @@ export class AmountField {
   private read(text: string): void {
     const limits = this.limits();
     const bare = this.unit() ?? displayUnit(this.dimension(), this.units.system()) ?? UNITS.piece;
-    const parsed = parseAmount(text, limits.map((limit) => limit.dimension), bare);
+    const parsed = parseAmount(text, limits.map((limit) => limit.dimension), bare, (value, dimension) => this.within(value, this.limitOf(dimension)));
     if (!parsed.ok) return this.refuse(parsed, text);
-    const limit = limits.find((candidate) => candidate.dimension === parsed.dimension) ?? limits[0];
+    this.accept(parsed, text);
+  }
+
+  private limitOf(dimension: Dimension): Limit {
+    return this.limits().find((limit) => limit.dimension === dimension) ?? this.limits()[0];
+  }
+
+  private within(value: number, { low, high }: Limit): boolean {
     // A hair of tolerance, so that a limit shown rounded can be typed back.
-    const slack = 1e-9 * Math.max(1, Math.abs(limit.high));
-    if (parsed.value < limit.low - slack || parsed.value > limit.high + slack) return this.refuse({ ok: false, problem: 'outOfRange' }, text);
+    const slack = 1e-9 * Math.max(1, Math.abs(high));
+    return value >= low - slack && value <= high + slack;
+  }
+
+  private accept(parsed: ParsedAmount, text: string): void {
+    const limit = this.limitOf(parsed.dimension);
+    if (!this.within(parsed.value, limit)) return this.refuse({ ok: false, problem: 'outOfRange' }, text);
     if (parsed.dimension === 'count' && !Number.isInteger(parsed.value)) return this.refuse({ ok: false, problem: 'notWhole' }, text);
     const why = this.refusal()?.(parsed.value);
     if (why) return this.refuse({ ok: false, problem: 'refused', detail: why }, text);
@@ -140,8 +152,9 @@ export class AmountField {
     this.typed.keep(this.field(), text);
   }
 
-  protected take(reading: string): void {
-    this.control.setValue(reading);
+  protected take(reading: AmountReading): void {
+    this.control.setValue(reading.text, { emitEvent: false });
+    this.accept(reading, reading.text);
     this.leave();
     this.focus();
   }

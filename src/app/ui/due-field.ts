@@ -11,7 +11,7 @@ let fields = 0;
     <label [for]="id">{{ label() }}</label>
     <input class="ant-input" type="datetime-local" [id]="id" [value]="shown()" min="2000-01-01T00:00" max="2199-12-31T23:59" [attr.aria-invalid]="wrong() || null"
       [attr.aria-describedby]="wrong() ? id + '-problem' : null" (input)="read($event)" (blur)="focused.set(false)" (focus)="focused.set(true)" />
-    @if (wrong()) { <p class="problem" role="alert" [id]="id + '-problem'">Give a whole date and time from 2000 to 2199; the last one stays.</p> }
+    @if (wrong()) { <p class="problem" role="alert" [id]="id + '-problem'">Give a whole date and time from 2000 to 2199; the last one stays.</p> } @else if (hint()) { <p class="hint">{{ hint() }}</p> }
   `,
   styleUrl: './amount-field.less',
 })
@@ -20,6 +20,8 @@ export class DueField {
   readonly label = input.required<string>();
   /** Local time, as "2026-10-17T18:00". */
   readonly value = input.required<string>();
+  /** What is to be said of the value. */
+  readonly hint = input('');
   readonly moment = output<string>();
   protected readonly id = `due-${++fields}`;
   protected readonly shown = signal('');

@@ -3,7 +3,7 @@ import type { Answer } from '../../core/quantity/answer';
 import { Units } from '../state/units';
 import { WorkingPanel } from '../state/working-panel';
 import { RULES } from '../wording/rules';
-import { rangeText, spoons, text } from '../wording/format';
+import { answerText, rangeText, spoons } from '../wording/format';
 
 /** A computed figure that opens its working when it is pressed. */
 @Component({
@@ -26,13 +26,16 @@ export class Figure {
   readonly showRange = input(false);
   /** Show the likely range alone. */
   readonly rangeOnly = input(false);
+  /** How the figure is written where it stands in a sum that has to add up as shown. */
+  readonly as = input('');
   /** Write a volume in kitchen spoons whatever the units. */
   readonly inSpoons = input(false);
 
   protected readonly value = computed(() => {
-    const { value, dimension } = this.answer();
-    if (!this.inSpoons()) return text(value, dimension, this.units.system());
-    const { number, unit } = spoons(value);
+    const answer = this.answer();
+    if (this.as()) return this.as();
+    if (!this.inSpoons()) return answerText(answer, this.units.system());
+    const { number, unit } = spoons(answer.value);
     return `${number} ${unit}`;
   });
   protected readonly range = computed(() => (this.showRange() || this.rangeOnly() ? rangeText(this.answer(), this.units.system()).slice(this.rangeOnly() ? 'likely '.length : 0) : ''));

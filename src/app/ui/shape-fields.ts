@@ -51,7 +51,7 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
     <div class="pairs">
       @for (field of fields(); track field.key) {
         <ks-amount-field [label]="field.label" [field]="owner() + ' ' + field.key" [value]="valueOf(field.key)" [dimension]="field.dimension" [whole]="field.whole"
-          [unit]="field.dimension === 'volume' ? millilitre : undefined" [limits]="[field.limit]" (amount)="set(field.key, $event.value)" />
+          [unit]="field.dimension === 'volume' ? millilitre : undefined" [limits]="[limitOf(field)]" (amount)="set(field.key, $event.value)" />
       }
     </div>
     @if (problem()) { <p class="problem" role="alert">{{ problem() }} The last good shape stays.</p> }
@@ -82,13 +82,21 @@ export class ShapeFields {
     return Number((this.shape() as unknown as Record<string, number>)[key]);
   }
 
+  /** A corner is no rounder than the shape is wide. */
+  protected limitOf({ key, limit }: ShapeField): Limit {
+    const shape = this.shape();
+    return key === 'cornerM' && 'cornerM' in shape ? { ...limit, high: Math.min(limit.high, shape.lengthM / 2, shape.widthM / 2) } : limit;
+  }
+
   protected setForm(form: FacetedForm): void {
     const shape = this.shape();
     if (shape.kind === 'faceted') this.changed.emit({ shape: { ...shape, form }, key: 'form' });
   }
 
   protected set(key: string, value: number): void {
-    const wanted = { ...this.shape(), [key]: value } as CavityShape;
+    const typed = { ...this.shape(), [key]: value } as CavityShape;
+    // Made narrower than its corners, its corners are as round as that.
+    const wanted = 'cornerM' in typed ? { ...typed, cornerM: Math.min(typed.cornerM, typed.lengthM / 2, typed.widthM / 2) } : typed;
     const problem = checkShape(wanted);
     if (problem) {
       this.note.set({ shape: this.shape(), text: shapeProblemText(problem) });

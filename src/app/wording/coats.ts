@@ -1,3 +1,4 @@
+import type { CoatAnswer } from '../../core/coat/coat-answers';
 import type { Coat } from '../../core/record/casting';
 import type { Mold } from '../../core/record/mold';
 import type { CoatChoice } from '../../core/shell/coat-choice';
@@ -51,6 +52,12 @@ export function handsText(coat: Worked & Partial<Pick<Coat, 'standsIn'>>, system
     case 'spoon':
     case 'brush': return dose;
   }
+}
+
+/** What the hands do for a pressed shell: what the gap holds goes in first. */
+export function pressText({ spooned, mass }: Pick<CoatAnswer, 'spooned' | 'mass'>, system: UnitSystem): string {
+  const { number, unit } = spoons(spooned.value);
+  return `${number} ${unit} (${text(mass.value, 'mass', system)}) in each cavity, then press the insert in until chocolate reaches the rim all round`;
 }
 
 /** Where a coat rests and then sets, to go on from how it lies: ", 20 min in the room, then in the fridge". */

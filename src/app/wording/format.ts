@@ -1,6 +1,7 @@
 import type { Answer, Dimension } from '../../core/quantity/answer';
 import { displayUnit, significant } from '../../core/quantity/display-unit';
 import { UNITS, fromSi, type UnitSystem } from '../../core/quantity/units';
+import { momentText, ownZone } from './times';
 
 /** A quantity written for people: the number and its unit apart, so that each can be set in its own size. */
 export interface Written {
@@ -10,7 +11,7 @@ export interface Written {
 
 /** Writes an SI value in the reader's units with no more figures than it deserves. */
 export function written(si: number, dimension: Dimension, system: UnitSystem): Written {
-  if (!Number.isFinite(si)) return { number: 'never', unit: '' };
+  if (!Number.isFinite(si)) return { number: 'no end', unit: '' };
   switch (dimension) {
     case 'mass': return writtenMass(si, system);
     case 'duration': return writtenDuration(si);
@@ -26,6 +27,7 @@ export function written(si: number, dimension: Dimension, system: UnitSystem): W
     case 'yieldStress': return { number: significant(si, 2), unit: 'Pa' };
     case 'viscosity': return { number: significant(si, 2), unit: 'Pa·s' };
     case 'power': return { number: significant(si, 2), unit: 'W' };
+    case 'moment': return { number: momentText(si, ownZone()), unit: '' };
     case 'heatTransfer': return { number: significant(si, 2), unit: 'W/m² K' };
   }
 }
@@ -38,6 +40,17 @@ function writtenMass(kg: number, system: UnitSystem): Written {
   const g = kg * 1000;
   if (g >= 10000) return { number: significant(kg, 3), unit: 'kg' };
   return { number: g < 9.95 ? significant(g, 2) : String(Math.round(g)), unit: 'g' };
+}
+
+/** An amount of a sum as a scale shows it, to its step: amounts that add up on the scale add up as written. */
+export function weighedText(kg: number, stepKg: number, system: UnitSystem): string {
+  if (system === 'us') {
+    const digits = stepKg < 0.075 * UNITS.ounce.factor ? 2 : 1;
+    const ounces = Number((kg / UNITS.ounce.factor).toFixed(digits));
+    const pounds = Math.floor(ounces / 16);
+    return ounces < 32 ? `${ounces.toFixed(digits)} oz` : `${pounds} lb ${(ounces - 16 * pounds).toFixed(digits)} oz`;
+  }
+  return kg >= 10 ? `${kg.toFixed(3)} kg` : `${(kg * 1000).toFixed(stepKg < 0.0005 ? 1 : 0)} g`;
 }
 
 function writtenDuration(s: number): Written {
@@ -73,9 +86,20 @@ export function text(si: number, dimension: Dimension, system: UnitSystem): stri
   return unit === '' ? number : unit === '%' ? `${number} %` : `${number} ${unit}`;
 }
 
+/** What a figure is where it has no end, by the beginning of its rule: why is said by a note. */
+const ENDLESS: readonly (readonly [string, string])[] = [
+  ['chill.cover', 'stays cold'], ['chill', 'does not set here'], ['coat.rest', 'runs on'], ['batch.start', 'no time'], ['batch', 'no end'], ['melt', 'not this way'],
+];
+
+/** A figure as it is shown: number and unit, a moment by the clocks of its own zone, one without an end by what that means. */
+export function answerText({ value, dimension, rule, zone }: Answer, system: UnitSystem): string {
+  if (!Number.isFinite(value)) return ENDLESS.find(([start]) => rule.startsWith(start))?.[1] ?? 'no end';
+  return dimension === 'moment' ? momentText(value, zone ?? ownZone()) : text(value, dimension, system);
+}
+
 /** "likely 1.1 to 1.5 mm", or nothing where the answer has no range or both ends read alike. */
 export function rangeText(answer: Answer, system: UnitSystem): string {
-  if (answer.low === undefined || answer.high === undefined) return '';
+  if (answer.low === undefined || answer.high === undefined || !Number.isFinite(answer.low)) return '';
   const low = written(answer.low, answer.dimension, system);
   const high = written(answer.high, answer.dimension, system);
   if (low.number === high.number && low.unit === high.unit) return '';

@@ -32,6 +32,7 @@ export function sizeText(lengthM: number, widthM: number, system: UnitSystem): s
 export function shapeProblemText({ key, point }: ShapeProblem): string {
   const which = `Point ${(point ?? 0) + 1}`;
   switch (key) {
+    case 'cornerTooRound': return 'Rounder than it is wide: at most half its shorter side.';
     case 'capTooDeep': return 'Deeper than half a sphere of that width. Make it shallower, or choose a turned profile.';
     case 'openingTooWide': return 'The opening is as wide as the ball. Make it narrower.';
     case 'baseTooWide': return 'The base is wider than the rim, and nothing would come out. Make it narrower.';

@@ -1,25 +1,10 @@
-import { fromZonedTime } from 'date-fns-tz';
-import type { Casting } from '../../core/record/casting';
+import type { Lateness } from '../../core/batch/start';
+import { dueSeconds, localTime, skipped, type Due } from '../../core/record/due';
+import type { NoteWording } from './problems';
 
-const FIVE_MINUTES_MS = 5 * 60_000;
-
-// Records never change in place, and looking a zone up takes as long as planning a casting.
-const instants = new WeakMap<Casting['due'], Date>();
-
-/** The moment a casting is due, or an invalid date when its zone is unknown here. */
-export function dueInstant(due: Casting['due']): Date {
-  let instant = instants.get(due);
-  if (!instant) {
-    instant = fromZonedTime(due.local, due.zone);
-    instants.set(due, instant);
-  }
-  return instant;
-}
-
-/** When to start so that it is ready in time, rounded down to five minutes; undefined when the work never ends. */
-export function startInstant(due: Casting['due'], totalSeconds: number): Date | undefined {
-  const instant = dueInstant(due).getTime() - totalSeconds * 1000;
-  return Number.isFinite(instant) ? new Date(Math.floor(instant / FIVE_MINUTES_MS) * FIVE_MINUTES_MS) : undefined;
+/** The zone of whoever reads this. */
+export function ownZone(): string {
+  return Intl.DateTimeFormat().resolvedOptions().timeZone;
 }
 
 // Making a formatter takes about as long as planning a casting, so each zone's is kept.
@@ -28,25 +13,63 @@ const formatters = new Map<string, Intl.DateTimeFormat>();
 function formatterOf(zone: string): Intl.DateTimeFormat {
   let formatter = formatters.get(zone);
   if (!formatter) {
-    formatter = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+    formatter = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
     formatters.set(zone, formatter);
   }
   return formatter;
 }
 
-/** "Sat 17 Oct, 18:00" in the casting's own zone. */
-export function momentText(instant: Date, zone: string): string {
-  if (Number.isNaN(instant.getTime())) return 'an unknown time';
+interface Moment {
+  readonly day: string;
+  readonly time: string;
+}
+
+function momentOf(seconds: number, zone: string): Moment {
+  const instant = new Date(seconds * 1000);
   const parts = formatterOf(zone).formatToParts(instant);
   const part = (type: Intl.DateTimeFormatPartTypes): string => parts.find((candidate) => candidate.type === type)?.value ?? '';
-  return `${part('weekday')} ${part('day')} ${part('month')}, ${part('hour')}:${part('minute')}`;
+  const thisYear = part('year') === String(new Date().getFullYear());
+  return { day: `${part('weekday')} ${part('day')} ${part('month')}${thisYear ? '' : ` ${part('year')}`}`, time: `${part('hour')}:${part('minute')}` };
+}
+
+/** "New York time" for "America/New_York". */
+export function zoneText(zone: string): string {
+  return zone === 'UTC' ? zone : `${(zone.split('/').at(-1) ?? zone).replaceAll('_', ' ')} time`;
+}
+
+const whose = (zone: string): string => (zone === ownZone() ? '' : `, ${zoneText(zone)}`);
+
+/** "Sat 17 Oct, 18:00" in a zone, with the year where it is not this one, and the zone where it is not one's own. */
+export function momentText(seconds: number, zone: string): string {
+  if (!Number.isFinite(seconds)) return 'no time';
+  const { day, time } = momentOf(seconds, zone);
+  return `${day}, ${time}${whose(zone)}`;
+}
+
+/** When a casting is due. */
+export function dueText(due: Due): string {
+  return momentText(dueSeconds(due), due.zone);
 }
 
 /** "14:20", with the day before it when that is not the due day. */
-export function startText(due: Casting['due'], totalSeconds: number): string {
-  const start = startInstant(due, totalSeconds);
-  if (!start) return 'never';
-  const text = momentText(start, due.zone);
-  const [day, time] = text.split(', ');
-  return momentText(dueInstant(due), due.zone).startsWith(day) ? time : `${day}, ${time}`;
+export function startText(startS: number, due: Due): string {
+  if (!Number.isFinite(startS)) return 'no time';
+  const { day, time } = momentOf(startS, due.zone);
+  return momentOf(dueSeconds(due), due.zone).day === day ? `${time}${whose(due.zone)}` : `${day}, ${time}${whose(due.zone)}`;
+}
+
+/** What is to be said of a due time that its zone's clocks skip, or that is told by other clocks than one's own; nothing of others. */
+export function dueHint(due: Due): string {
+  if (skipped(due)) return `There is no ${due.local.slice(11)} that night, as the clocks go forward: taken as ${localTime(dueSeconds(due), due.zone).slice(11)}.`;
+  return due.zone === ownZone() ? '' : `By the clocks of ${zoneText(due.zone).replace(/ time$/, '')}: for you ${momentText(dueSeconds(due), ownZone())}.`;
+}
+
+/** What a job that is late has to be told of, and what mends it; undefined for one in time. */
+export function lateNote(late: Lateness, startS: number, due: Due): NoteWording | undefined {
+  if (!('readyS' in late)) return undefined;
+  const ready = startText(late.readyS, due);
+  const mend = 'Set another time, cast fewer pieces, or put more molds to work.';
+  return late.kind === 'over'
+    ? { mark: 'over', head: `It was due on ${dueText(due)}.`, body: `That time has passed. Started now, it is ready at ${ready}.`, action: `Set it to ${ready}` }
+    : { mark: 'late', head: `It cannot be ready in time: it was to start by ${startText(startS, due)}.`, body: `Started now, it is ready at ${ready}. ${mend}`, action: `Set it to ${ready}` };
 }

@@ -1,15 +1,18 @@
 import fc from 'fast-check';
 import { caramelised, cocoaButterColour, ganache } from '../../core/melt/preparations';
+import { shopping } from '../../core/batch/shopping';
 import { assembled } from '../../core/plan/assembled';
+import { piecesFrom } from '../../core/plan/needs';
 import { answer, type Answer } from '../../core/quantity/answer';
 import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import { planned } from '../../testing/planned';
-import { rangeText, spoons, text } from './format';
+import { answerText, rangeText, spoons, text } from './format';
 import { noteWording } from './problems';
 import { RULES } from './rules';
 import { TERM_NAMES } from './terms';
-import { startText } from './times';
+import { dueSeconds } from '../../core/record/due';
+import { dueHint, dueText, lateNote, startText } from './times';
 
 /** Every answer anywhere in a plan. */
 function answersOf(value: unknown, found: Answer[] = []): Answer[] {
@@ -28,6 +31,10 @@ describe('wording', () => {
         for (const a of answersOf({ ...plan, standing: assembled(plan).height, casting: undefined, chillInput: undefined })) {
           expect([a.rule, RULES[a.rule]?.how]).toEqual([a.rule, expect.any(String)]);
           for (const term of a.terms) expect([term.name, TERM_NAMES[term.name]]).toEqual([term.name, expect.any(String)]);
+          said.add(a.rule);
+        }
+        for (const a of [piecesFrom(plan, new Map([['q0', 1]])), shopping(1, 0.5, 0.25, 2).packsAnswer]) {
+          expect([RULES[a.rule]?.how, ...a.terms.map((term) => TERM_NAMES[term.name])]).not.toContain(undefined);
           said.add(a.rule);
         }
         for (const problem of plan.problems) {
@@ -49,7 +56,7 @@ describe('wording', () => {
   it.each([
     [0.0124, 'mass', 'metric', '12 g'], [0.0012, 'mass', 'metric', '1.2 g'], [1.031, 'mass', 'metric', '1031 g'], [0.0124, 'mass', 'us', '0.44 oz'], [1.031, 'mass', 'us', '2.27 lb'],
     [0.00134, 'length', 'metric', '1.3 mm'], [0.064, 'length', 'us', '2.5 in'], [360, 'duration', 'metric', '6 min'], [45, 'duration', 'us', '45 s'], [10800, 'duration', 'metric', '3 h'], [11100, 'duration', 'metric', '3 h 5 min'],
-    [31.5, 'temperature', 'us', '88.7 °F'], [0.0163, 'share', 'metric', '1.6 %'], [Infinity, 'duration', 'metric', 'never'], [22.18e-6, 'volume', 'us', '1½ tbsp'], [22.18e-6, 'volume', 'metric', '22 mL'],
+    [31.5, 'temperature', 'us', '88.7 °F'], [0.0163, 'share', 'metric', '1.6 %'], [Infinity, 'duration', 'metric', 'no end'], [22.18e-6, 'volume', 'us', '1½ tbsp'], [22.18e-6, 'volume', 'metric', '22 mL'],
   ] as const)('writes %f (%s, %s) as %s', (si, dimension, system, shown) => {
     expect(text(si, dimension, system)).toBe(shown);
   });
@@ -66,23 +73,33 @@ describe('wording', () => {
 });
 
 describe('times', () => {
-  it('starts in time, rounded down to five minutes, in the zone of the casting', () => {
-    const due = { local: '2026-10-17T18:00', zone: 'Europe/Berlin' };
-    expect(startText(due, 3 * 3600 + 61)).toBe('14:55');
-    expect(startText(due, 20 * 3600)).toBe('Fri 16 Oct, 22:00');
-    expect(startText(due, Infinity)).toBe('never');
+  const due = { local: '2026-10-17T18:00', zone: 'Europe/Berlin' };
+
+  beforeAll(() => jest.useFakeTimers({ now: new Date('2026-10-12T08:00:00Z') }));
+  afterAll(() => void jest.useRealTimers());
+
+  it('name the day where it is not the due one, the year where it is not this one, and the zone where it is not one’s own', () => {
+    expect(startText(dueSeconds({ ...due, local: '2026-10-17T14:55' }), due)).toBe('14:55');
+    expect(startText(dueSeconds({ ...due, local: '2026-10-16T22:00' }), due)).toBe('Fri 16 Oct, 22:00');
+    expect(startText(-Infinity, due)).toBe('no time');
+    expect(dueText({ ...due, local: '2027-01-02T18:00' })).toBe('Sat 2 Jan 2027, 18:00');
+    expect(dueText({ local: '2026-10-17T18:00', zone: 'America/New_York' })).toBe('Sat 17 Oct, 18:00, New York time');
+    expect(dueHint({ local: '2026-10-17T18:00', zone: 'America/New_York' })).toBe('By the clocks of New York: for you Sun 18 Oct, 00:00.');
+    expect(dueHint({ local: '2027-03-28T02:30', zone: 'Europe/Berlin' })).toContain('taken as 03:30');
+    expect(dueHint(due)).toBe('');
   });
 
-  it('counts the hour that a change of clocks takes or gives', () => {
-    // Clocks go back at 03:00 on Sunday 25 October 2026 in Berlin: from 01:00 to 04:00 are four hours.
-    expect(startText({ local: '2026-10-25T04:00', zone: 'Europe/Berlin' }, 4 * 3600)).toBe('01:00');
+  it('say of a late job when it could be ready, and what mends it', () => {
+    const note = lateNote({ kind: 'late', readyS: dueSeconds({ ...due, local: '2026-10-17T19:40' }) }, dueSeconds({ ...due, local: '2026-10-17T15:50' }), due);
+    expect(note).toMatchObject({ head: 'It cannot be ready in time: it was to start by 15:50.', action: 'Set it to 19:40' });
+    expect(lateNote({ kind: 'inTime' }, 0, due)).toBeUndefined();
   });
 });
 
 describe('demo', () => {
   it('is worded without a gap in both units', () => {
     for (const casting of demoCastings(new Date('2026-10-12T08:00:00Z'))) {
-      for (const a of answersOf(planned(casting))) for (const system of ['metric', 'us'] as const) expect(text(a.value, a.dimension, system)).not.toMatch(/NaN|undefined|\?/);
+      for (const a of answersOf(planned(casting))) for (const system of ['metric', 'us'] as const) expect(answerText(a, system)).not.toMatch(/NaN|undefined|\?/);
     }
   });
 });

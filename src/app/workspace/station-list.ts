@@ -9,11 +9,12 @@ import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
 import { CLOSURE_NAMES, FINISH_NAMES } from '../wording/closing';
 import { madeText } from '../wording/coats';
-import { text, written } from '../wording/format';
+import { text } from '../wording/format';
 import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
 import { sizeText } from '../wording/shapes';
 import { noteWording } from '../wording/problems';
-import { startInstant, startText } from '../wording/times';
+import { StartTime } from '../state/start-time';
+import { lateNote, startText } from '../wording/times';
 
 /** A station as its tab shows it: the answer in large figures, a line below, and a mark where something is wrong. */
 export interface StationTab {
@@ -22,6 +23,8 @@ export interface StationTab {
   readonly answer: string;
   readonly detail: string;
   readonly mark: string;
+  /** Follows from the simulation, and is an estimate without it. */
+  readonly simulated: boolean;
 }
 
 /** The answers of the station strip. */
@@ -29,6 +32,7 @@ export interface StationTab {
 export class StationList {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
+  private readonly time = inject(StartTime);
 
   private readonly drafted = computed(() => {
     const draft = this.plans.draft();
@@ -41,14 +45,20 @@ export class StationList {
 
   readonly tabs = computed<readonly StationTab[]>(() => {
     const answers = { ...this.drafted(), ...this.planned() };
-    const problems = this.plans.plan()?.problems ?? [];
+    const plan = this.plans.plan();
+    const problems = plan?.problems ?? [];
+    const late = this.time.lateness();
+    const lateMark = (plan && late && lateNote(late, plan.start.value, plan.casting.due)?.mark) ?? '';
     return STATIONS.flatMap((key) => {
       const answer = answers[key];
       const problem = problems.find((candidate) => candidate.station === key);
-      return answer ? [{ key, name: STATION_NAMES[key], mark: problem ? noteWording(problem, this.units.system()).mark : '', ...answer }] : [];
+      return answer ? [{ key, name: STATION_NAMES[key], mark: problem ? noteWording(problem, this.units.system()).mark : key === 'batch' ? lateMark : '', simulated: SIMULATED.includes(key), ...answer }] : [];
     });
   });
 }
+
+/** Stations whose answers follow from the simulation. */
+const SIMULATED: readonly StationKey[] = ['melt', 'coat', 'chill', 'batch'];
 
 type StationAnswer = Pick<StationTab, 'answer' | 'detail'>;
 
@@ -98,20 +108,14 @@ const PLAN_ANSWERS: Answers<CastingPlan> = {
     return { answer: text(made.ready.value, 'duration', system), detail: `${how}, ${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}` };
   },
   chill: (plan) => {
-    const stays = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? written(coat.stay.value, 'duration', 'metric') : { number: 'never', unit: '' }));
-    const minutes = plan.chill.coats.map((coat) => (Number.isFinite(coat.stay.value) ? String(Math.round(coat.stay.value / 60)) : 'never'));
+    const minutes = plan.chill.coats.map(({ stay }) => Math.round(stay.value / 60));
     const rests = plan.coatsMade.some((coat) => restsOf(coat).length > 0) ? 'rest first, ' : '';
     const places = rests + [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[placeOf(coat)]))].join(', ');
-    return { answer: `${minutes.join(' + ')}${stays.some((s) => s.unit) ? ' min' : ''}`, detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
+    // Why it has no end there is said by its note.
+    return { answer: minutes.every(Number.isFinite) ? `${minutes.join(' + ')} min` : 'does not set', detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
   },
-  batch: (plan) => {
-    const rounds = plan.batch.rounds.value;
-    return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: `${late(plan) ? 'was to start' : 'start by'} ${startText(plan.casting.due, plan.batch.total.value)}` };
+  batch: ({ batch, start, casting }) => {
+    const rounds = batch.rounds.value;
+    return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: Number.isFinite(start.value) ? `start by ${startText(start.value, casting.due)}` : 'once it sets' };
   },
 };
-
-/** Whether the time to start has passed. */
-function late({ casting, batch }: CastingPlan): boolean {
-  const start = startInstant(casting.due, batch.total.value);
-  return start !== undefined && start.getTime() < Date.now();
-}

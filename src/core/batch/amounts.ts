@@ -30,18 +30,17 @@ export interface PartAmount {
   readonly solidKg: number;
 }
 
-/** Chocolate that goes on pieces after casting, kg in all, from one melt. */
+/** Chocolate that goes on pieces after casting, kg in all and for those of the fullest round, from one melt. */
 export interface OnPieces {
   readonly meltId: string;
   readonly use: 'closing' | 'finishing';
   readonly kg: number;
+  readonly perRoundKg: number;
 }
 
 export interface AmountsInput {
   readonly parts: readonly PartAmount[];
   readonly onPieces: readonly OnPieces[];
-  /** Cavities poured together at the most; all of a mold's when left out. */
-  readonly pouredTogether?: number;
 }
 
 /** One melt's chocolate for the whole job; melted = in parts + closing + finishing + comes back + stuck + drips, exactly. */
@@ -50,6 +49,9 @@ export interface MeltAmount {
   readonly inPartsKg: number;
   readonly closingKg: number;
   readonly finishingKg: number;
+  /** Closing and finishing of the pieces of the fullest round. */
+  readonly closingPerRoundKg: number;
+  readonly finishingPerRoundKg: number;
   readonly comesBackKg: number;
   /** It comes back streaked with other melts, and is one colour no more. */
   readonly mixed: boolean;
@@ -72,7 +74,7 @@ export function meltAmounts(input: AmountsInput): MeltAmount[] {
   return meltIds.map((meltId) => meltAmount(input, meltId));
 }
 
-function meltAmount({ parts, onPieces, pouredTogether = Infinity }: AmountsInput, meltId: string): MeltAmount {
+function meltAmount({ parts, onPieces }: AmountsInput, meltId: string): MeltAmount {
   const { stuckKg: leftKg, stuckShare } = WORKING_RULES;
   let [inPartsKg, dripsKg, comesBackKg, roundKg, roundDripsKg, mixed] = [0, 0, 0, 0, 0, false];
   for (const part of parts) {
@@ -83,18 +85,19 @@ function meltAmount({ parts, onPieces, pouredTogether = Infinity }: AmountsInput
       dripsKg += share * coat.dripsKg * part.parts;
       roundKg += share * coat.perPartKg * part.perRound;
       roundDripsKg += share * coat.dripsKg * part.perRound;
-      const pool = share * poolKg(part, coat, Math.min(pouredTogether, part.perMold, part.parts));
+      const pool = share * poolKg(part, coat, Math.min(part.perMold, part.parts));
       if (pool > comesBackKg) [comesBackKg, mixed] = [pool, coat.shares.length > 1];
     }
   }
-  const on = (use: OnPieces['use']): number => onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one.kg : 0), 0);
-  const [closingKg, finishingKg] = [on('closing'), on('finishing')];
-  const used = inPartsKg + closingKg + finishingKg;
-  const stuckKg = leftKg + stuckShare * used;
+  const on = (use: OnPieces['use'], of: 'kg' | 'perRoundKg'): number => onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one[of] : 0), 0);
+  const [closingKg, finishingKg] = [on('closing', 'kg'), on('finishing', 'kg')];
+  const [closingPerRoundKg, finishingPerRoundKg] = [on('closing', 'perRoundKg'), on('finishing', 'perRoundKg')];
+  const stuckKg = leftKg + stuckShare * (inPartsKg + closingKg + finishingKg);
+  const usedInRound = roundKg + closingPerRoundKg + finishingPerRoundKg;
   return {
-    meltId, inPartsKg, closingKg, finishingKg, comesBackKg, mixed, stuckKg, dripsKg,
+    meltId, inPartsKg, closingKg, finishingKg, closingPerRoundKg, finishingPerRoundKg, comesBackKg, mixed, stuckKg, dripsKg,
     meltedKg: inPartsKg + closingKg + finishingKg + comesBackKg + stuckKg + dripsKg,
-    perRoundKg: roundKg + comesBackKg + roundDripsKg + leftKg + stuckShare * roundKg,
+    perRoundKg: usedInRound + comesBackKg + roundDripsKg + leftKg + stuckShare * usedInRound,
   };
 }
 

@@ -1,7 +1,7 @@
 import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
-import type { RoundRun } from './rounds';
+import { castRounds, type RoundRun } from './rounds';
 import { learnedChance, partsToCast, type LearnedChance } from './spares';
 import { timeline, type FurtherTask, type Timeline, type TimelineCoat } from './timeline';
 
@@ -22,7 +22,7 @@ export interface BatchPart {
 }
 
 /** Chocolate that goes on after casting: for each piece, or for each of a part that is cast. */
-export interface AfterCasting extends Omit<OnPieces, 'kg'> {
+export interface AfterCasting extends Omit<OnPieces, 'kg' | 'perRoundKg'> {
   readonly eachKg: number;
   /** The part whose casts it goes on, spares included; each piece where it is left out. */
   readonly partId?: string;
@@ -36,8 +36,6 @@ export interface BatchInput {
   readonly parts: readonly BatchPart[];
   readonly onPieces: readonly AfterCasting[];
   readonly after: readonly FurtherTask[];
-  /** Chocolate on hand for the reverse question, kg. */
-  readonly atHandKg: number;
 }
 
 export interface MeltAnswers {
@@ -45,6 +43,9 @@ export interface MeltAnswers {
   readonly inParts: Answer;
   readonly closing: Answer;
   readonly finishing: Answer;
+  /** Of these, what the pieces of the fullest round take, kg. */
+  readonly closingPerRoundKg: number;
+  readonly finishingPerRoundKg: number;
   readonly comesBack: Answer;
   /** What comes back is streaked with other colours. */
   readonly mixed: boolean;
@@ -78,8 +79,6 @@ export interface BatchResult {
   readonly total: Answer;
   readonly handsOn: Answer;
   readonly waiting: Answer;
-  /** Pieces that the chocolate on hand makes; 0 when it makes none. */
-  readonly piecesFromAtHand: Answer;
 }
 
 /** The usual margin. Common practice, no source. */
@@ -116,7 +115,7 @@ function chanceOf({ breakages }: BatchInput, computed: number): number | Learned
 }
 
 /**
- * Parts with spares, rounds, amounts to melt, minutes, and what a given amount of chocolate would make.
+ * Parts with spares, rounds, amounts to melt, and minutes.
  * @param meltSeconds from solid chocolate to bowls that are ready, s, by melt
  */
 export function batchStation(input: BatchInput, amounts: BatchAmounts, meltSeconds: ReadonlyMap<string, number>): BatchResult {
@@ -134,7 +133,6 @@ export function batchStation(input: BatchInput, amounts: BatchAmounts, meltSecon
     total: answer(handsOn + waiting, 'duration', 'batch.total', [term('handsOn', handsOn, 'duration'), term('waiting', waiting, 'duration')]),
     handsOn: answer(handsOn, 'duration', 'batch.handsOn', [...amounts.parts.map((parts) => term('parts', parts, 'count')), term('pieces', input.pieces, 'count')]),
     waiting: answer(waiting, 'duration', 'batch.waiting', [term('rounds', time.rounds, 'count')]),
-    piecesFromAtHand: answer(piecesFrom(input), 'count', 'batch.piecesFrom', [term('atHand', input.atHandKg, 'mass')]),
   };
 }
 
@@ -157,14 +155,21 @@ function partCount(input: BatchInput, index: number, parts: number, time: Timeli
   };
 }
 
-/** What goes on pieces and parts after casting, for so many. */
-function onPiecesFor({ onPieces, parts }: BatchInput, pieces: number, counts: readonly number[]): OnPieces[] {
-  return onPieces.map(({ eachKg, partId, ...one }) => ({ ...one, kg: eachKg * (partId === undefined ? pieces : counts[parts.findIndex((part) => part.partId === partId)]) }));
+/** What goes on pieces and parts after casting, for so many of them, and in the fullest round. */
+function onPiecesFor({ onPieces, parts }: BatchInput, pieces: number, counts: readonly number[], perRound: readonly number[]): OnPieces[] {
+  // As many pieces as the parts of the fullest round are for.
+  const inRound = Math.min(pieces, Math.max(...parts.map(({ perPiece }, i) => Math.ceil(perRound[i] / perPiece))));
+  return onPieces.map(({ eachKg, partId, ...one }) => {
+    const part = parts.findIndex((candidate) => candidate.partId === partId);
+    return { ...one, kg: eachKg * (part < 0 ? pieces : counts[part]), perRoundKg: eachKg * (part < 0 ? inRound : perRound[part]) };
+  });
 }
 
-function meltsFor(input: BatchInput, pieces: number, counts: readonly number[], pouredTogether?: number): MeltAmount[] {
-  const parts = input.parts.map((part, i) => ({ ...part, parts: counts[i], perRound: Math.min(part.perMold * part.moldsAtHand, counts[i]) }));
-  return meltAmounts({ parts, onPieces: onPiecesFor(input, pieces, counts), ...(pouredTogether === undefined ? {} : { pouredTogether }) });
+function meltsFor(input: BatchInput, pieces: number, counts: readonly number[]): MeltAmount[] {
+  const { runs } = castRounds(input.parts.map((part, i) => ({ ...part, parts: counts[i] })));
+  const perRound = counts.map((_, i) => Math.max(...runs.map(({ cast }) => cast[i])));
+  const parts = input.parts.map((part, i) => ({ ...part, parts: counts[i], perRound: perRound[i] }));
+  return meltAmounts({ parts, onPieces: onPiecesFor(input, pieces, counts, perRound) });
 }
 
 function meltAnswers(melt: MeltAmount): MeltAnswers {
@@ -179,31 +184,12 @@ function meltAnswers(melt: MeltAmount): MeltAnswers {
     inParts: answer(melt.inPartsKg, 'mass', 'batch.inParts', [inParts]),
     closing: answer(melt.closingKg, 'mass', 'batch.closing', []),
     finishing: answer(melt.finishingKg, 'mass', 'batch.finishing', []),
+    closingPerRoundKg: melt.closingPerRoundKg,
+    finishingPerRoundKg: melt.finishingPerRoundKg,
     comesBack: answer(melt.comesBackKg, 'mass', 'batch.comesBack', sum),
     stuck: answer(melt.stuckKg, 'mass', 'batch.stuck', [inParts]),
     drips: answer(melt.dripsKg, 'mass', 'batch.drips', [inParts]),
     melted: answer(melt.meltedKg, 'mass', 'batch.melted', sum),
     perRound: answer(melt.perRoundKg, 'mass', 'batch.perRound', [term('comesBack', melt.comesBackKg, 'mass')]),
   };
-}
-
-/** The largest casting a record may hold. */
-const MOST_PIECES = 2000;
-
-/** Most pieces whose whole melt, all melts together, stays within the chocolate on hand, cavities poured one at a time. */
-function piecesFrom(input: BatchInput): number {
-  const fits = (pieces: number): boolean => meltsFor(input, pieces, partCounts(input, pieces), 1).reduce((sum, melt) => sum + melt.meltedKg, 0) <= input.atHandKg;
-  if (!fits(1)) return 0;
-  let low = 1;
-  let high = 2;
-  while (high < MOST_PIECES && fits(high)) {
-    low = high;
-    high *= 2;
-  }
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    if (fits(middle)) low = middle;
-    else high = middle;
-  }
-  return Math.min(low, MOST_PIECES);
 }

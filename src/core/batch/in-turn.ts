@@ -40,8 +40,9 @@ class Line<T> {
 /**
  * Lines of work done by one pair of hands: each line's tasks in their order, and among lines whose hands-on task is ready the first line
  * goes first. Gives one line of stretches without gaps: hands-on tasks whole, and of the waits what nothing could be done in.
+ * @param before what has to be done by hand right before a task, whichever line comes to it first; asked once, when the task is taken
  */
-export function inTurn<T>(lines: readonly (readonly Task<T>[])[]): Task<T>[] {
+export function inTurn<T>(lines: readonly (readonly Task<T>[])[], before: (task: Task<T>) => readonly Task<T>[] = () => []): Task<T>[] {
   const open = lines.map((tasks) => new Line(tasks));
   const done: Task<T>[] = [];
   let now = 0;
@@ -51,8 +52,10 @@ export function inTurn<T>(lines: readonly (readonly Task<T>[])[]): Task<T>[] {
     const ready = left.find(({ task, readyAt }) => task !== undefined && readyAt <= now);
     if (ready) {
       const task = ready.take();
-      done.push(task);
-      now += task.seconds;
+      for (const one of [...before(task), task]) {
+        done.push(one);
+        now += one.seconds;
+      }
       ready.wait(now);
       continue;
     }

@@ -1,7 +1,11 @@
+import { answer, term, type Answer } from '../quantity/answer';
+
 /** What is left to buy of something once the pantry is looked into. */
 export interface Shopping {
   readonly missingKg: number;
   readonly packs: number;
+  /** The same as a figure with its working. */
+  readonly packsAnswer: Answer;
   /** In the currency of the price; undefined where no price is known. */
   readonly cost: number | undefined;
   /** What the amount that is used costs, at the price of a pack. */
@@ -20,6 +24,7 @@ export function shopping(neededKg: number, stockKg: number, packKg: number, pack
   const packs = missingKg > 0 ? Math.ceil(missingKg / packKg - 1e-9) : 0;
   return {
     missingKg, packs,
+    packsAnswer: answer(packs, 'count', 'batch.packs', [term('wanted', neededKg, 'mass'), term('stock', stockKg, 'mass'), term('packSize', packKg, 'mass')]),
     cost: packPrice === undefined ? undefined : packs * packPrice,
     usedCost: packPrice === undefined ? undefined : (usedKg / packKg) * packPrice,
     leftKg: Math.max(0, stockKg + packs * packKg - usedKg),

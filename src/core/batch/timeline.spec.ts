@@ -102,6 +102,12 @@ describe('timeline', () => {
         expect(Math.abs(secondsOf(wholeJob, false) - waitingSeconds)).toBeLessThanOrEqual(1e-9 * waitingSeconds);
         expect(runs.reduce((sum, { count }) => sum + count, 0)).toBe(rounds);
         any1.parts.forEach(({ parts }, i) => expect(runs.reduce((sum, { count, cast }) => sum + count * cast[i], 0)).toBe(parts));
+        // Whatever works from a melt comes after it was made, whichever part comes to it first; rounds told together hold their own.
+        const made = new Set<string>();
+        for (const { kind, meltIds = [] } of wholeJob) {
+          if (kind !== 'melt' && kind !== 'rounds') for (const id of meltIds) expect([kind, id, made.has(id)]).toEqual([kind, id, wholeJob.some((other) => other.kind === 'melt' && other.meltIds?.includes(id))]);
+          if (kind === 'melt') for (const id of meltIds) made.add(id);
+        }
         // However long the job, the ribbon stays short enough to be drawn.
         expect(wholeJob.length).toBeLessThan(400);
       }),

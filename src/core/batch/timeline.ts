@@ -143,21 +143,21 @@ function inFull(blocks: readonly Block[], rounds: number): StretchList {
   return rounds > 1 ? list.append(last.stretches, rounds - 1) : list;
 }
 
-/** A round that casts so many of each part: one pair of hands, which goes on with whatever is ready first in the order of the work. */
-function roundOf(input: TimelineInput, cast: readonly number[], melted: Set<string>): Bare[] {
-  const lines = input.parts.flatMap((part, index) => (cast[index] > 0 ? [partTasks(part, index, cast[index], input, melted)] : []));
-  return inTurn(lines);
+/**
+ * A round that casts so many of each part: one pair of hands, which goes on with whatever is ready first in the order of the work. A melt
+ * is made when the first of them comes to it.
+ */
+function roundOf({ parts, meltSeconds }: TimelineInput, cast: readonly number[], melted: Set<string>): Bare[] {
+  const lines = parts.flatMap((part, index) => (cast[index] > 0 ? [partTasks(part, index, cast[index])] : []));
+  return inTurn(lines, ({ meltIds = [] }) => melting(meltIds, meltSeconds, melted));
 }
 
-function partTasks(part: TimelinePart, index: number, parts: number, { meltSeconds }: TimelineInput, melted: Set<string>): Task<Bare>[] {
+function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>[] {
   const molds = Math.ceil(parts / part.perMold);
-  const tasks: Bare[] = [];
-  for (const [coat, made] of part.coats.entries()) {
-    tasks.push(...melting(made.meltIds, meltSeconds, melted), ...coatTasks(made, molds, parts / molds, coat));
-  }
-  for (const task of part.inMold) tasks.push(...melting(task.meltIds ?? [], meltSeconds, melted), { ...task, seconds: task.handsOn ? task.seconds * parts : task.seconds });
+  const tasks: Bare[] = part.coats.flatMap((coat, i) => coatTasks(coat, molds, parts / molds, i));
+  for (const task of part.inMold) tasks.push({ ...task, seconds: task.handsOn ? task.seconds * parts : task.seconds });
   tasks.push({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
-  return tasks.map((task) => (task.kind === 'melt' ? task : { ...task, part: index }));
+  return tasks.map((task) => ({ ...task, part: index }));
 }
 
 function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: number): Bare[] {

@@ -4,7 +4,7 @@ import type { CavityShape, TurnedPoint } from './shape';
 /** Why a shape cannot be a cavity, though each of its lengths is within its limits. `point` counts from 0. */
 export interface ShapeProblem {
   readonly key:
-    | 'capTooDeep' | 'openingTooWide' | 'baseTooWide' | 'bowlTooFull' | 'bowlTooLean'
+    | 'cornerTooRound' | 'capTooDeep' | 'openingTooWide' | 'baseTooWide' | 'bowlTooFull' | 'bowlTooLean'
     | 'tooFewPoints' | 'tooManyPoints' | 'pointCrosses' | 'pointGoesBack' | 'pointBehindAxis' | 'pointTooFar' | 'pointRepeats' | 'rimTooNarrow' | 'notDeep';
   readonly point?: number;
 }
@@ -23,6 +23,8 @@ export function checkShape(shape: CavityShape): ShapeProblem | undefined {
       const fits = bowlFits(shape.volumeM3, shape.diameterM, shape.depthM);
       return fits === 'full' ? { key: 'bowlTooFull' } : fits === 'lean' ? { key: 'bowlTooLean' } : undefined;
     }
+    case 'tile':
+    case 'pillow': return shape.cornerM > Math.min(shape.lengthM, shape.widthM) / 2 + 1e-9 ? { key: 'cornerTooRound' } : undefined;
     case 'turned': return checkPoints(shape.points);
     default: return undefined;
   }

@@ -41,13 +41,22 @@ export function moldStation(input: MoldInput): MoldResult {
 /** Two standard uncertainties either way. */
 function measuredRange(shape: CavityShape): [number, number] | undefined {
   if (shape.kind !== 'measured' || !shape.uncertaintyM3) return undefined;
-  return [shape.volumeM3 - 2 * shape.uncertaintyM3, shape.volumeM3 + 2 * shape.uncertaintyM3];
+  return [Math.max(0, shape.volumeM3 - 2 * shape.uncertaintyM3), shape.volumeM3 + 2 * shape.uncertaintyM3];
 }
 
 /** Room a bomb wants around it in a mug, so that it goes in and comes open, m. Working rule. */
 const MUG_ROOM_M = 0.006;
 
-/** How much room a piece leaves in a mug, m; it fits where this is not negative. */
-export function mugRoomM(cavity: Cavity, mugDiameterM: number): number {
-  return mugDiameterM - Math.max(cavity.lengthM, cavity.widthM) - MUG_ROOM_M;
+/** How much room a piece leaves in a mug, m, across the smallest circle round it; it fits where this is not negative. */
+export function mugRoomM(shape: CavityShape, cavity: Cavity, mugDiameterM: number): number {
+  return mugDiameterM - acrossM(shape, cavity) - MUG_ROOM_M;
+}
+
+/** Diameter of the smallest circle round a piece seen from above, m: over the corners of a faceted one, the rounded corners of a rectangle, else its longer side. */
+export function acrossM(shape: CavityShape, { lengthM, widthM, spanM, rimDiameterM }: Cavity): number {
+  if (shape.kind === 'faceted') return (shape.diameterM * spanM) / rimDiameterM;
+  if (shape.kind !== 'tile' && shape.kind !== 'pillow') return Math.max(lengthM, widthM);
+  // A corner's own circle touches the one all round, on the line from the middle through its centre.
+  const cornerM = Math.min(shape.cornerM, lengthM / 2, widthM / 2);
+  return Math.hypot(lengthM - 2 * cornerM, widthM - 2 * cornerM) + 2 * cornerM;
 }

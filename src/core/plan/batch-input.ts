@@ -21,7 +21,6 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     parts: workOrder(parts).map((part) => batchPart(part, part.part.id === capped ? inMold(draft) : [])),
     onPieces: [...closing, ...finishing],
     after: afterCasting(draft, parts, capped !== undefined),
-    atHandKg: casting.atHandKg,
   };
 }
 
@@ -41,10 +40,19 @@ function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure
   return closure?.kind === 'cap' ? closedPartId(casting) : undefined;
 }
 
-/** How many times a layer of a part is filled in: once a piece, or in every one that is cast where it is capped in its mold. */
-export function layerCount(plan: Pick<PlanDraft, 'casting' | 'closure'>, part: PartDraft, { byPart }: Pick<BatchResult, 'byPart'>): number {
-  const cast = cappedPartId(plan) === part.part.id ? byPart.find(({ partId }) => partId === part.part.id) : undefined;
-  return cast ? cast.parts.value : plan.casting.pieces * filledPerPiece(part);
+/** How many times a layer of a part is filled in for so many pieces: once a piece, or in every one that is cast where it is capped in its mold. */
+export function layerCount(plan: Pick<PlanDraft, 'casting' | 'closure'>, part: PartDraft, pieces: number, cast: (partId: string) => number): number {
+  return cappedPartId(plan) === part.part.id ? cast(part.part.id) : pieces * filledPerPiece(part);
+}
+
+/** The same for a plan's own pieces. */
+export function layersOf(plan: Pick<PlanDraft, 'casting' | 'closure'> & { readonly batch: Pick<BatchResult, 'byPart'> }, part: PartDraft): number {
+  return layerCount(plan, part, plan.casting.pieces, castOf(plan.batch));
+}
+
+/** How many of each part a batch casts. */
+export function castOf({ byPart }: Pick<BatchResult, 'byPart'>): (partId: string) => number {
+  return (partId) => byPart.find((count) => count.partId === partId)?.parts.value ?? 0;
 }
 
 function batchPart({ part, cavity, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan, tasks: readonly FurtherTask[]): BatchPart {

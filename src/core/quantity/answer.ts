@@ -17,7 +17,8 @@ export type Dimension =
   | 'yieldStress' // Pa
   | 'viscosity' // Pa·s
   | 'heatTransfer' // W/(m² K)
-  | 'power'; // W
+  | 'power' // W
+  | 'moment'; // s since 1970 UTC
 
 /** One input of an answer, named by a key the screen puts into words. */
 export interface Term {
@@ -41,6 +42,8 @@ export interface Answer {
   readonly terms: readonly Term[];
   /** Answers that this one is the sum of, each with a working of its own. */
   readonly parts?: readonly Answer[];
+  /** Of a moment: the zone whose clocks tell it. */
+  readonly zone?: string;
 }
 
 /** Makes an answer; `range` is [low, high] in the same unit as `value`. */

@@ -34,7 +34,7 @@ export function significant(value: number, figures: number): string {
 
 /**
  * Writes an SI value as an editable text in its display unit ("64 mm", "2.5 in"), precise enough that
- * reading it back lands on the same rounded value. Trailing zeros are dropped.
+ * reading it back lands on the same rounded value where its thousandfold makes no sense. Trailing zeros are dropped.
  */
 export function editableText(si: number, dimension: Dimension, system: UnitSystem): string {
   const unit = displayUnit(dimension, system);

@@ -44,25 +44,42 @@ describe('parseAmount', () => {
     ['.5 g', 0.0005],
     ['2 Tbsp.', 29.5735296e-6],
     ['1 fl oz', 29.5735296e-6],
+    ['1 lb 2 oz', 0.51029141625],
+    ['1lb 2 1/2oz', 0.5244661778125],
+    ['1 h 30 min', 5400],
   ])('reads %s', (text, si) => {
     expect(value(text)).toBeCloseTo(si, 10);
   });
 
   it.each([
     ['', 'empty'], ['   ', 'empty'], ['lots', 'notANumber'], ['1,250 g', 'ambiguousComma'], ['1/0 cup', 'zeroDivision'], ['3 stone', 'unknownUnit'],
-    ['3 mm', 'wrongKind'], ['1.2.3', 'notANumber'], ['4 g and a bit 7', 'notANumber'], ['a spoonful of the dark one, and then a little more of it', 'tooLong'], ['1 2 3', 'notANumber'],
+    ['3 mm', 'wrongKind'], ['1.2.3', 'notANumber'], ['4 g and a bit 7', 'notANumber'], ['a spoonful of the dark one, and then a little more of it', 'tooLong'], ['1 2 3', 'notANumber'], ['1 oz 2 lb', 'notANumber'], ['1 lb 2 mL', 'notANumber'], ['1 lb 2', 'notANumber'],
   ])('refuses “%s” as %s', (text, why) => {
     expect(problem(text)).toBe(why);
   });
 
   it('offers both readings of a comma before three digits', () => {
-    expect(parseAmount('1,250 g', ['mass'], UNITS.gram)).toMatchObject({ ok: false, readings: ['1250', '1.250'] });
+    const readings = (text: string, unit = UNITS.gram): unknown => {
+      const parsed = parseAmount(text, ['mass', 'length'], unit);
+      return parsed.ok ? parsed.value : parsed.readings?.map(({ text: written, value: si }) => [written, Number(si.toPrecision(6))]);
+    };
+    expect(readings('1,250 g')).toEqual([['1250 g', 1.25], ['1.25 g', 0.00125]]);
+    expect(readings('1,250 kg')).toEqual([['1250 kg', 1250], ['1.25 kg', 1.25]]);
+    expect(readings('1,250', UNITS.ounce)).toEqual([['1250 oz', 35.4369], ['1.25 oz', 0.0354369]]);
+    expect(readings('1.250 g')).toEqual([['1250 g', 1.25], ['1.25 g', 0.00125]]);
+    // No thousands begin with a 0, and none have four digits before the sign.
+    expect([readings('0,125 kg'), readings('0.125 kg'), readings('1234,567 g')]).toEqual([0.125, 0.125, 1.234567]);
+  });
+
+  it('takes a point as a decimal point where the thousands make no sense', () => {
+    expect(parseAmount('1.375 in', ['length'], UNITS.inch, (m) => m < 0.4)).toMatchObject({ ok: true, value: 1.375 * 0.0254 });
+    expect(parseAmount('1,375 in', ['length'], UNITS.inch, (m) => m < 0.4)).toMatchObject({ ok: false, problem: 'ambiguousComma' });
   });
 
   it('reads back what it writes, to the figures shown, in both systems', () => {
     fc.assert(
       fc.property(fc.double({ min: 1e-4, max: 5, noNaN: true }), fc.constantFrom<Dimension[]>('length', 'mass', 'volume', 'temperature'), fc.constantFrom<UnitSystem[]>('metric', 'us'), (si, dimension, system) => {
-        const parsed = parseAmount(editableText(si, dimension, system), ALL, UNITS.gram);
+        const parsed = parseAmount(editableText(si, dimension, system), ALL, UNITS.gram, (value) => value < 10 * si);
         expect(parsed.ok && Math.abs(parsed.value - si)).toBeLessThanOrEqual(dimension === 'temperature' ? 0.05 : 6e-4 * si + 1e-12);
       }),
     );

@@ -2,13 +2,14 @@ import * as z from 'zod/mini';
 import { COAT_AREAS, FILLED_PARTS, JACKETS, MELTING_WAYS, METHODS, PART_ROLES, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP, fillsLevel } from './choices';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
+import { isLocalTime, isZone } from './due';
 import { id, name, wholeWithin, within } from './fields';
 import { FillingSchema } from './filling';
 import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 5;
+export const CASTING_SCHEMA_VERSION = 6;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -145,7 +146,7 @@ export const CastingSchema = z.object({
   name,
   createdAt: z.iso.datetime(),
   pieces: wholeWithin('pieces'),
-  due: z.object({ local: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/)), zone: z.string().check(z.minLength(1), z.maxLength(60)) }),
+  due: z.object({ local: z.string().check(z.refine(isLocalTime)), zone: z.string().check(z.maxLength(60), z.refine(isZone)) }),
   spareRule: SpareRuleSchema,
   kitchen: KitchenSchema,
   molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(MOST.molds)),
@@ -159,8 +160,10 @@ export const CastingSchema = z.object({
   finishes: z.array(FinishSchema).check(z.maxLength(MOST.finishes)),
   /** Of parts cast before in this mold and way, how many broke. */
   breakages: z.optional(z.object({ cast: wholeWithin('castBefore'), broken: wholeWithin('brokeBefore') }).check(z.refine(({ cast, broken }) => broken <= cast))),
-  /** The chocolate on hand for the question "how many can I make of it?", kg. */
-  atHandKg: within('atHandKg'),
+  /** Chocolate on hand, where that is to be counted with rather than what the pantry holds, kg. */
+  onHand: z.array(z.object({ chocolateId: id, kg: within('stockKg') })).check(z.maxLength(MOST.chocolates)),
+  /** When the job was booked into the pantry. */
+  bookedAt: z.optional(z.iso.datetime()),
   /** Inner diameter of the mug a bomb is served in, where there is one. */
   mugDiameterM: z.optional(within('mugDiameterM')),
 });

@@ -86,7 +86,6 @@ export const LIMITS = {
   dripKg: limit('mass', 0.0001, 0.2),
   amountKg: limit('mass', 0.005, 50),
   shellKg: limit('mass', 0.0005, 3),
-  atHandKg: limit('mass', 0.005, 100),
   fatShare: limit('share', 0.1, 0.7),
   ceilingC: limit('temperature', 28, 60),
 } as const;

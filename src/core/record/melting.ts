@@ -1,5 +1,5 @@
 import type { Casting, Coat, Melt } from './casting';
-import { LIMITS } from './limits';
+import { LIMITS, MOST } from './limits';
 import { chocolateOf, meltOf } from './references';
 
 /** What a melt is made of. */
@@ -103,4 +103,25 @@ export function streakInto(casting: Casting, coat: Coat, source: MeltSource, sha
   const { id } = meltFrom(casting, source, meltId);
   coat.shares = share > 0 && id !== meltId ? [{ meltId, share: 1 - share }, { meltId: id, share }] : [{ meltId, share: 1 }];
   dropUnused(casting);
+}
+
+/** Drops copies of chocolates, tints and fillings that nothing in the casting is made of, to make room for others. */
+export function dropUnusedCopies(casting: Casting): void {
+  const { melts, fill, finishes, onHand } = casting;
+  const tints = new Set(melts.flatMap(({ source }) => (source.kind === 'tint' ? [source.tintId] : [])));
+  casting.tints = casting.tints.filter(({ id }) => tints.has(id));
+  const fillings = new Set([...fill.map(({ fillingId }) => fillingId), ...finishes.flatMap((finish) => ('fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : []))]);
+  // What a filling is mixed of is used with it.
+  for (const id of fillings) for (const { fillingId } of casting.fillings.find((one) => one.id === id)?.recipe ?? []) if (fillingId !== undefined) fillings.add(fillingId);
+  casting.fillings = casting.fillings.filter(({ id }) => fillings.has(id));
+  const chocolates = new Set([
+    ...melts.flatMap(({ source }) => (source.kind === 'chocolate' ? [source.chocolateId] : [])), ...casting.tints.flatMap((tint) => tint.chocolates.map(({ chocolateId }) => chocolateId)),
+    ...casting.fillings.flatMap(({ recipe }) => recipe.flatMap(({ chocolateId }) => chocolateId ?? [])), ...onHand.map(({ chocolateId }) => chocolateId),
+  ]);
+  casting.chocolates = casting.chocolates.filter(({ id }) => chocolates.has(id));
+}
+
+/** Whether a casting has room for so many more copies of each kind. */
+export function hasRoomFor({ chocolates, tints, fillings }: Casting, more: number): boolean {
+  return chocolates.length + more <= MOST.chocolates && tints.length + more <= MOST.tints && fillings.length + more <= MOST.fillings;
 }

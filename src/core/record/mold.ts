@@ -74,7 +74,7 @@ export type WaterReadings = z.infer<typeof WaterSchema>;
 export type Composition = Mold['composition'];
 
 /** The version of the library's mold record that this program writes. */
-export const MOLD_SCHEMA_VERSION = 1;
+export const MOLD_SCHEMA_VERSION = 2;
 
 /** A mold of the library: as a casting holds it, with its own version. */
 export const LibraryMoldSchema = z.extend(MoldSchema, { schemaVersion: z.literal(MOLD_SCHEMA_VERSION), createdAt: z.iso.datetime() });

@@ -8,6 +8,8 @@ import { brokenComposition } from './mold-cavities';
 /** The path of the first id in a casting that points at nothing, or undefined when all are whole. */
 export function brokenReference(casting: Casting): string | undefined {
   const has = (list: readonly { id: string }[], id: string): boolean => list.some((entry) => entry.id === id);
+  const unknown = casting.onHand.findIndex(({ chocolateId }) => !has(casting.chocolates, chocolateId));
+  if (unknown >= 0) return `onHand.${unknown}.chocolateId`;
   for (const [i, melt] of casting.melts.entries()) {
     const { source } = melt;
     if (source.kind === 'chocolate' && !has(casting.chocolates, source.chocolateId)) return `melts.${i}.source.chocolateId`;

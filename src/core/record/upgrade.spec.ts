@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { newCasting } from '../../data/demo';
 import { readCasting } from './read-casting';
+import { readMold } from './read-mold';
 import { upgradeCasting } from './upgrade';
 
 const OLD = JSON.parse(readFileSync('src/core/record/fixtures/castings-v1.json', 'utf8')) as Record<string, unknown>[];
@@ -10,19 +11,19 @@ describe('a casting of version 1', () => {
     for (const raw of OLD) expect(raw['schemaVersion']).toBe(1);
     const [bombs, bites] = OLD.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
-    expect(bombs.casting.schemaVersion).toBe(5);
+    expect(bombs.casting.schemaVersion).toBe(6);
     expect(bombs.casting.molds[0]).toMatchObject({ name: 'Half spheres, 64 mm', composition: { kind: 'halves' }, care: ['tray'], notes: '' });
     expect(bombs.casting.molds[0].cavities).toEqual([{ id: 'cavity-1', name: 'Cavity', shape: { kind: 'hemisphere', diameterM: 0.064 }, rows: 2, columns: 3 }]);
     expect(bites.casting.molds[0].cavities[0]).toMatchObject({ rows: 3, columns: 4 });
     // What no later version touched is as it was.
-    for (const key of ['name', 'pieces', 'due', 'spareRule', 'fill', 'finishes', 'atHandKg'] as const) expect(bombs.casting[key]).toEqual(OLD[0][key]);
+    for (const key of ['name', 'pieces', 'due', 'spareRule', 'fill', 'finishes'] as const) expect(bombs.casting[key]).toEqual(OLD[0][key]);
   });
 
   it('is not changed by being read, and one of today comes back as it is', () => {
     const before = JSON.stringify(OLD[0]);
     upgradeCasting(OLD[0]);
     expect(JSON.stringify(OLD[0])).toBe(before);
-    const today = { schemaVersion: 5, molds: 'whatever' };
+    const today = { schemaVersion: 6, molds: 'whatever' };
     expect(upgradeCasting(today)).toBe(today);
   });
 
@@ -70,7 +71,8 @@ describe('a casting of version 3', () => {
       const read = readCasting(raw);
       if (!read.ok) throw new Error(read.path);
       expect(read.casting.parts[0].coats).toEqual(raw.parts[0].coats.map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1 })));
-      expect(read.casting).toMatchObject({ ...raw, schemaVersion: 5, parts: [{}] });
+      const { atHandKg: _, ...rest } = raw as typeof raw & { atHandKg: number };
+      expect(read.casting).toMatchObject({ ...rest, schemaVersion: 6, parts: [{}], onHand: [] });
     }
   });
 
@@ -99,7 +101,7 @@ describe('a casting of version 4', () => {
     expect(bombs.casting.closure).toEqual({ kind: 'warmPlate', meltId: 'melt-1', sets: [], plateC: 45, seconds: 4 });
     expect(owls.casting.closure).toBeNull();
     expect(bombs.casting.fillings.every(({ recipe }) => recipe.length === 0)).toBe(true);
-    for (const key of ['name', 'pieces', 'due', 'molds', 'chocolates', 'melts', 'fill', 'kitchen', 'atHandKg'] as const) expect(bombs.casting[key]).toEqual(FOURTH[0][key]);
+    for (const key of ['name', 'pieces', 'due', 'molds', 'chocolates', 'melts', 'fill', 'kitchen'] as const) expect(bombs.casting[key]).toEqual(FOURTH[0][key]);
   });
 
   it('gives a piped seam a width and a finish a share', () => {
@@ -135,5 +137,26 @@ describe('a casting of today', () => {
     expect(readCasting({ ...today(), finishes })).toMatchObject({ path: 'finishes.0.fillingId' });
     expect(readCasting({ ...today(), finishes: [{ id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'gone', count: 1, sets: [] }] })).toMatchObject({ path: 'finishes.0.partId' });
     expect(readCasting({ ...today(), pieces: 10000 })).toMatchObject({ ok: false, problem: 'badValue', path: 'pieces' });
+  });
+});
+
+describe('a casting of version 5', () => {
+  const FIFTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v5.json', 'utf8')) as Record<string, unknown>[];
+
+  it('goes by the pantry for what is on hand, unless another amount than the first was said; its corners are no rounder than it is wide', () => {
+    const [bombs, bonbons] = FIFTH.map((raw) => readCasting(raw));
+    if (!bombs.ok || !bonbons.ok) throw new Error('not read');
+    expect([bombs.casting.onHand, bonbons.casting.onHand]).toEqual([[], [{ chocolateId: 'quarry', kg: 1.2 }]]);
+    expect(bonbons.casting.molds[0].cavities[0].shape).toMatchObject({ lengthM: 0.028, cornerM: 0.014 });
+    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'parts', 'fill', 'closure', 'kitchen'] as const) expect(bonbons.casting[key]).toEqual(FIFTH[1][key]);
+  });
+});
+
+describe('a mold of the library of version 1', () => {
+  it('reads with corners no rounder than it is wide', () => {
+    const [{ molds: [mold] }] = [JSON.parse(readFileSync('src/core/record/fixtures/castings-v5.json', 'utf8'))[1] as { molds: Record<string, unknown>[] }];
+    const read = readMold({ ...mold, schemaVersion: 1, createdAt: '2026-10-12T08:00:00.000Z' });
+    expect(read.ok && read.record.cavities[0].shape).toMatchObject({ cornerM: 0.014 });
+    expect(readMold({ schemaVersion: 1 }).ok).toBe(false);
   });
 });

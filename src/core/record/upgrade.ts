@@ -12,7 +12,8 @@ export function upgradeCasting(raw: Raw): Raw {
   const second = raw['schemaVersion'] === 1 ? secondVersion(raw) : raw;
   const third = second['schemaVersion'] === 2 ? thirdVersion(second) : second;
   const fourth = third['schemaVersion'] === 3 ? fourthVersion(third) : third;
-  return fourth['schemaVersion'] === 4 ? fifthVersion(fourth) : fourth;
+  const fifth = fourth['schemaVersion'] === 4 ? fifthVersion(fourth) : fourth;
+  return fifth['schemaVersion'] === 5 ? sixthVersion(fifth) : fifth;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -57,6 +58,34 @@ function fifthVersion(raw: Raw): Raw {
     ...raw, schemaVersion: 5, finishes: Array.isArray(raw['finishes']) ? finishes : raw['finishes'], parts: Array.isArray(raw['parts']) ? parts : raw['parts'], closure: done,
     fillings: Array.isArray(raw['fillings']) ? listOf(raw['fillings']).map((filling) => ({ ...filling, recipe: [] })) : raw['fillings'],
   };
+}
+
+/** What everyone had on hand before version 6, unless they said otherwise, kg. */
+const ON_HAND_BEFORE_KG = 0.4;
+
+/** Version 6: chocolate on hand is told for each, where it is not what the pantry holds; corners of a cavity are no rounder than it is wide. */
+function sixthVersion(raw: Raw): Raw {
+  const { atHandKg, ...rest } = raw;
+  const source = listOf(raw['melts'])[0]?.['source'] as Raw | undefined;
+  const tint = listOf(raw['tints']).find(({ id }) => id === source?.['tintId']);
+  const chocolateId = source?.['chocolateId'] ?? (tint && listOf(tint['chocolates'])[0]?.['chocolateId']);
+  const said = typeof atHandKg === 'number' && atHandKg !== ON_HAND_BEFORE_KG && chocolateId !== undefined;
+  return { ...rest, schemaVersion: 6, onHand: said ? [{ chocolateId, kg: atHandKg }] : [], ...(Array.isArray(raw['molds']) ? { molds: listOf(raw['molds']).map(cornersWithin) } : {}) };
+}
+
+/** Brings a raw mold of the library of an older version up to the present one. Version 2: as castings of version 6. */
+export function upgradeMold(raw: Raw): Raw {
+  return raw['schemaVersion'] === 1 ? { ...cornersWithin(raw), schemaVersion: 2 } : raw;
+}
+
+function cornersWithin(mold: Raw): Raw {
+  if (!Array.isArray(mold['cavities'])) return mold;
+  const cavities = listOf(mold['cavities']).map((cavity) => {
+    const shape = cavity['shape'] as Raw | undefined;
+    const [lengthM, widthM, cornerM] = [shape?.['lengthM'], shape?.['widthM'], shape?.['cornerM']].map(Number);
+    return cornerM > Math.min(lengthM, widthM) / 2 ? { ...cavity, shape: { ...shape, cornerM: Math.min(lengthM, widthM) / 2 } } : cavity;
+  });
+  return { ...mold, cavities };
 }
 
 /** Bands in order: versions before the third did not hold them to it. */

@@ -1,32 +1,46 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Casting, SpareRule } from '../../../core/record/casting';
+import { dueSeconds, localTime } from '../../../core/record/due';
 import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
+import { ShoppingList, type OnHand } from '../../state/shopping-list';
+import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { DueField } from '../../ui/due-field';
+import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
-import { startText } from '../../wording/times';
+import { text } from '../../wording/format';
+import { dueHint, ownZone } from '../../wording/times';
 import { ScalePanel } from './scale-panel';
 
 /** How many pieces, by when, with which spares; and what the whole job takes. */
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DueField, Figure, Pick, ScalePanel],
+  imports: [AmountField, DueField, Estimate, Figure, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })
 export class BatchStation {
   private readonly store = inject(CastingStore);
+  private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).plan;
+  protected readonly list = inject(ShoppingList);
   protected readonly limits = LIMITS;
   protected readonly rules = [{ value: 'confidence' as const, name: 'by confidence' }, { value: 'share' as const, name: 'flat share' }];
-  protected readonly startBy = computed(() => {
-    const plan = this.plan();
-    return plan ? startText(plan.casting.due, plan.batch.total.value) : '';
+  protected readonly hint = computed(() => {
+    const due = this.plan()?.casting.due;
+    return due ? dueHint(due) : '';
   });
+  protected readonly elsewhere = computed(() => this.plan()?.casting.due.zone !== ownZone());
+
+  /** Where the amount comes from. */
+  protected onHandHint({ overruled, stockKg }: OnHand): string {
+    if (!overruled) return stockKg === undefined ? 'not in the pantry' : 'as in the pantry';
+    return stockKg === undefined ? '' : `the pantry says ${text(stockKg, 'mass', this.units.system())}`;
+  }
 
   protected setPieces(pieces: number): void {
     this.store.edit('pieces', (casting) => {
@@ -36,8 +50,15 @@ export class BatchStation {
 
   protected setDue(local: string): void {
     this.store.edit('due time', (casting) => {
-      casting.due = { local, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+      casting.due = { local, zone: casting.due.zone };
     }, 'due');
+  }
+
+  /** The same moment by one's own clocks. */
+  protected takeOwnZone(): void {
+    this.store.edit('time zone', (casting) => {
+      casting.due = { local: localTime(dueSeconds(casting.due), ownZone()), zone: ownZone() };
+    });
   }
 
   protected setRule(by: SpareRule['by']): void {
@@ -66,9 +87,10 @@ export class BatchStation {
     }, 'breakages');
   }
 
-  protected setAtHand(kg: number): void {
+  /** Says how much of a chocolate is on hand, whatever the pantry holds; goes by the pantry again for undefined. */
+  protected setOnHand(chocolateId: string, kg: number | undefined): void {
     this.store.edit('chocolate on hand', (casting) => {
-      casting.atHandKg = kg;
-    }, 'at hand');
+      casting.onHand = [...casting.onHand.filter((one) => one.chocolateId !== chocolateId), ...(kg === undefined ? [] : [{ chocolateId, kg }])];
+    }, `on hand ${chocolateId}`);
   }
 }

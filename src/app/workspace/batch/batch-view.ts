@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { onScale, scaleStepKg } from '../../../core/quantity/on-scale';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { Notices } from '../../state/notices';
 import { CastingStore } from '../../state/casting-store';
@@ -8,8 +9,9 @@ import { ShoppingList, type ShoppingLine } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { backText } from '../../wording/batch';
-import { text } from '../../wording/format';
+import { text, weighedText } from '../../wording/format';
 import { listed } from '../../wording/names';
+import { momentText, ownZone } from '../../wording/times';
 import { shoppingCsv } from './shopping-csv';
 
 /** The whole job: what every melt goes into, drawn so that it adds up; parts and rounds; what to buy and what it costs. */
@@ -36,7 +38,11 @@ export class BatchView {
         { key: 'parts', name: 'in the parts', answer: melt.inParts }, { key: 'closing', name: 'closing', answer: melt.closing }, { key: 'finishing', name: 'finishing', answer: melt.finishing },
         { key: 'back', name: 'comes back', answer: melt.comesBack }, { key: 'stuck', name: 'bowl and tools', answer: melt.stuck }, { key: 'drips', name: 'drips off', answer: melt.drips },
       ].filter(({ answer }) => answer.value > 0.00005);
-      return { id: melt.meltId, name: chocolate.name, colour: chocolate.colour, melted: melt.melted, shares, back: melt.comesBack.value > 0.00005 ? backText(melt.mixed, chocolate.kind, plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint') : '' };
+      const system = this.units.system();
+      const stepKg = scaleStepKg(melt.melted.value, system);
+      const onScales = onScale(shares.map(({ answer }) => answer.value), stepKg);
+      const write = (kg: number): string => weighedText(kg, stepKg, system);
+      return { inAll: write(onScales.reduce((sum, kg) => sum + kg, 0)), written: onScales.map(write), id: melt.meltId, name: chocolate.name, colour: chocolate.colour, melted: melt.melted, shares, back: melt.comesBack.value > 0.00005 ? backText(melt.mixed, chocolate.kind, plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint') : '' };
     });
   });
   /** The longest bar is the largest melt. */
@@ -80,11 +86,23 @@ export class BatchView {
     if (plan) saveFile(`Kilnstone shopping ${plan.casting.name}.csv`, 'text/csv', await shoppingCsv(this.list.lines(), this.list.currency()));
   }
 
+  protected readonly booked = computed(() => {
+    const at = this.plan()?.casting.bookedAt;
+    return at === undefined ? '' : `Booked into the pantry on ${momentText(Date.parse(at) / 1000, ownZone())}.`;
+  });
+
   /** The job is done: what was bought and used goes through the pantry's books. */
   protected book(): void {
     const entries = this.list.book();
     this.notices.say(entries === 0
       ? { text: 'Nothing of this job is kept in the pantry, so nothing was booked.' }
       : { text: `Booked: packs bought in, what was used out, what comes back kept.`, action: { name: 'Undo', run: () => this.store.undo() } });
+  }
+
+  /** The job is done once more: it may be booked once more. */
+  protected again(): void {
+    this.store.edit('job to be done again', (casting) => {
+      delete casting.bookedAt;
+    });
   }
 }

@@ -10,6 +10,7 @@ import { CastingStore } from '../../state/casting-store';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
+import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
@@ -21,7 +22,7 @@ type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
 @Component({
   selector: 'ks-chill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Figure, Pick, RouterLink],
+  imports: [AmountField, Estimate, Figure, Pick, RouterLink],
   templateUrl: './chill-station.html',
   styleUrl: '../station.less',
 })
@@ -47,11 +48,9 @@ export class ChillStation {
   });
   protected readonly stateText = computed(() => {
     const state = this.plans.workerState();
-    if (state === 'failed') return 'The fine computation does not start here; these are the figures it last gave, or a first estimate.';
-    if (this.plans.chillSource() === 'worker') return '';
+    if (state === 'failed' || this.plans.chillSource() === 'worker') return '';
     return state === 'restarting' ? 'Starting the computation again; the last figures stay meanwhile.' : 'Working out the new minutes…';
   });
-  protected readonly failed = computed(() => this.plans.workerState() === 'failed');
 
   protected setDegrees(which: Degrees, value: number): void {
     this.kitchen(which, (kitchen) => (kitchen[which] = value));
@@ -84,10 +83,6 @@ export class ChillStation {
 
   protected setCovered(choice: 'yes' | 'no'): void {
     this.open.edit('covered rest', (part) => (part.coveredRest = choice === 'yes'));
-  }
-
-  protected retry(): void {
-    this.plans.retryWorker();
   }
 
   private kitchen(label: string, change: (kitchen: Kitchen) => void): void {

@@ -16,6 +16,7 @@ import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
+import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
@@ -31,7 +32,7 @@ type Count = (typeof COUNTS)[number];
 @Component({
   selector: 'ks-coat-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, Pick, RouterLink, WeighedShellPanel],
+  imports: [AmountField, ChoiceList, Estimate, Figure, Pick, RouterLink, WeighedShellPanel],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
 })

@@ -6,7 +6,8 @@ import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
 import { CastingsActions } from '../../state/castings-actions';
 import { UndoRedo } from '../../ui/undo-redo';
-import { dueInstant, momentText } from '../../wording/times';
+import { StartTime } from '../../state/start-time';
+import { dueText, startText } from '../../wording/times';
 
 const LONGEST_NAME = 120;
 
@@ -21,6 +22,7 @@ const LONGEST_NAME = 120;
 export class CastingHeader {
   private readonly storage = inject(CastingStorage);
   private readonly store = inject(CastingStore);
+  private readonly time = inject(StartTime);
   protected readonly actions = inject(CastingsActions);
   readonly casting = input.required<Casting>();
 
@@ -33,7 +35,9 @@ export class CastingHeader {
   });
   protected readonly summary = computed(() => {
     const { pieces, due } = this.casting();
-    return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ready by ${momentText(dueInstant(due), due.zone)}`;
+    const late = this.time.lateness();
+    const ready = late && 'readyS' in late ? `late: wanted by ${dueText(due)}, ready at ${startText(late.readyS, due)} at the earliest` : `ready by ${dueText(due)}`;
+    return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ${ready}`;
   });
   protected readonly saved = computed(() => ({ saved: 'Saved', saving: 'Saving…', memory: 'Not saved here', full: 'Not saved: storage full', silent: 'Not saved here' })[this.storage.state()]);
   protected readonly unsaved = computed(() => this.storage.state() !== 'saved' && this.storage.state() !== 'saving');

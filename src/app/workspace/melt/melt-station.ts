@@ -20,6 +20,7 @@ import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
+import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { text, written } from '../../wording/format';
 import { FLUIDITY_NAMES, JACKET_NAMES, SCHOOL_NAMES, THINNER_NAMES, WAY_NAMES } from '../../wording/names';
@@ -35,7 +36,7 @@ const UNSEEN_M = 5e-6;
 @Component({
   selector: 'ks-melt-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure],
+  imports: [AmountField, ChoiceList, Estimate, Figure],
   templateUrl: './melt-station.html',
   styleUrl: '../station.less',
 })

@@ -78,8 +78,9 @@ export class MoldStation {
   protected readonly mug = computed(() => {
     const plan = this.plan();
     const mug = plan?.casting.mugDiameterM;
-    if (!plan || mug === undefined) return undefined;
-    const room = mugRoomM(plan.cavity, mug);
+    const shape = this.cavity()?.shape;
+    if (!plan || !shape || mug === undefined) return undefined;
+    const room = mugRoomM(shape, plan.cavity, mug);
     const written = text(Math.abs(room), 'length', this.units.system());
     return { fits: room >= 0, text: room >= 0 ? `Goes into the mug, with ${written} to spare.` : `Too wide for the mug by ${written}, with room to come open.` };
   });

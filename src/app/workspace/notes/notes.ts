@@ -5,8 +5,10 @@ import { problemId } from '../../../core/plan/remedy-effect';
 import type { Problem } from '../../../core/plan/problems';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
+import { StartTime } from '../../state/start-time';
 import { Units } from '../../state/units';
 import { effectText, noteWording } from '../../wording/problems';
+import { lateNote } from '../../wording/times';
 
 /** What a colleague would say about this plan, each with a button that does it. */
 @Component({
@@ -14,6 +16,12 @@ import { effectText, noteWording } from '../../wording/problems';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div aria-live="polite">
+      @if (late(); as note) {
+        <section>
+          <h3>{{ note.head }}</h3>
+          <p>{{ note.body }} <button type="button" class="link" (click)="time.putOff()">{{ note.action }}</button></p>
+        </section>
+      }
       @for (note of notes(); track note.key) {
         <section [class.cold]="note.station === 'chill'">
           <h3>@if (note.part) { <span class="part">{{ note.part }}</span> }{{ note.head }}</h3>
@@ -22,7 +30,7 @@ import { effectText, noteWording } from '../../wording/problems';
           </p>
         </section>
       } @empty {
-        <p class="fine">Nothing to mend: the rim holds, the fill closes, and it is ready in time.</p>
+        @if (!late()) { <p class="fine">Nothing to mend: the rim holds, the fill closes, and it is ready in time.</p> }
       }
     </div>
   `,
@@ -32,6 +40,13 @@ export class Notes {
   private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
+
+  protected readonly time = inject(StartTime);
+  protected readonly late = computed(() => {
+    const late = this.time.lateness();
+    const plan = this.plans.plan();
+    return plan && late && lateNote(late, plan.start.value, plan.casting.due);
+  });
 
   protected readonly notes = computed(() => {
     const system = this.units.system();

@@ -15,7 +15,7 @@ import { StationList } from '../station-list';
         <a [routerLink]="['/casting', castingId(), tab.key]" [attr.aria-current]="tab.key === station() ? 'step' : null" [class.open]="tab.key === station()">
           <span class="name">{{ tab.name }} @if (tab.mark) { <span class="mark"><i aria-hidden="true"></i>{{ tab.mark }}</span> }</span>
           <strong [class.older]="tab.key === 'chill' && source() === 'last'" [attr.aria-busy]="tab.key === 'chill' ? source() !== 'worker' : null">{{ tab.answer }}</strong>
-          <span class="detail">{{ tab.detail }}</span>
+          <span class="detail">@if (estimated() && tab.simulated) { <span class="estimate">estimate, </span> }{{ tab.detail }}</span>
         </a>
       }
     </nav>
@@ -27,4 +27,5 @@ export class Strip {
   readonly station = input.required<StationKey>();
   protected readonly tabs = inject(StationList).tabs;
   protected readonly source = inject(PlanService).chillSource;
+  protected readonly estimated = inject(PlanService).estimated;
 }

@@ -22,6 +22,8 @@ export interface WeighOutTable {
   readonly partName: string;
   /** Most parts that one round casts with it. */
   readonly perRound: number;
+  /** Step that the columns are rounded to, kg. */
+  readonly stepKg: number;
   readonly rows: readonly WeighOutRow[];
 }
 
@@ -33,19 +35,21 @@ export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutT
     const coats = coatLines(plan, melt.meltId);
     const none = undefined;
     const further: Line[] = [
-      { name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '', perPartKg: none, perRoundKg: none, jobKg: melt.closing.value },
-      { name: 'Finishing', perPartKg: none, perRoundKg: none, jobKg: melt.finishing.value },
+      { name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '', perPartKg: none, perRoundKg: melt.closingPerRoundKg, jobKg: melt.closing.value },
+      { name: 'Finishing', perPartKg: none, perRoundKg: melt.finishingPerRoundKg, jobKg: melt.finishing.value },
       { name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back', perPartKg: none, perRoundKg: melt.comesBack.value, jobKg: melt.comesBack.value },
       { name: 'Drips off', perPartKg: none, perRoundKg: dripsInRound(plan, melt.meltId), jobKg: melt.drips.value },
     ].filter(({ jobKg }) => jobKg > 0.00005);
     const round = (lines: readonly Line[]): number => lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
     const tools = { name: 'Bowl and tools', perPartKg: none, perRoundKg: melt.perRound.value - round([...coats, ...further]), jobKg: melt.stuck.value };
+    const stepKg = scaleStepKg(melt.melted.value, system);
     return {
       meltId: melt.meltId,
       chocolate: chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId)).name,
       partName: plan.parts.length === 1 && plan.part.perPiece === 2 ? 'half' : 'part',
       perRound: Math.max(...plan.batch.byPart.map(({ perRound }) => perRound)),
-      rows: addedUp([...coats, ...further, tools], system),
+      stepKg,
+      rows: addedUp([...coats, ...further, tools], stepKg),
     };
   });
 }
@@ -78,8 +82,7 @@ function shareOf(shares: readonly { readonly meltId: string; readonly share: num
 }
 
 /** Lines rounded to what a scale shows, with their sum last. */
-function addedUp(lines: readonly Line[], system: UnitSystem): WeighOutRow[] {
-  const step = scaleStepKg(lines.reduce((sum, { jobKg }) => sum + jobKg, 0), system);
+function addedUp(lines: readonly Line[], step: number): WeighOutRow[] {
   const job = onScale(lines.map(({ jobKg }) => jobKg), step);
   const round = onScale(lines.map(({ perRoundKg = 0 }) => perRoundKg), step);
   const sum = (of: readonly number[]): number => of.reduce((all, one) => all + one, 0);

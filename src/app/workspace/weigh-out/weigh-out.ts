@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { layerCount } from '../../../core/plan/batch-input';
+import { layersOf } from '../../../core/plan/batch-input';
 import { PlanService } from '../../state/plan-service';
+import { ShoppingList } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
-import { text } from '../../wording/format';
+import { text, weighedText } from '../../wording/format';
+import { listed } from '../../wording/names';
 import { weighOutTables } from './weigh-out-table';
 
 /** The amounts to weigh out, per part, per round and for the job; they add up. */
@@ -12,7 +14,7 @@ import { weighOutTables } from './weigh-out-table';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Figure],
   template: `
-    <h2>Weigh out</h2>
+    <h2>Weigh out{{ estimated() ? ', estimated' : '' }}</h2>
     @for (table of tables(); track table.meltId) {
       <table>
         <thead><tr><th scope="col"><span class="name">{{ table.chocolate }}</span></th><th scope="col">{{ table.partName }}</th><th scope="col">round</th><th scope="col">job</th></tr></thead>
@@ -20,7 +22,7 @@ import { weighOutTables } from './weigh-out-table';
           @for (row of table.rows; track row.name) {
             <tr [class.sum]="row.sum">
               <th scope="row">{{ row.name }}</th>
-              <td>{{ write(row.perPartKg) }}</td><td>{{ write(row.perRoundKg) }}</td><td>{{ write(row.jobKg) }}</td>
+              <td>{{ write(row.perPartKg) }}</td><td>{{ weighed(row.perRoundKg, table.stepKg) }}</td><td>{{ weighed(row.jobKg, table.stepKg) }}</td>
             </tr>
           }
         </tbody>
@@ -38,10 +40,10 @@ import { weighOutTables } from './weigh-out-table';
           </tbody>
         </table>
       }
-      @for (buy of p.buy; track buy.chocolateId) {
-        <p class="buy">Buy <ks-figure [answer]="buy.mass" [strong]="true" />, <ks-figure [answer]="buy.packs" /> {{ buy.packs.value === 1 ? 'pack' : 'packs' }} of {{ packs().get(buy.chocolateId) }}</p>
+      @for (line of buying(); track line.key) {
+        <p class="buy">{{ line.what }} @if (line.packs; as packs) { <ks-figure [answer]="packs" [strong]="true" /> {{ line.of }} } <span class="aside">{{ line.why }}</span></p>
       }
-      <p class="buy">With {{ write(p.casting.atHandKg) }} you can make <ks-figure [answer]="p.batch.piecesFromAtHand" [strong]="true" /></p>
+      @if (list.makes(); as makes) { <p class="buy">With {{ onHand() }} you can make <ks-figure [answer]="makes" [strong]="true" /></p> }
     }
   `,
   styleUrl: './weigh-out.less',
@@ -49,6 +51,7 @@ import { weighOutTables } from './weigh-out-table';
 export class WeighOut {
   private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).plan;
+  protected readonly estimated = inject(PlanService).estimated;
   protected readonly tables = computed(() => {
     const plan = this.plan();
     return plan ? weighOutTables(plan, this.units.system()) : [];
@@ -56,9 +59,25 @@ export class WeighOut {
   protected readonly manyRounds = computed(() => (this.plan()?.batch.rounds.value ?? 1) > 1);
   protected readonly inside = computed(() => {
     const plan = this.plan();
-    return plan ? plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => ({ id: choice.id, name: choice.filling.name, mass, jobKg: mass.value * layerCount(plan, part, plan.batch) }))) : [];
+    return plan ? plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => ({ id: choice.id, name: choice.filling.name, mass, jobKg: mass.value * layersOf(plan, part) }))) : [];
   });
-  protected readonly packs = computed(() => new Map(this.plan()?.casting.chocolates.map((c) => [c.id, text(c.packKg, 'mass', this.units.system())])));
+  protected readonly list = inject(ShoppingList);
+  /** What to buy of each chocolate, against what is on hand. */
+  protected readonly buying = computed(() => this.list.lines().flatMap(({ entryId, name, kind, neededKg, packKg, shopping }) => {
+    if (kind !== 'chocolate' || !shopping || packKg === undefined) return [];
+    const there = this.list.onHand().find(({ chocolateId }) => chocolateId === entryId)?.kg ?? 0;
+    const why = `${this.write(neededKg)} wanted${there > 0 ? `, ${this.write(there)} on hand` : ''}`;
+    const { packs, packsAnswer } = shopping;
+    return [packs === 0 ? { key: entryId, what: `Enough ${name}:`, packs: undefined, of: '', why } : { key: entryId, what: `Buy ${name}:`, packs: packsAnswer, of: `${packs === 1 ? 'pack' : 'packs'} of ${this.write(packKg)};`, why }];
+  }));
+  protected readonly onHand = computed(() => {
+    const all = this.list.onHand();
+    return all.length === 1 ? `${this.write(all[0].kg)} ${all[0].name}` : `what is on hand of ${listed(all.map(({ name }) => name))}`;
+  });
+
+  protected weighed(kg: number | undefined, stepKg: number): string {
+    return kg === undefined ? '' : weighedText(kg, stepKg, this.units.system());
+  }
 
   protected write(kg: number | undefined): string {
     return kg === undefined ? '' : text(kg, 'mass', this.units.system());

@@ -3,10 +3,11 @@ import { Units } from '../../state/units';
 import { WorkingPanel } from '../../state/working-panel';
 import { Figure } from '../../ui/figure';
 import { SidePanel } from '../../ui/side-panel';
-import { rangeText, text } from '../../wording/format';
+import { answerText, rangeText, text } from '../../wording/format';
 import { choiceName } from '../../wording/names';
 import { RULES } from '../../wording/rules';
 import { TERM_NAMES } from '../../wording/terms';
+import { momentText, ownZone } from '../../wording/times';
 
 /** The working behind a figure: what it came from, how, where the rule is from, how sure it is. */
 @Component({
@@ -52,13 +53,13 @@ export class Working {
     if (!answer) return undefined;
     const system = this.units.system();
     return {
-      value: text(answer.value, answer.dimension, system),
+      value: answerText(answer, system),
       range: rangeText(answer, system),
       rule: RULES[answer.rule],
       parts: answer.parts ?? [],
       terms: answer.terms.map((term) => ({
         name: TERM_NAMES[term.name],
-        value: typeof term.value === 'string' ? choiceName(term.value) : text(term.value, term.dimension ?? 'count', system),
+        value: typeof term.value === 'string' ? choiceName(term.value) : term.dimension === 'moment' ? momentText(term.value, answer.zone ?? ownZone()) : text(term.value, term.dimension ?? 'count', system),
       })),
     };
   });

@@ -1,0 +1,60 @@
+import { batchAmounts } from '../batch/batch';
+import { components, gathered, type Component } from '../fill/recipe';
+import { answer, term, type Answer } from '../quantity/answer';
+import type { Casting } from '../record/casting';
+import { LIMITS } from '../record/limits';
+import { fillingOf, meltOf, sharesOf } from '../record/references';
+import { batchInput, layerCount } from './batch-input';
+import type { PlanDraft } from './draft';
+import type { CastingPlan } from './plan';
+
+/** How many parts of a kind are cast. */
+export type CastCount = (partId: string) => number;
+
+/** What so many pieces take of each filling, in the layers and on the pieces, kg by the filling's id. */
+export function fillingMasses(plan: PlanDraft, pieces: number, cast: CastCount): ReadonlyMap<string, number> {
+  const masses = new Map<string, number>();
+  const add = (fillingId: string, kg: number): void => void masses.set(fillingId, (masses.get(fillingId) ?? 0) + kg);
+  for (const part of plan.parts) for (const layer of part.fill.layers) add(layer.choice.filling.id, layer.mass.value * layerCount(plan, part, pieces, cast));
+  for (const { finish, material } of plan.finishes) if ('fillingId' in finish && finish.fillingId !== undefined && material) add(finish.fillingId, material.value * pieces);
+  return masses;
+}
+
+/** What an amount of a filling comes down to. */
+export function fillingParts(casting: Casting, fillingId: string, kg: number): Component[] {
+  return gathered(components(casting.fillings, fillingOf(casting, fillingId), kg));
+}
+
+/** Chocolate that so many pieces of a plan take, melted and in fillings, kg by the chocolate's id, in the order of its use. */
+export function chocolateNeeds(plan: CastingPlan, pieces: number): ReadonlyMap<string, number> {
+  const { casting } = plan;
+  const input = { ...batchInput(plan, plan.parts), pieces };
+  const { melts, parts } = batchAmounts(input);
+  const needs = new Map<string, number>();
+  const add = (chocolateId: string, kg: number): void => void needs.set(chocolateId, (needs.get(chocolateId) ?? 0) + kg);
+  for (const { meltId, meltedKg } of melts) for (const { chocolateId, share } of sharesOf(casting, meltOf(casting, meltId))) add(chocolateId, share * meltedKg);
+  const cast: CastCount = (partId) => parts[input.parts.findIndex((part) => part.partId === partId)];
+  for (const [fillingId, kg] of fillingMasses(plan, pieces, cast)) for (const part of fillingParts(casting, fillingId, kg)) if (part.chocolateId !== undefined) add(part.chocolateId, part.kg);
+  return needs;
+}
+
+/** A hair of tolerance: what is bought to the gram is enough. */
+const HAIR_KG = 1e-9;
+
+/**
+ * Most pieces that can be made of the chocolate on hand: the plan for so many takes no more of any than there is, and for one more it
+ * would. 0 where there is not enough for one.
+ * @param onHandKg by the chocolate's id; none of what it does not name
+ */
+export function piecesFrom(plan: CastingPlan, onHandKg: ReadonlyMap<string, number>): Answer {
+  const there = (chocolateId: string): number => onHandKg.get(chocolateId) ?? 0;
+  const fits = (pieces: number): boolean => [...chocolateNeeds(plan, pieces)].every(([chocolateId, kg]) => kg <= there(chocolateId) + HAIR_KG);
+  let low = 0;
+  let high: number = LIMITS.pieces.high + 1;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (fits(middle)) low = middle;
+    else high = middle;
+  }
+  return answer(low, 'count', 'batch.piecesFrom', [...chocolateNeeds(plan, 1).keys()].map((chocolateId) => term('onHand', there(chocolateId), 'mass')));
+}

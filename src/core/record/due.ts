@@ -1,0 +1,67 @@
+import { formatInTimeZone, fromZonedTime } from 'date-fns-tz';
+
+/** When something is due: a local time, as "2026-10-17T18:00", and the zone whose clocks tell it. */
+export interface Due {
+  readonly local: string;
+  readonly zone: string;
+}
+
+const DAY_MS = 86_400_000;
+
+// Looking a zone up takes as long as planning a casting; records never change in place.
+const zones = new Map<string, boolean>();
+const instants = new WeakMap<Due, number>();
+
+/** Whether a zone is one of those this system knows, as "Europe/Berlin" (IANA time zone database). */
+export function isZone(zone: string): boolean {
+  let known = zones.get(zone);
+  if (known === undefined) {
+    known = lookedUp(zone);
+    zones.set(zone, known);
+  }
+  return known;
+}
+
+function lookedUp(zone: string): boolean {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }));
+  } catch {
+    return false;
+  }
+}
+
+/** Whether a text is a date and time that the calendar has. */
+export function isLocalTime(local: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(local)) return false;
+  const utc = new Date(`${local}:00Z`);
+  return !Number.isNaN(utc.getTime()) && utc.toISOString().startsWith(local);
+}
+
+/**
+ * The moment something is due, s since 1970 UTC. A time that a change of clocks skips is taken as so much later as is skipped, as
+ * calendars do (RFC 5545, 3.3.5).
+ */
+export function dueSeconds(due: Due): number {
+  let seconds = instants.get(due);
+  if (seconds === undefined) {
+    seconds = (skipped(due) ? Date.parse(`${due.local}:00Z`) - aheadMs(due) : fromZonedTime(due.local, due.zone).getTime()) / 1000;
+    instants.set(due, seconds);
+  }
+  return seconds;
+}
+
+/** Whether clocks skip this local time when they go forward. */
+export function skipped({ local, zone }: Due): boolean {
+  return localTime(fromZonedTime(local, zone).getTime() / 1000, zone) !== local;
+}
+
+/** What the zone's clocks were ahead of UTC the day before, ms. */
+function aheadMs({ local, zone }: Due): number {
+  const before = fromZonedTime(local, zone).getTime() - DAY_MS;
+  return Date.parse(`${localTime(before / 1000, zone)}:00Z`) - Math.floor(before / 60_000) * 60_000;
+}
+
+/** A moment, s since 1970 UTC, as the local time of a zone. */
+export function localTime(seconds: number, zone: string): string {
+  return formatInTimeZone(seconds * 1000, zone, "yyyy-MM-dd'T'HH:mm");
+}
