@@ -39,6 +39,8 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
       return { mark: 'cool', head: `${warmth('workingC')} is below the band of ${values['name']}.`, body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`, action: 'Bring it into its band' };
     case 'tooSmallToMelt':
       return { mark: 'scorches', head: `${mass('kg')} of ${values['name']} is too little for this microwave.`, body: `Even 5 s would pass ${warmth('ceilingC')} in places. Lower the power, or melt it over a very low steam.`, action: 'Use the double boiler' };
+    case 'notWorkable':
+      return { mark: 'too short', head: `${values['name']} leaves its band within seconds.`, body: `Between ${warmth('workFromC')} and ${warmth('workToC')} there is no time to work. Give it a wider band in the pantry, as the packet has it, or keep the bowl over warm water.`, action: '' };
     case 'steelInMicrowave':
       return { mark: 'metal', head: 'A steel bowl must not stand in the microwave.', body: 'It sparks and does not heat. Choose another bowl, or melt over steam.', action: 'Use the double boiler' };
     case 'untempered':

@@ -25,7 +25,7 @@ export function insetLine(outer: Profile, thicknessM: ArrayLike<number>): Line {
   for (let i = 0; i < n; i++) {
     const t = thicknessM[i] * areaFactor[i];
     r[i] = i === 0 ? 0 : radiusM[i] - t * Math.sin(slope[i]);
-    z[i] = i === 0 ? thicknessM[0] : heightM[i] + t * Math.cos(slope[i]);
+    z[i] = i === 0 ? t : heightM[i] + t * Math.cos(slope[i]);
   }
   if (leans) {
     z[n] = rimM;
@@ -55,29 +55,34 @@ function asMoved(r: Float64Array, z: Float64Array, rimM: number): Line {
   return ended(radius, height, rim, rimM);
 }
 
-const HAIR_M = 1e-9;
+/** Levels this close are one, m; a line is read so far above and below each, as it may step from one width to another there. */
+const HAIR_M = 1e-8;
 
 /** At every height of a moved line that folds back, the narrowest of the stretches that pass it. */
 function narrowest(r: Float64Array, z: Float64Array, floor: number, rimM: number): Line {
-  // The first level lies a hair above the floor, so that a level floor keeps its width.
-  const levels = [floor + HAIR_M, ...new Set(Array.from(z).filter((level) => level > floor + HAIR_M && level < rimM))].sort((a, b) => a - b);
+  const levels = Array.from(z).filter((level) => level > floor + HAIR_M && level < rimM - HAIR_M).sort((a, b) => a - b);
   const radius: number[] = [0];
   const height: number[] = [floor];
-  for (const level of levels) {
+  const add = (level: number): void => {
+    if (level <= height[height.length - 1]) return;
     radius.push(widthAt(r, z, level, radius[radius.length - 1]));
     height.push(level);
+  };
+  add(floor + HAIR_M);
+  for (const level of levels) {
+    add(level - HAIR_M);
+    add(level + HAIR_M);
   }
   return ended(radius, height, widthAt(r, z, rimM, radius[radius.length - 1]), rimM);
 }
 
+/** The narrowest stretch that passes a level; as wide as `before` where none does, as over a level floor. */
 function widthAt(r: Float64Array, z: Float64Array, level: number, before: number): number {
   let least = Infinity;
   for (let i = 1; i < z.length; i++) {
     const [a, b] = [z[i - 1], z[i]];
-    if ((a < level && b < level) || (a > level && b > level)) continue;
-    const here = a === b ? Math.min(r[i - 1], r[i]) : r[i - 1] + ((level - a) / (b - a)) * (r[i] - r[i - 1]);
-    // A level stretch of floor bounds the inside from below, not from the side.
-    if (a === b && i < z.length - 1 && a <= z[0]) continue;
+    if ((a < level && b < level) || (a > level && b > level) || a === b) continue;
+    const here = r[i - 1] + ((level - a) / (b - a)) * (r[i] - r[i - 1]);
     if (here < least) least = here;
   }
   return Math.max(0, Number.isFinite(least) ? least : Math.min(before, r[r.length - 1]));

@@ -80,11 +80,15 @@ function coatAnswer(input: ChillInput, coat: CoatChill, index: number): ChillCoa
   const chosen = placeAnswers(input, index, here);
   const waited = last ? here.unmold : here.touch;
   const overruled = choice.overruledSeconds !== undefined;
-  const wholeMinutes = (seconds: number): number => Math.ceil(seconds / 60 - 0.05) * 60;
   const stay = overruled
     ? answer(choice.overruledSeconds, 'duration', 'chill.ownInterval', [])
-    : answer(wholeMinutes(waited.value), 'duration', last ? 'chill.unmold' : 'chill.touch', placeTerms(input, index, choice.place), [waited.low, waited.high]);
+    : answer(wholeMinutes(waited.value), 'duration', last ? 'chill.unmold' : 'chill.touch', placeTerms(input, index, choice.place), [wholeMinutes(waited.low), wholeMinutes(waited.high)]);
   return { chosen, places: coat.places.map((place) => placeAnswers(input, index, place)), stay, last, overruled };
+}
+
+/** A computed interval as it is kept: whole minutes, rounded up, unless a few seconds over one. */
+function wholeMinutes(seconds: number): number {
+  return Math.ceil(seconds / 60 - 0.05) * 60;
 }
 
 function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): PlaceAnswers {

@@ -95,6 +95,8 @@ class StayRun {
   private unmold = Infinity;
   private latest = Infinity;
   private snapshot: CoatStay['after'] | undefined;
+  private readonly beforeC: Float64Array;
+  private readonly beforeSet: Float64Array;
   private snapshotSurfaceC = 0;
 
   constructor(private readonly input: ChillInput, private readonly index: number, place: Place, variation: ChillVariation, before: SlabState | undefined) {
@@ -103,6 +105,8 @@ class StayRun {
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
     this.slab.addOutsideCapacity(trayHeat(input.material));
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
+    this.beforeC = new Float64Array(this.slab.size);
+    this.beforeSet = new Float64Array(this.slab.size);
     const inside = airInsideH(coat.inside, input.insertM);
     const airIn = (where: Place): SlabAir => {
       const c = placeC(input.kitchen, where) + variation.placeK;
@@ -133,21 +137,21 @@ class StayRun {
     while (time < this.longestS && time < this.latest) {
       const rest = wanted !== undefined && time < wanted ? wanted - time : Infinity;
       const taken = Math.min(dt, rest);
+      this.remember();
       const change = this.slab.step(taken, this.air);
       if (!(change >= 0)) {
         dt = taken / 2;
         if (dt < SHORTEST_STEP_S) throw new Error('the chill does not converge');
         continue;
       }
-      const now = this.measures();
-      this.note(time, taken, before, now);
+      this.note(time, taken, before, this.measures());
+      if (this.endsStay(stayUntil, wanted, time + taken)) this.keepAt(Math.min(wanted ?? (stayUntil === 'touch' ? this.touch : this.unmold), time + taken) - time, taken);
       time += taken;
-      before = now;
-      if (this.endsStay(stayUntil, wanted, time)) this.keep(now.surfaceC);
+      before = this.measures();
       dt = Math.min(this.longestS / STEPS_AT_LEAST, taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))));
     }
-    if (!this.snapshot) this.keep(before.surfaceC);
-    const latestSeconds = Number.isFinite(this.unmold) ? Math.min(this.latest, 3 * this.unmold) : Infinity;
+    if (!this.snapshot) this.keep();
+    const latestSeconds = Number.isFinite(this.unmold) ? Math.max(this.unmold, Math.min(this.latest, 3 * this.unmold)) : Infinity;
     const after = this.snapshot as SlabState;
     return { times: { touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds }, after, surfaceC: this.snapshotSurfaceC };
   }
@@ -169,9 +173,24 @@ class StayRun {
     return Number.isFinite(stayUntil === 'touch' ? this.touch : this.unmold);
   }
 
-  private keep(surfaceC: number): void {
+  private keep(): void {
     this.snapshot = { temperatureC: this.slab.temperatureC.slice(), setFraction: this.slab.setFraction.slice() };
-    this.snapshotSurfaceC = surfaceC;
+    this.snapshotSurfaceC = this.surfaceC();
+  }
+
+  /** Keeps what there is at a mark within the step just made, which is made again in two, up to the mark and on: a stay ends at its mark, and not a step later. */
+  private keepAt(markS: number, stepS: number): void {
+    const rest = stepS - markS;
+    if (markS < SHORTEST_STEP_S || rest < SHORTEST_STEP_S) return this.keep();
+    this.slab.continueFrom(this.beforeC, this.beforeSet);
+    this.advance(markS, this.air);
+    this.keep();
+    this.advance(rest, this.air);
+  }
+
+  private remember(): void {
+    this.beforeC.set(this.slab.temperatureC);
+    this.beforeSet.set(this.slab.setFraction);
   }
 
   private measures() {

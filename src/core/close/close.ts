@@ -10,6 +10,8 @@ export interface CloseInput {
   readonly depthM: number;
   readonly rimLengthM: number;
   readonly rimThicknessM: number;
+  /** Chocolate in that part, kg. */
+  readonly partKg: number;
   /** Colours of rim that may go on a plate. */
   readonly rimColours: number;
   /** Room under the rim down to a depth, m³: what a cap that thick takes. */
@@ -94,11 +96,12 @@ export function rimLossPerSecond({ kind, fatShare }: CloseInput['shell'], plateC
   return (CONTACT * Math.max(0, plateC - melts)) / toMelt;
 }
 
-function warmPlate({ shell, roomC, depthM, rimLengthM, rimThicknessM, rimColours, pieces }: CloseInput, { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>): CloseResult['plate'] {
+function warmPlate({ shell, roomC, depthM, rimLengthM, rimThicknessM, partKg, rimColours, pieces }: CloseInput, { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>): CloseResult['plate'] {
   const loss = rimLossPerSecond(shell, plateC, roomC);
   const lostM = Math.min(depthM, loss * seconds);
   const density = SET_DENSITY_FACTOR * CHOCOLATE_MATTER[shell.kind].meltedDensity;
-  const lostKg = lostM * rimLengthM * rimThicknessM * density;
+  // A shell narrows below its rim: no more of it is lost than there is.
+  const lostKg = Math.min(partKg, lostM * rimLengthM * rimThicknessM * density);
   // A piece takes heat for its rim, and meanwhile the plate cools in the room.
   const toMeltJ = lostKg * (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, MELTS_AT_C[shell.kind] - roomC) + latentHeat(shell.fatShare));
   const meanC = (plateC + MELTS_AT_C[shell.kind] + STILL_WARM_K) / 2;
@@ -107,7 +110,7 @@ function warmPlate({ shell, roomC, depthM, rimLengthM, rimThicknessM, rimColours
   const terms = [term('plate', plateC, 'temperature'), term('contact', seconds, 'duration'), term('room', roomC, 'temperature')];
   const spread = WORKING_RULES.coolingSpread;
   return {
-    lost: answer(lostM, 'length', 'close.lost', terms, [lostM / spread, lostM * spread]),
+    lost: answer(lostM, 'length', 'close.lost', terms, [lostM / spread, Math.min(depthM, lostM * spread)]),
     lostMass: answer(lostKg, 'mass', 'close.lostMass', [term('lostHeight', lostM, 'length'), term('rimLength', rimLengthM, 'length'), term('rim', rimThicknessM, 'length')]),
     perWarming: answer(serves, 'count', 'close.perWarming', terms, [Math.max(1, Math.floor(serves / spread)), Math.ceil(serves * spread)]),
     warmings: answer(Math.ceil(pieces / serves), 'count', 'close.warmings', [term('pieces', pieces, 'count'), term('perWarming', serves, 'count')]),

@@ -49,7 +49,7 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, simulated: SimulatedCo
   const nominal = readings(profile, laid.thicknessM);
   const low = readings(profile, thin.thicknessM);
   const high = readings(profile, thick.thicknessM);
-  const read = (of: (r: Readings) => number): Answer => answer(of(nominal), 'length', rule, terms, ordered(of(low), of(high)));
+  const read = (of: (r: Readings) => number): Answer => answer(of(nominal), 'length', rule, terms, [of(low), of(high)]);
   const mean = (l: LaidCoat): number => l.volumeM3 / input.cavity.wallAreaM2;
   return {
     choice,
@@ -57,18 +57,18 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, simulated: SimulatedCo
     thickness: { rim: read((r) => r.rimM), wall: read((r) => r.wallM), base: read((r) => r.baseM) },
     thicknessM: laid.thicknessM,
     mass: answer(laid.volumeM3 * density, 'mass', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume'), term('meltedDensity', density, 'density')],
-      ordered(thin.volumeM3 * density, thick.volumeM3 * density)),
+      [thin.volumeM3 * density, thick.volumeM3 * density]),
     spooned: answer(laid.volumeM3, 'volume', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume')]),
     drain: tippedOut(choice.method) ? answer(choice.drainSeconds, 'duration', 'coat.drain', terms) : undefined,
     dwell: tippedOut(choice.method) ? answer(choice.dwellSeconds, 'duration', 'coat.dwell', terms) : undefined,
     hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', nearestClass(choice.chocolate.fluidity))],
-      ordered(thin.holdM, thick.holdM)),
+      [thin.holdM, thick.holdM]),
     rest: simulated && answer(simulated.stillAfterSeconds, 'duration', 'coat.rest', [term('workingTemperature', choice.workingC, 'temperature'), term('wayUp', choice.wayUp)]),
-    // Of a dose it is what does not stay, so that none of it is lost to rounding.
+    // Of a dose it is what does not stay, so that none of it is lost.
     feet: simulated && answer(density * (input.press || tippedOut(choice.method) ? simulated.feetM3 : Math.max(0, choice.doseM3 - laid.volumeM3)), 'mass', 'coat.feet', [term('wayUp', choice.wayUp)]),
     overHold: !input.press && !tippedOut(choice.method) && choice.method !== 'turn' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
-    meanM: { value: mean(laid), low: mean(thin), high: mean(thick) },
+    meanM: { value: mean(laid), low: Math.min(mean(laid), mean(thin)), high: Math.max(mean(laid), mean(thick)) },
   };
 }
 
@@ -106,5 +106,3 @@ function summed(laid: readonly LaidCoat[]): Float64Array {
   for (const coat of laid) coat.thicknessM.forEach((t, i) => (total[i] += t));
   return total;
 }
-
-const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);

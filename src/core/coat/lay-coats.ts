@@ -5,7 +5,7 @@ import { tippedOut } from '../record/choices';
 import { drainLengths } from './drain-length';
 import { standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
-import { filmVolume, pressedFilm, readings, rimReading, spreadFilm } from '../shell/laid-film';
+import { filmHolding, pressedFilm, readings, rimReading, shellVolume, spreadFilm } from '../shell/laid-film';
 import type { SimulatedCoat, Simulated } from '../shell/simulated';
 import { afterDrain, dumpedFilm, settledFilm, type Wall } from './film';
 
@@ -54,10 +54,13 @@ export class CoatLayer {
     let below = new Float64Array(cavity.profile.arcM.length);
     return coats.map((coat, index) => {
       const { film, skin, holdM, placedM } = this.film(coat, index, coats, variation, below);
-      const more = this.correction(index, coats.length)?.[variation.end];
-      const total = below.map((b, i) => Math.min(b + Math.max(0, film[i] + (more?.[i] ?? 0)), cavity.depthM));
-      const volumeM3 = filmVolume(cavity, total) - filmVolume(cavity, below);
-      const wallC = this.correction(index, coats.length)?.wallC ?? skin.wallC;
+      const correction = this.correction(index, coats.length);
+      const more = correction?.[variation.end];
+      const laidM = film.map((h, i) => Math.max(0, h + (more?.[i] ?? 0)));
+      const wanted = this.volumeOf(coat, variation, correction);
+      const total = (wanted === undefined ? laidM : filmHolding(cavity, laidM, below, wanted)).map((h, i) => Math.min(below[i] + h, cavity.depthM));
+      const volumeM3 = shellVolume(cavity, total) - shellVolume(cavity, below);
+      const wallC = correction?.wallC ?? skin.wallC;
       const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
       below = total;
       return laid;
@@ -82,6 +85,13 @@ export class CoatLayer {
       points.forEach((point, k) => (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)));
     });
     return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
+  }
+
+  /** What a coat is known to hold, m³: of a dose all but what drips off, of a press what its gap holds; undefined where it follows from the thickness. */
+  private volumeOf(coat: CoatChoice, { dose }: Variation, correction: SimulatedCoat | undefined): number | undefined {
+    const { press } = this.place;
+    if (press) return press.by === 'water' ? press.m3 : undefined;
+    return tippedOut(coat.method) ? undefined : coat.doseM3 * dose * (1 - (correction?.feetShare ?? 0));
   }
 
   /** The correction of a coat among so many. */

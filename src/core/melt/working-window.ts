@@ -20,6 +20,9 @@ export function workingSeconds(pot: Pot, fromC: number, band: WorkingBand): numb
   return fromC <= band.workFromC ? 0 : secondsToReach(meltedPot(pot), fromC, band.workFromC, 0);
 }
 
+/** A bowl that leaves its band sooner than this cannot be worked from, s. Working rule. */
+export const LEAST_WORKABLE_S = 5;
+
 /** Seconds of heating at `watts` that bring it from one temperature to another. */
 export function reheatSeconds(pot: Pot, fromC: number, toC: number, watts: number): number {
   return fromC >= toC ? 0 : secondsToReach(meltedPot(pot), fromC, toC, watts);
@@ -27,12 +30,13 @@ export function reheatSeconds(pot: Pot, fromC: number, toC: number, watts: numbe
 
 /**
  * Reheats that a job needs: one whenever the bowl has cooled out of its band while it is worked from, and one before a stretch
- * in use where it cooled out while it stood. After each it is back at `backToC`.
+ * in use where it cooled out while it stood. After each it is back at `backToC`. Infinity where it leaves its band within seconds: it
+ * cannot be worked this way.
  */
 export function reheatsNeeded(pot: Pot, startC: number, backToC: number, band: WorkingBand, stretches: readonly BowlStretch[]): number {
   const full = workingSeconds(pot, backToC, band);
   if (!Number.isFinite(full)) return workingSeconds(pot, startC, band) === 0 ? 1 : 0;
-  if (full <= 0) return 0;
+  if (full < LEAST_WORKABLE_S) return Infinity;
   let left = workingSeconds(pot, startC, band);
   let reheats = 0;
   for (const { seconds, inUse } of stretches) {

@@ -133,7 +133,7 @@ function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[])
   const { kind, fatShare } = chocolates[chocolates.length - 1];
   const curve = depthCurve(fill.inside);
   return closeStation({
-    closure, pieces: casting.pieces, roomC: casting.kitchen.roomC, depthM: cavity.depthM, rimLengthM: cavity.rimLengthM, rimThicknessM: coat.total.rim.value, rimColours: rimColours(parts), headspaceM: fill.headspace.value,
+    closure, pieces: casting.pieces, roomC: casting.kitchen.roomC, depthM: cavity.depthM, rimLengthM: cavity.rimLengthM, rimThicknessM: coat.total.rim.value, partKg: coat.mass.value, rimColours: rimColours(parts), headspaceM: fill.headspace.value,
     volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM),
     meltKind: chocolateOf(casting, meltOf(casting, closure.meltId)).kind, shell: { kind, fatShare },
   });

@@ -13,7 +13,7 @@ export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'close' |
 /** Something in a plan that wants attention; the screen words it from its key and values. */
 export interface Problem {
   readonly key:
-    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself';
+    | 'rimTooThin' | 'coatTooHeavy' | 'wantedNotReached' | 'aboveCeiling' | 'belowBand' | 'tooSmallToMelt' | 'untempered' | 'notWorkable' | 'temperedCoating' | 'steelInMicrowave' | 'softSet' | 'willNotLetGo' | 'shortInterval' | 'fillTooHigh' | 'sweats' | 'longJob' | 'neverWarms' | 'restFirst' | 'paintCracks' | 'poolsBetweenTurns' | 'noRoomInside' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself';
   readonly station: StationKey;
   /** The part it is about, where it is about one. */
   readonly partId?: string;
@@ -73,6 +73,7 @@ function meltProblems({ casting, melts }: Planned): Problem[] {
     else if (!made.plan.reached) problem('tooSmallToMelt', { kg: made.perLotKg, hottestC: made.plan.hottestC, ceilingC: made.plan.ceilingC }, { key: 'meltBy', meltId, way: 'doubleBoiler' });
     if (kind !== 'compound' && school === 'meltOnly') problem('untempered', {}, { key: 'temperBy', meltId, school: 'seeding' });
     if (kind === 'compound' && school !== 'meltOnly') problem('temperedCoating', {}, { key: 'temperBy', meltId, school: 'meltOnly' });
+    if (made.reheats.value === Infinity) problem('notWorkable', { workFromC: bands.workFromC, workToC: bands.workToC });
     if (workingC < bands.workFromC && school !== 'holdBelow') problem('belowBand', { workingC, workFromC: bands.workFromC }, { key: 'setWorking', meltId, workingC: (bands.workFromC + bands.workToC) / 2 });
     return found;
   });

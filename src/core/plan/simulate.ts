@@ -13,6 +13,8 @@ import { make, structureOf, type Made, type Making } from './making';
 const WHERE_IT_NEVER_SETS_S = 1800;
 /** The aim is asked again while what it asks for still moves by more than this share. */
 const CLOSE_SHARE = 0.01;
+/** Likewise the coats' minutes. */
+const CLOSE_STAY_SHARE = 0.005;
 /** How hard a simulation tries: how often aim and simulation take turns at the most, and on how many cells. */
 interface Effort {
   readonly rounds: number;
@@ -33,13 +35,13 @@ export function shellInputOf(making: Making, made: Made): ShellInput {
   };
 }
 
-/** How long each coat stays in its place, s: the user's own time, or until the next coat or unmolding, in whole minutes. */
+/** How long each coat stays in its place, s: the user's own time, or until the next coat or unmolding. */
 function staysOf(input: ChillInput): number[] {
   const chill = chillNominal(input);
   return input.coats.map((coat, i) => {
     const { touch, unmold } = chill.coats[i].chosen;
     const computed = i === input.coats.length - 1 ? unmold.value : touch.value;
-    return coat.overruledSeconds ?? (Number.isFinite(computed) ? Math.ceil(computed / 60) * 60 : WHERE_IT_NEVER_SETS_S);
+    return coat.overruledSeconds ?? (Number.isFinite(computed) ? computed : WHERE_IT_NEVER_SETS_S);
   });
 }
 
@@ -75,7 +77,8 @@ function correction(making: Making, made: Made, result: ShellResult, before: Sim
     const kept = before?.ranged ? before.coats[i] : undefined;
     // The ends keep their distance from the middle until they are run again.
     const end = (of: 'thinM' | 'thickM'): Float64Array => (kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM);
-    return { nominalM, thinM: end('thinM'), thickM: end('thickM'), wallC, feetM3, stillAfterSeconds };
+    const feetShare = Math.min(1, feetM3 / made.coat.coats[i].choice.doseM3);
+    return { nominalM, thinM: end('thinM'), thickM: end('thickM'), wallC, feetM3, feetShare, stillAfterSeconds };
   });
   return { coats, ranged: before?.ranged ?? false };
 }
@@ -87,7 +90,7 @@ function closedForm({ material, moldWallM, kitchen, press }: Making, { cavity, c
 }
 
 function sameStays(a: ShellInput, b: ShellInput): boolean {
-  return a.coats.every(({ sets }, i) => sets.every(({ seconds }, k) => seconds === b.coats[i].sets[k].seconds));
+  return a.coats.every(({ sets }, i) => sets.every(({ seconds }, k) => Math.abs(seconds - b.coats[i].sets[k].seconds) <= CLOSE_STAY_SHARE * seconds));
 }
 
 /** Whether the aim asks for something else than before. */

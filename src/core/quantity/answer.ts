@@ -46,7 +46,7 @@ export interface Answer {
   readonly zone?: string;
 }
 
-/** Makes an answer; `range` is [low, high] in the same unit as `value`. */
+/** Makes an answer; `range` holds the two ends of the likely range, in either order, in the same unit as `value`. A range always holds its value. */
 export function answer(
   value: number,
   dimension: Dimension,
@@ -55,7 +55,7 @@ export function answer(
   range?: readonly [number, number],
 ): Answer {
   // Without a range the two ends are left out, so that a figure never pretends to one.
-  return range ? { value, dimension, rule, terms, low: range[0], high: range[1] } : { value, dimension, rule, terms };
+  return range ? { value, dimension, rule, terms, low: Math.min(value, ...range), high: Math.max(value, ...range) } : { value, dimension, rule, terms };
 }
 
 /** Names an input of an answer. A string value is a key the screen words, such as a method. */

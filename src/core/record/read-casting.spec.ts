@@ -1,4 +1,5 @@
 import { demoCastings } from '../../data/demo';
+import { CASTING_SCHEMA_VERSION } from './casting';
 import { LIMITS } from './limits';
 import { readCasting } from './read-casting';
 

@@ -1,6 +1,7 @@
 import type { Cavity } from '../cavity/cavity';
 import { layerVolumePerArea } from '../cavity/layer';
-import type { Profile } from '../cavity/profile';
+import { insetLine } from '../cavity/inset';
+import { cumulativeVolume, type Line, type Profile } from '../cavity/profile';
 import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
 import type { CoatArea } from '../record/choices';
@@ -65,6 +66,47 @@ export function filmVolume(cavity: Pick<Cavity, 'profile'>, thicknessM: ArrayLik
     before = here;
   }
   return Math.PI * volume;
+}
+
+/**
+ * Chocolate in a shell, m³: the cavity less what is left inside it, so that layers that meet in a narrow place are not counted twice and no
+ * shell is more than the cavity. On the outside of a former, where nothing meets, the volume of the layer.
+ */
+export function shellVolume(cavity: Pick<Cavity, 'profile' | 'outward' | 'volumeM3'>, thicknessM: ArrayLike<number>): number {
+  if (cavity.outward) return filmVolume(cavity, thicknessM);
+  const inside = enclosed(insetLine(cavity.profile, thicknessM));
+  return cavity.volumeM3 * Math.max(0, 1 - inside / enclosed(cavity.profile));
+}
+
+function enclosed(line: Line): number {
+  const volumes = cumulativeVolume(line);
+  return volumes[volumes.length - 1];
+}
+
+/** Thickest that a layer is taken to be made to hold what it is to hold, over what it was laid as. */
+const MOST_TIMES_AS_LAID = 40;
+
+/**
+ * A film made as much thicker or thinner, alike everywhere, as it takes for a shell to hold so much of it: what was spread by its thickness
+ * comes to the volume that there is of it. Where there is no room for all of it, it fills what there is.
+ * @param belowM what has set at each point, m; @param volumeM3 what the film is to hold
+ */
+export function filmHolding(cavity: Cavity, filmM: Float64Array, belowM: ArrayLike<number>, volumeM3: number): Float64Array {
+  const most = cavity.depthM;
+  const before = shellVolume(cavity, belowM);
+  const times = (factor: number): Float64Array => filmM.map((h, i) => Math.max(0, Math.min(factor * h, most - belowM[i])));
+  const over = (factor: number): number => shellVolume(cavity, filmM.map((h, i) => Math.min(belowM[i] + factor * h, most))) - before - volumeM3;
+  const asLaid = over(1);
+  if (Math.abs(asLaid) <= 1e-9 * volumeM3) return times(1);
+  let [low, high] = asLaid < 0 ? [1, 1.1] : [0, 1];
+  let atHigh = asLaid < 0 ? over(high) : asLaid;
+  while (atHigh < 0 && high < MOST_TIMES_AS_LAID) {
+    low = high;
+    high *= 1.6;
+    atHigh = over(high);
+  }
+  if (atHigh <= 0) return times(high);
+  return times(rootBetween(over, low, high, low === 0 ? -volumeM3 : over(low), atHigh, 1e-8 * volumeM3));
 }
 
 /** Share of the coat each point of the profile takes, 0 to 1, fading over its edge. */

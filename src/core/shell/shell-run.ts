@@ -8,7 +8,7 @@ import { dwellSkin } from './dwell-skin';
 import { evenFilm } from './even-film';
 import { placeC } from './place-air';
 import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell';
-import { airAround, standingAir, startingFilm } from './shell-surroundings';
+import { airAround, standingAir, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
@@ -78,14 +78,14 @@ export class ShellRun {
     this.flow = stiffened(cassonAt40(fluidity), stiffnessAt(stiffness, choice.chocolate));
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
     const meltC = this.dwell(choice, workingC);
-    this.place(choice, meltC);
+    const overflowM3 = this.place(choice, meltC);
     if (tippedOut(choice.method) && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
     else this.spread(choice);
     const drainedM3 = this.film.drippedM3;
     const wallC = mean(this.heat.wallC);
     this.setDown(coat, Math.max(0, handlingSeconds - (this.seconds - startedAt)));
     const stillAfterSeconds = this.flowing ? Infinity : Math.max(0, this.lastFlowed);
-    const feetM3 = this.film.drippedM3 - drainedM3;
+    const feetM3 = this.film.drippedM3 - drainedM3 + overflowM3;
     this.drippedM3 += this.film.drippedM3;
     this.keepFilm(this.film.thicknessM, this.filmPerArea);
     // Where a narrow waist fills up, a layer on the wall is no thicker than the cavity is deep.
@@ -126,16 +126,16 @@ export class ShellRun {
     return choice.stands ? skin.meltC : workingC;
   }
 
-  /** Lays the film a coat starts from, so warm. */
-  private place(choice: CoatChoice, meltC: number): void {
+  /** Lays the film a coat starts from, so warm. Gives what of a dose finds no room and runs over, m³. */
+  private place(choice: CoatChoice, meltC: number): number {
     this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, meltC);
     this.pour(startingFilm(this.input, choice, this.variation.dose, this.cells, this.belowM));
+    if (this.input.press || tippedOut(choice.method)) return 0;
+    return Math.max(0, choice.doseM3 * this.variation.dose - this.film.volumeM3.reduce((sum, v) => sum + v, 0));
   }
 
   private pour(thicknessM: Float64Array): void {
-    const { depthM, rimDiameterM } = this.input.cavity;
-    // More than the cavity holds would stand over it, and is no layer on its wall.
-    const most = Math.min(depthM, rimDiameterM / 2);
+    const most = thickestM(this.input.cavity);
     const before = this.held();
     this.film.lay(thicknessM.map((h, i) => Math.max(0, Math.min(h, most - this.belowM[i]))), this.belowM);
     this.countVolumes();

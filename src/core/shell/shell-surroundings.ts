@@ -2,7 +2,9 @@ import type { Place } from '../record/choices';
 import type { CoatChoice, Inside } from './coat-choice';
 import type { DwellInput } from './dwell-skin';
 import { tippedOut } from '../record/choices';
-import { pressedFilm, spreadFilm, startThicknessM, timesThicker } from './laid-film';
+import type { Cavity } from '../cavity/cavity';
+import { rootBetween } from '../quantity/root';
+import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
 import type { ShellInput, ShellVariation } from './shell';
 import { layerOn, toCells, type WallCells } from './wall-cells';
@@ -26,10 +28,24 @@ export function startingFilm({ cavity, press }: ShellInput, choice: CoatChoice, 
     return belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b)));
   }
   if (press) return toCells(cells, pressedFilm(cavity, press), cavity.profile.arcM);
-  const doseM3 = choice.doseM3 * doseFactor;
-  const laid = toCells(cells, spreadFilm(cavity, doseM3, choice.where), cavity.profile.arcM);
-  // The whole dose lies on what has set, and not what would lie there on the bare wall.
-  const held = (times: number): number => cells.areaM2.reduce((sum, area, i) => sum + area * (layerOn(cells, i, belowM[i] + times * laid[i]) - layerOn(cells, i, belowM[i])), 0);
-  const times = timesThicker(cavity, laid, belowM, held, doseM3);
-  return laid.map((h) => h * times);
+  return dosedFilm(cavity, cells, toCells(cells, spreadFilm(cavity, choice.doseM3, choice.where), cavity.profile.arcM), belowM, choice.doseM3 * doseFactor);
+}
+
+/** A dose that would lie so many times as thick as it is spread has no room. */
+const MOST_TIMES = 60;
+
+/** A film spread in a shape, as thick as it has to be for the cells to hold the whole dose; as much of it as there is room for. */
+function dosedFilm(cavity: Cavity, cells: WallCells, shapeM: Float64Array, belowM: Float64Array, doseM3: number): Float64Array {
+  const most = thickestM(cavity);
+  const laid = (times: number): Float64Array => shapeM.map((h, i) => Math.max(0, Math.min(times * h, most - belowM[i])));
+  const over = (times: number): number => laid(times).reduce((sum, h, i) => sum + cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i])), -doseM3);
+  let high = 1;
+  let atHigh = over(high);
+  while (atHigh < 0 && high < MOST_TIMES) atHigh = over((high *= 2));
+  return laid(atHigh <= 0 ? high : rootBetween(over, 0, high, -doseM3, atHigh, 1e-10 * doseM3));
+}
+
+/** More than this would stand over a cavity, and is no layer on its wall, m. */
+export function thickestM({ depthM, rimDiameterM }: Pick<Cavity, 'depthM' | 'rimDiameterM'>): number {
+  return Math.min(depthM, rimDiameterM / 2);
 }

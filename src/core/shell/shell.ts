@@ -58,7 +58,7 @@ export interface ShellMoment {
 export interface ShellCoatResult {
   /** At each point of the profile, m. */
   readonly thicknessM: Float64Array;
-  /** What dripped off the rim after it was set down, m³. */
+  /** What dripped off the rim after it was set down, and what of a dose found no room, m³. */
   readonly feetM3: number;
   /** Mean temperature of the mold's wall when the coat was set down, °C. */
   readonly wallC: number;

@@ -5,8 +5,9 @@ export interface SimulatedCoat {
   readonly thickM: Float64Array;
   /** Mean temperature of the mold's wall when the coat was set down, °C. */
   readonly wallC: number;
-  /** What dripped off the rim after it was set down, m³. */
+  /** What dripped off the rim after it was set down, m³, and as a share of the dose where there is one. */
   readonly feetM3: number;
+  readonly feetShare: number;
   /** Seconds after it was set down until nothing ran any more; Infinity: it never came to rest. */
   readonly stillAfterSeconds: number;
 }
