@@ -2,6 +2,7 @@ import { inject } from '@angular/core';
 import { Router, type ActivatedRouteSnapshot, type Routes } from '@angular/router';
 import { CastingStore } from './state/casting-store';
 import { PlanService } from './state/plan-service';
+import { STATIONS } from './wording/names';
 import { Workspace } from './workspace/workspace';
 
 /** Opens on the casting that was open last, else the first, else the list. */
@@ -9,6 +10,11 @@ function home() {
   const castings = inject(CastingStore).castings();
   const open = castings.find((casting) => casting.id === lastOpen()) ?? castings[0];
   return inject(Router).createUrlTree(open ? ['/casting', open.id, 'coat'] : ['/castings']);
+}
+
+/** A station that there is not leads to the first thing one looks at. */
+function knownStation({ paramMap }: ActivatedRouteSnapshot) {
+  return STATIONS.some((key) => key === paramMap.get('station')) || inject(Router).createUrlTree(['/casting', paramMap.get('id'), 'coat']);
 }
 
 /** Opens the casting of the address and plans it, in two tasks of their own before its page is drawn. */
@@ -45,7 +51,7 @@ export const routes: Routes = [
   { path: 'casting/:id/compare', loadComponent: () => import('./compare/compare-page').then((m) => m.ComparePage), resolve: { planned } },
   { path: 'casting/:id/find', loadComponent: () => import('./compare/find-page').then((m) => m.FindPage), resolve: { planned } },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
-  { path: 'casting/:id/:station', component: Workspace, resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
+  { path: 'casting/:id/:station', component: Workspace, canActivate: [knownStation], resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
   { path: 'casting/:id', redirectTo: 'casting/:id/coat' },
   { path: '**', redirectTo: '' },
 ];

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { readWhole } from '../testing/read-whole';
 import { simulatedPlan } from '../core/plan/remedy-effect';
 import { readCasting } from '../core/record/read-casting';
 import { arbitraryCasting } from '../testing/arbitrary-casting';
@@ -14,7 +15,7 @@ describe('casting file', () => {
   it('gives back exactly the castings it was given, 1,000 times', () => {
     fc.assert(
       fc.property(arbitraryCasting, (casting) => {
-        const read = readCastingFile(writeCastingFile([casting], now));
+        const read = readWhole(readCastingFile(writeCastingFile([casting], now)));
         expect(read).toEqual({ ok: true, records: [casting], bad: [] });
       }),
       { numRuns: 1000 },
@@ -32,23 +33,23 @@ describe('casting file', () => {
     ['a newer file', file.replace('"formatVersion": 1', '"formatVersion": 7'), 'newerFile'],
     ['20 MB and more', 'x'.repeat(20_000_001), 'tooLarge'],
   ])('refuses %s', (_, content, problem) => {
-    expect(readCastingFile(content)).toMatchObject({ ok: false, problem });
+    expect(readWhole(readCastingFile(content))).toMatchObject({ ok: false, problem });
   });
 
   it('names the line at which a file breaks off', () => {
     const cut = file.slice(0, 900);
-    const read = readCastingFile(cut);
+    const read = readWhole(readCastingFile(cut));
     expect(read.ok || read.place).toBe(`line ${cut.split('\n').length}, column ${(cut.split('\n').at(-1) ?? '').length + 1}`);
   });
 
   it('reads a file that begins with a byte order mark', () => {
-    expect(readCastingFile(`\uFEFF${file}`).ok).toBe(true);
+    expect(readWhole(readCastingFile(`\uFEFF${file}`)).ok).toBe(true);
   });
 
   it('offers the good ones of a file with a bad one, and names the bad one’s place', () => {
     const broken = raw();
     broken.castings[0]['pieces'] = 'many';
-    const read = readCastingFile(JSON.stringify(broken));
+    const read = readWhole(readCastingFile(JSON.stringify(broken)));
     expect(read.ok && read.records.map((casting) => casting.name)).toEqual(['Pebble bites']);
     expect(read.bad).toMatchObject([{ position: 1, name: 'Cider-spice bombs', problem: { problem: 'badValue', path: 'pieces' } }]);
   });
@@ -57,7 +58,7 @@ describe('casting file', () => {
     const broken = raw();
     broken.castings[0]['schemaVersion'] = 9;
     (broken.castings[1]['melts'] as { bowlId: string }[])[0].bowlId = 'gone';
-    const read = readCastingFile(JSON.stringify(broken));
+    const read = readWhole(readCastingFile(JSON.stringify(broken)));
     expect(read.ok).toBe(false);
     expect(read.bad.map((bad) => [bad.problem.problem, bad.problem.path])).toEqual([['newerVersion', 'schemaVersion'], ['brokenReference', 'melts.0.bowlId']]);
   });

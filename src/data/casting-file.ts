@@ -16,7 +16,7 @@ export function writeCastingFile(castings: readonly Casting[], now: Date): strin
   return writeRecordFile(CASTINGS, castings, now);
 }
 
-/** Reads an export file of castings. */
-export function readCastingFile(text: string): FileReading<Casting> {
+/** Reads, in steps, an export file of castings. */
+export function readCastingFile(text: string): Generator<number, FileReading<Casting>> {
   return readRecordFile(CASTINGS, text);
 }

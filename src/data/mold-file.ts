@@ -13,7 +13,7 @@ export function writeMoldFile(molds: readonly LibraryMold[], now: Date): string 
   return writeRecordFile(MOLDS, molds, now);
 }
 
-/** Reads an export file of molds. */
-export function readMoldFile(text: string): FileReading<LibraryMold> {
+/** Reads, in steps, an export file of molds. */
+export function readMoldFile(text: string): Generator<number, FileReading<LibraryMold>> {
   return readRecordFile(MOLDS, text);
 }

@@ -1,6 +1,6 @@
 import type { CavityShape } from '../core/cavity/shape';
 import { MOLD_MATTER, type MoldMaterial } from '../core/matter/mold-material';
-import type { MoldCare } from '../core/record/choices';
+import { USUAL_CARE } from '../core/record/mold-care';
 import { MOLD_SCHEMA_VERSION, type LibraryMold, type Mold } from '../core/record/mold';
 
 const mm = (value: number): number => value / 1000;
@@ -10,8 +10,6 @@ type Cavity = Mold['cavities'][number];
 function cavity(shape: CavityShape, rows: number, columns: number, name = 'Cavity', id = 'cavity-1'): Cavity {
   return { id, name, shape: shape as Cavity['shape'], rows, columns };
 }
-
-const USUAL_CARE: Readonly<Record<MoldMaterial, readonly MoldCare[]>> = { silicone: ['tray', 'flex'], polycarbonate: ['buff', 'coolWater'], thinPlastic: ['buff'], paper: [], glass: ['dryWell', 'buff'], tin: ['dryWell'], film: ['dryWell'] };
 
 function mold(id: string, name: string, material: MoldMaterial, cavities: Cavity[], more: Partial<Mold> = {}): Mold {
   return { id, name, material, wallM: MOLD_MATTER[material].usualWallM, atHand: 1, cavities, composition: { kind: 'single' }, care: [...USUAL_CARE[material]], notes: '', ...more };

@@ -9,7 +9,7 @@ export function writePantryFile(entries: readonly PantryEntry[], now: Date): str
   return writeRecordFile(PANTRY, entries, now);
 }
 
-/** Reads an export file of the pantry. */
-export function readPantryFile(text: string): FileReading<PantryEntry> {
+/** Reads, in steps, an export file of the pantry. */
+export function readPantryFile(text: string): Generator<number, FileReading<PantryEntry>> {
   return readRecordFile(PANTRY, text);
 }

@@ -37,11 +37,14 @@ export function writeRecordFile<T>(kind: FileKind<T>, records: readonly T[], now
   return JSON.stringify({ format: kind.format, formatVersion: FORMAT_VERSION, exportedAt: now.toISOString(), [kind.list]: records }, null, 1);
 }
 
+/** Records read between two looks at whether to go on. */
+const AT_A_TIME = 100;
+
 /**
- * Reads an export file. Never throws and touches nothing: good records are given back for the user to take,
- * bad ones named by their place.
+ * Reads an export file in steps, yielding the share that is done, so that a long one holds nothing up and can be left. Never throws and
+ * touches nothing: good records are given back for the user to take, bad ones named by their place.
  */
-export function readRecordFile<T>(kind: FileKind<T>, text: string): FileReading<T> {
+export function* readRecordFile<T>(kind: FileKind<T>, text: string): Generator<number, FileReading<T>> {
   const failed = (problem: FileProblem['problem'], place = ''): FileProblem => ({ ok: false, problem, place, bad: [] });
   if (text.length > LARGEST_FILE) return failed('tooLarge', `${Math.round(text.length / 1e6)} MB`);
   if (text.trim() === '') return failed('empty');
@@ -55,13 +58,14 @@ export function readRecordFile<T>(kind: FileKind<T>, text: string): FileReading<
   const { formatVersion, [kind.list]: records } = raw as Record<string, unknown>;
   if (typeof formatVersion === 'number' && formatVersion > FORMAT_VERSION) return failed('newerFile', String(formatVersion));
   if (!Array.isArray(records)) return failed('noRecords');
-  return readRecords(kind, records);
+  return yield* readRecords(kind, records);
 }
 
-function readRecords<T>(kind: FileKind<T>, raws: readonly unknown[]): FileReading<T> {
+function* readRecords<T>(kind: FileKind<T>, raws: readonly unknown[]): Generator<number, FileReading<T>> {
   const records: T[] = [];
   const bad: BadRecord[] = [];
   for (const [i, raw] of raws.entries()) {
+    if (i % AT_A_TIME === 0) yield i / raws.length;
     const read = kind.read(raw);
     if (read.ok) records.push(read.record);
     else bad.push({ position: i + 1, name: nameOf(raw), problem: read });

@@ -9,6 +9,7 @@ import { saveFile } from '../state/save-file';
 import { Storages } from '../state/storages';
 import { Units } from '../state/units';
 import { WorkingPanel } from '../state/working-panel';
+import { MissingPart } from '../ui/missing-part';
 import { RESTORED, STORAGE_TROUBLES, unreadableText } from '../wording/storage';
 import { Working } from '../workspace/working/working';
 import { KeyList } from './key-list';
@@ -18,7 +19,7 @@ import { Keys } from './keys';
 @Component({
   selector: 'ks-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [KeyList, LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup, RouterLink, RouterLinkActive, RouterOutlet, Working],
+  imports: [KeyList, LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup, MissingPart, RouterLink, RouterLinkActive, RouterOutlet, Working],
   templateUrl: './frame.html',
   styleUrl: './frame.less',
   host: { '(document:keydown)': 'keys.press($event)' },

@@ -39,6 +39,8 @@ export class Keys {
     if (event.defaultPrevented || event.isComposing || event.altKey) return;
     if (event.ctrlKey || event.metaKey) return this.pressWithControl(event);
     if (this.typing(event.target)) return;
+    // Held down it is one wish for a new casting, and not many.
+    if (event.repeat && event.key.toLowerCase() === 'n') return;
     const handled = this.pressed(event.key);
     if (handled) event.preventDefault();
   }
@@ -60,7 +62,7 @@ export class Keys {
     if (this.listOpen() || this.working.answer()) return false;
     const casting = this.store.current();
     const station = STATIONS[Number(key) - 1];
-    if (key.toLowerCase() === 'n') this.actions.create();
+    if (key.toLowerCase() === 'n') void this.actions.create();
     else if (key === '/') {
       this.searchWanted.update((n) => n + 1);
       void this.router.navigateByUrl('/castings');

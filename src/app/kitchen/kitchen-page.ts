@@ -19,7 +19,8 @@ import { ChoiceList } from '../ui/choice-list';
 import { Pick } from '../ui/pick';
 import { UndoRedo } from '../ui/undo-redo';
 import { text } from '../wording/format';
-import { BOWL_NAMES } from '../wording/names';
+import { BOWL_NAMES, KITCHEN_NAMES } from '../wording/names';
+import { LONGEST_NAME, tidyName } from '../wording/naming';
 
 type Measure = 'roomC' | 'humidity' | 'fridgeC' | 'freezerC' | 'microwaveW';
 type Test = NonNullable<StoredKitchen['microwaveTest']>;
@@ -70,11 +71,11 @@ export class KitchenPage {
   protected readonly others = computed(() => (this.kitchens.loaded() ? this.store.castings().filter((casting) => kitchenDiffers(casting, this.kitchen())) : []));
 
   protected set(key: Measure, value: number): void {
-    this.kitchens.change(key, (kitchen) => (kitchen[key] = value));
+    this.kitchens.change(KITCHEN_NAMES[key], (kitchen) => (kitchen[key] = value));
   }
 
   protected setFan(key: 'fridgeFan' | 'freezerFan', air: 'still' | 'fan'): void {
-    this.kitchens.change(key, (kitchen) => (kitchen[key] = air === 'fan'));
+    this.kitchens.change(key === 'fridgeFan' ? 'air in the fridge' : 'air in the freezer', (kitchen) => (kitchen[key] = air === 'fan'));
   }
 
   protected calibrate(): void {
@@ -82,7 +83,7 @@ export class KitchenPage {
   }
 
   protected setTest(key: keyof Test, value: number): void {
-    this.kitchens.change(`microwave test ${key}`, (kitchen) => {
+    this.kitchens.change('microwave test', (kitchen) => {
       if (kitchen.microwaveTest) kitchen.microwaveTest[key] = value;
     });
   }
@@ -97,8 +98,8 @@ export class KitchenPage {
   }
 
   protected setBowlName(index: number, name: string): void {
-    const tidy = name.trim().slice(0, 120);
-    if (tidy) this.kitchens.change(`bowl name ${index}`, (kitchen) => (kitchen.bowls[index].name = tidy));
+    const tidy = tidyName(name).slice(0, LONGEST_NAME);
+    if (tidy) this.kitchens.change('name of a bowl', (kitchen) => (kitchen.bowls[index].name = tidy));
   }
 
   protected setBowlMaterial(index: number, material: BowlMaterial): void {
@@ -106,7 +107,7 @@ export class KitchenPage {
   }
 
   protected setBowl(index: number, key: 'kg' | 'diameterM', value: number): void {
-    this.kitchens.change(`bowl ${key} ${index}`, (kitchen) => (kitchen.bowls[index][key] = value));
+    this.kitchens.change(key === 'kg' ? 'weight of a bowl' : 'width of a bowl', (kitchen) => (kitchen.bowls[index][key] = value), `bowl ${index} ${key}`);
   }
 
   protected addBowl(): void {

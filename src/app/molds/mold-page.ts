@@ -9,20 +9,27 @@ import { moldStation } from '../../core/mold/mold';
 import { MOLD_CARE, type MoldCare } from '../../core/record/choices';
 import { LIMITS } from '../../core/record/limits';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
+import { careOf } from '../../core/record/mold-care';
 import { cavityCount } from '../../core/record/mold-cavities';
+import { CastingsActions } from '../state/castings-actions';
 import { MoldLibrary } from '../state/mold-library';
 import { newId } from '../state/new-id';
 import { Gone } from '../ui/gone';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
+import { Once } from '../ui/once';
 import { ProfileEditor } from '../ui/profile-editor';
 import { RecordHeader } from '../ui/record-header';
 import { ShapeFields } from '../ui/shape-fields';
 import { MATERIAL_NAMES } from '../wording/names';
+import { LONGEST_NAME, tidyName } from '../wording/naming';
 import { CARE_NAMES, SHAPE_NAMES } from '../wording/shapes';
 import { CompositionFields } from './composition-fields';
 import { MoldSheet } from './mold-sheet';
+
+/** What its numbers are called where a change of them is undone. */
+const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'weight of the empty mold' } as const;
 
 /** One mold of the library: its cavities by formula or by points, how they lie and come together, and what a cavity comes to. */
 @Component({
@@ -30,13 +37,14 @@ import { MoldSheet } from './mold-sheet';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     Gone,
-    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
+    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, Once, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
   ],
   templateUrl: './mold-page.html',
   styleUrl: './mold-page.less',
 })
 export class MoldPage {
   protected readonly library = inject(MoldLibrary);
+  protected readonly castings = inject(CastingsActions);
   private readonly router = inject(Router);
 
   /** Route parameter. */
@@ -95,7 +103,8 @@ export class MoldPage {
   }
 
   protected setCavityName(name: string): void {
-    if (name.trim()) this.editCavity('cavity name', (cavity) => (cavity.name = name.trim().slice(0, 120)));
+    const kept = tidyName(name).slice(0, LONGEST_NAME);
+    if (kept) this.editCavity('cavity name', (cavity) => (cavity.name = kept));
   }
 
   protected addCavity(): void {
@@ -121,13 +130,14 @@ export class MoldPage {
 
   protected setMaterial(material: MoldMaterial): void {
     this.edit('material', (mold) => {
+      mold.care = careOf(mold.material, mold.care, material);
       mold.material = material;
       mold.wallM = MOLD_MATTER[material].usualWallM;
     });
   }
 
   protected setNumber(key: 'wallM' | 'atHand' | 'emptyKg', value: number): void {
-    this.edit(key, (mold) => (mold[key] = value), key);
+    this.edit(NUMBER_NAMES[key], (mold) => (mold[key] = value), key);
   }
 
   protected setCare(care: MoldCare, wanted: boolean): void {

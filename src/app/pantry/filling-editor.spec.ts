@@ -1,3 +1,4 @@
+import { readWhole } from '../../testing/read-whole';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { Bench, closeWorkers, openDemo, until } from '../../testing/bench';
@@ -76,7 +77,7 @@ describe('a filling of the pantry', () => {
     expect(bench.text).toContain('1 Quarry 64 : 1 Cream');
     await bench.press('New filling');
     expect(pantry.fillings().some(({ name }) => name === 'New filling')).toBe(true);
-    expect(readPantryFile(writePantryFile(pantry.fillings(), new Date()))).toMatchObject({ ok: true, records: pantry.fillings() });
+    expect(readWhole(readPantryFile(writePantryFile(pantry.fillings(), new Date())))).toMatchObject({ ok: true, records: pantry.fillings() });
     for (const one of pantry.fillings()) pantry.remove(one);
     await bench.settle();
     await bench.press('Bring them back');

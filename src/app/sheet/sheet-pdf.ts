@@ -8,6 +8,14 @@ import type { SheetContent, SheetSteps } from './sheet-content';
 /** Sizes of type tried, pt, until it stands on one page; the last is kept whatever it takes. */
 const SIZES = [11, 10, 9, 8] as const;
 
+/** What the PDF's typeface has letters for: Latin with its accents, Greek, Cyrillic, and the signs that the sheet uses. */
+const LETTERS = /[ -\u024f\u02c6-\u02dd\u0384-\u04ff\u1e00-\u1eff\u2010-\u2026\u2030-\u203a\u20a0-\u20bf\u2122\u2212\u2248\u2260-\u2265]/u;
+
+/** Letters of a sheet that its PDF would leave out, each once: those of other scripts, and emoji. */
+export function missingLetters(content: SheetContent): string[] {
+  return [...new Set(JSON.stringify(content).replace(/\u200d|\ufe0f/g, ''))].filter((letter) => !LETTERS.test(letter));
+}
+
 /** The weigh-out sheet as a PDF, on one page of A4, or of Letter where inches are read, as long as the type stays legible. */
 export async function sheetPdf(content: SheetContent, system: UnitSystem): Promise<Blob> {
   pdfMake.addVirtualFileSystem(fonts);
@@ -57,7 +65,7 @@ function amounts({ tables, melts }: SheetContent, system: UnitSystem, size: numb
   return [
     ...tables.flatMap((table): Content[] => [
       head(table.chocolate, size),
-      grid(['', `each ${table.partName}`, 'fullest round', 'whole job'], table.rows.map(({ name, perPartKg, perRoundKg, jobKg, sum }) => [name, mass(perPartKg), weighed(perRoundKg, table.stepKg), weighed(jobKg, table.stepKg)].map((cell) => ({ text: cell, bold: sum })))),
+      grid(['', `each ${table.partName}`, 'fullest round', 'whole job'], table.rows.map(({ name, use, perPartKg, perRoundKg, jobKg }) => [name, mass(perPartKg), weighed(perRoundKg, table.stepKg), weighed(jobKg, table.stepKg)].map((cell) => ({ text: cell, bold: use === 'sum' })))),
     ]),
     ...melts.flatMap((melt) => steps(melt, size, melt.amount)),
   ];

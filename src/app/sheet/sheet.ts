@@ -69,7 +69,12 @@ export class Sheet {
     if (!content) return;
     this.writing.set(true);
     try {
-      const { sheetPdf } = await loadPdf();
+      const { missingLetters, sheetPdf } = await loadPdf();
+      const missing = missingLetters(content);
+      if (missing.length > 0) {
+        this.notices.say({ text: `The PDF has no letters for “${missing.slice(0, 6).join('')}” and would leave them out. Print the page instead, and choose “save as PDF” there: it has them.`, action: { name: 'Print', run: () => this.print() } });
+        return;
+      }
       saveFile(`Kilnstone weigh-out ${content.title}.pdf`, 'application/pdf', await sheetPdf(content, this.units.system()));
     } catch (error) {
       console.error(error);

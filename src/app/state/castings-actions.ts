@@ -3,7 +3,9 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { timer } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
-import { castingKitchen } from '../../core/record/copies';
+import { castIn } from '../../core/plan/parts';
+import { castingKitchen, castingMold } from '../../core/record/copies';
+import type { Mold } from '../../core/record/mold';
 import { writeCastingFile } from '../../data/casting-file';
 import { demoCastings, newCasting } from '../../data/demo';
 import { CastingStore } from './casting-store';
@@ -29,20 +31,24 @@ export class CastingsActions {
     timer(KITCHEN_AFTER_MS).pipe(takeUntilDestroyed()).subscribe(() => this.injector.get(Kitchens));
   }
 
-  async create(): Promise<void> {
+  /** A new casting, in a mold where one is given, else in the first of the supper's. */
+  async create(mold?: Mold): Promise<void> {
     if (this.creating) return;
     this.creating = true;
     const kitchens = this.injector.get(Kitchens);
     // One's own kitchen, even at once after opening.
     await kitchens.ready;
     const kitchen = kitchens.kitchen();
-    this.addAndOpen(newCasting(newId(), this.freeName('New casting'), new Date(), castingKitchen(kitchen)), 'new casting');
+    const casting = newCasting(newId(), this.freeName('New casting'), new Date(), castingKitchen(kitchen));
+    if (mold) castIn(casting, casting.parts[0].id, castingMold(mold));
+    this.addAndOpen(casting, 'new casting');
     this.creating = false;
   }
 
   copy(casting: Casting): void {
-    const { bookedAt: _, ...unbooked } = structuredClone(casting);
-    const copy: Casting = { ...unbooked, id: newId(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
+    const copy: Casting = { ...structuredClone(casting), id: newId(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
+    // It is to be made yet.
+    delete copy.bookedAt;
     this.addAndOpen(copy, `copy ${casting.name}`);
   }
 

@@ -16,8 +16,8 @@ export class Kitchens extends RecordLibrary<StoredKitchen> {
     super(inject(KitchenStorage), { key: 'kitchens', plural: 'kitchen changes', accepts: (kitchen) => StoredKitchenSchema.safeParse(kitchen).success });
   }
 
-  change(label: string, change: (kitchen: StoredKitchen) => void): boolean {
-    return this.edit(KITCHEN_ID, label, change, `kitchen ${label}`);
+  change(label: string, change: (kitchen: StoredKitchen) => void, gesture = label): boolean {
+    return this.edit(KITCHEN_ID, label, change, `kitchen ${gesture}`);
   }
 }
 

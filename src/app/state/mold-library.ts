@@ -23,10 +23,10 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
     return this.castings.castings().filter((casting) => casting.molds.some((mold) => mold.id === moldId)).map((casting) => casting.name);
   }
 
-  /** A new mold like the first one shipped, under a free name. */
+  /** A new mold like the first one shipped, each cavity a piece by itself, under a free name. */
   create(): LibraryMold {
     const model = SHIPPED_MOLDS[0];
-    return this.added({ ...structuredClone(model), emptyKg: undefined }, 'New mold', 'new mold');
+    return this.added({ ...structuredClone(model), composition: { kind: 'single' }, emptyKg: undefined }, 'New mold', 'new mold');
   }
 
   copy(mold: LibraryMold): LibraryMold {

@@ -28,7 +28,7 @@ let fields = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ReactiveFormsModule],
   template: `
-    <label [for]="id">{{ label() }}</label>
+    <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
     <div class="line">
       <input class="ant-input" #box [id]="id" [formControl]="control" autocomplete="off" spellcheck="false" [attr.inputmode]="whole() ? 'numeric' : 'text'"
         [attr.aria-invalid]="problem() ? true : null" [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
@@ -63,11 +63,13 @@ export class AmountField {
   /** What names this field among all of the casting's, for keeping unread text. */
   readonly field = input.required<string>();
   readonly whole = input(false);
+  /** The label is not shown, where the place says what it is. */
+  readonly bare = input(false);
   readonly hint = input('');
   /** Unit to show and to read bare numbers in, where it is not the usual one. */
   readonly unit = input<Unit>();
   /** Says why an amount within the limits cannot be taken all the same; empty where it can. */
-  readonly refusal = input<(value: number) => string>();
+  readonly refusal = input<(value: number, dimension: Dimension) => string>();
   readonly amount = output<TypedAmount>();
 
   protected readonly id = `amount-${++fields}`;
@@ -140,7 +142,7 @@ export class AmountField {
     const limit = this.limitOf(parsed.dimension);
     if (!this.within(parsed.value, limit)) return this.refuse({ ok: false, problem: 'outOfRange' }, text);
     if (parsed.dimension === 'count' && !Number.isInteger(parsed.value)) return this.refuse({ ok: false, problem: 'notWhole' }, text);
-    const why = this.refusal()?.(parsed.value);
+    const why = this.refusal()?.(parsed.value, parsed.dimension);
     if (why) return this.refuse({ ok: false, problem: 'refused', detail: why }, text);
     this.problem.set(undefined);
     this.typed.drop(this.field());

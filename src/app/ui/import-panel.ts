@@ -1,6 +1,9 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, inject, input, output, signal } from '@angular/core';
 import { LARGEST_FILE, type BadRecord, type FileReading } from '../../data/record-file';
 import { badRecordText, fileProblemText, type FileNoun } from '../wording/files';
+
+/** A file is read for so long between two pictures of the page, ms. */
+const READS_FOR_MS = 12;
 
 /** Takes records from a file: says what is in it, names what is bad, and hands on only what the user takes. */
 @Component({
@@ -10,6 +13,9 @@ import { badRecordText, fileProblemText, type FileNoun } from '../wording/files'
     <section aria-label="Import">
       <label for="import-file">A file exported from Kilnstone (.json)</label>
       <input id="import-file" type="file" accept=".json,application/json" (change)="look($event)" />
+      @if (share() !== undefined) {
+        <p role="status">Reading “{{ fileName() }}”… <progress [value]="share()" max="1" [attr.aria-label]="'Reading ' + fileName()"></progress> <button class="link" type="button" (click)="stop()">Stop</button></p>
+      }
       @if (reading(); as r) {
         <div role="alert">
           @if (r.ok) {
@@ -21,7 +27,7 @@ import { badRecordText, fileProblemText, type FileNoun } from '../wording/files'
             <ul>@for (bad of r.bad.slice(0, 5); track bad.position) { <li>{{ badText(bad) }}</li> }@if (r.bad.length > 5) { <li>and {{ r.bad.length - 5 }} more</li> }</ul>
           }
         </div>
-        @if (r.ok) { <button class="ant-btn ant-btn-primary" type="button" (click)="taken.emit(r.records)">{{ r.bad.length ? 'Take the good ones' : 'Take them' }}</button> }
+        @if (r.ok) { <button class="ant-btn ant-btn-primary" type="button" (click)="take(r.records)">{{ r.bad.length ? 'Take the good ones' : 'Take them' }}</button> }
       }
       <button class="ant-btn ant-btn-text" type="button" (click)="closed.emit()">Close</button>
     </section>
@@ -30,22 +36,57 @@ import { badRecordText, fileProblemText, type FileNoun } from '../wording/files'
 })
 export class ImportPanel<T> {
   readonly noun = input.required<FileNoun>();
-  /** Reads a file's text; never throws. */
-  readonly read = input.required<(text: string) => FileReading<T>>();
+  /** Reads a file's text in steps, yielding the share that is done; never throws. */
+  readonly read = input.required<(text: string) => Generator<number, FileReading<T>>>();
   readonly taken = output<readonly T[]>();
   readonly closed = output<void>();
   protected readonly reading = signal<FileReading<T> | undefined>(undefined);
   protected readonly fileName = signal('');
+  /** How much of a file is read that is being read. */
+  protected readonly share = signal<number | undefined>(undefined);
+  /** Counts the files asked for: only the newest is read on. */
+  private asked = 0;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.asked++);
+  }
 
   protected async look(event: Event): Promise<void> {
     const file = (event.target as HTMLInputElement).files?.[0];
     if (!file) return;
+    const asked = ++this.asked;
+    this.reading.set(undefined);
     this.fileName.set(file.name);
     if (file.size > LARGEST_FILE) {
       this.reading.set({ ok: false, problem: 'tooLarge', place: `${Math.round(file.size / 1e6)} MB`, bad: [] });
       return;
     }
-    this.reading.set(this.read()(await file.text()));
+    this.share.set(0);
+    const steps = this.read()(await file.text());
+    while (asked === this.asked) {
+      const until = performance.now() + READS_FOR_MS;
+      let step = steps.next();
+      while (!step.done && performance.now() < until) step = steps.next();
+      if (asked !== this.asked) return;
+      if (step.done) {
+        this.share.set(undefined);
+        this.reading.set(step.value);
+        return;
+      }
+      this.share.set(step.value);
+      await new Promise((resolve) => setTimeout(resolve));
+    }
+  }
+
+  protected stop(): void {
+    this.asked++;
+    this.share.set(undefined);
+  }
+
+  protected take(records: readonly T[]): void {
+    // Taken once, however often it is pressed before the panel closes.
+    this.reading.set(undefined);
+    this.taken.emit(records);
   }
 
   protected problem(): string {

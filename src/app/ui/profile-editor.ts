@@ -6,6 +6,7 @@ import type { TurnedPoint } from '../../core/cavity/shape';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { shapeProblemText } from '../wording/shapes';
+import { AmountField } from './amount-field';
 import { boxSize } from './box-size';
 import { DragHandle, type HandleMove } from './drag-handle';
 import { readPoints, writePoints } from './profile-points';
@@ -20,7 +21,7 @@ const GRID_M = 0.0005;
 @Component({
   selector: 'ks-profile-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DragHandle, FormsModule],
+  imports: [AmountField, DragHandle, FormsModule],
   templateUrl: './profile-editor.html',
   styleUrl: './profile-editor.less',
 })
@@ -28,6 +29,8 @@ export class ProfileEditor {
   private readonly units = inject(Units);
 
   readonly points = input.required<readonly TurnedPoint[]>();
+  /** What names these points among all others, for keeping unread text. */
+  readonly owner = input.required<string>();
   /** A whole profile, with what names the gesture that made it. */
   readonly changed = output<{ readonly points: readonly TurnedPoint[]; readonly gesture: string }>();
 
@@ -36,7 +39,9 @@ export class ProfileEditor {
   protected readonly drawn = signal<readonly TurnedPoint[]>([]);
   protected readonly chosen = signal(1);
   protected readonly table = signal('');
-  protected readonly badLine = signal(0);
+  protected readonly badLine = signal('');
+  protected readonly radiusLimit = { dimension: 'length', low: 0, high: TURNED_LIMITS.radiusM } as const;
+  protected readonly heightLimit = { dimension: 'length', low: -TURNED_LIMITS.depthM, high: TURNED_LIMITS.depthM } as const;
   private given: readonly TurnedPoint[] | undefined;
   private from: TurnedPoint = { radiusM: 0, heightM: 0 };
 
@@ -102,16 +107,10 @@ export class ProfileEditor {
     if (move.step !== undefined) this.fit();
   }
 
-  protected type(index: number, key: keyof TurnedPoint, value: string): void {
-    const number = value.trim() === '' ? NaN : Number(value.replace(',', '.'));
-    const unit = this.units.system() === 'us' ? 0.0254 : 0.001;
+  protected type(index: number, key: keyof TurnedPoint, value: number): void {
     this.chosen.set(index);
-    this.put(index, { ...this.drawn()[index], [key]: number * unit }, `type ${index} ${key}`);
+    this.put(index, { ...this.drawn()[index], [key]: value }, `type ${index} ${key}`);
     this.fit();
-  }
-
-  protected shown(m: number): string {
-    return Number.isFinite(m) ? String(Number((m / (this.units.system() === 'us' ? 0.0254 : 0.001)).toFixed(this.units.system() === 'us' ? 3 : 1))) : '';
   }
 
   /** A point halfway to the next one, or before the rim. */
@@ -142,10 +141,10 @@ export class ProfileEditor {
   protected paste(): void {
     const read = readPoints(this.table());
     if (!read.ok) {
-      this.badLine.set(read.line);
+      this.badLine.set(`Line ${read.line} ${read.twoWays ? 'holds a number that reads two ways: type 1.25 or 1250' : 'is not two lengths'}. Type it as 24; 40.`);
       return;
     }
-    this.badLine.set(0);
+    this.badLine.set('');
     this.set(read.points, 'table');
     this.fit();
   }

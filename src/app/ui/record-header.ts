@@ -2,13 +2,15 @@ import { ChangeDetectionStrategy, Component, effect, inject, input, output, sign
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
+import { nameProblem, tidyName } from '../wording/naming';
+import { Once } from './once';
 import { UndoRedo } from './undo-redo';
 
 /** Head of the page of one record: its name to type over, what can be done with it, undo and redo; a main action beside them. */
 @Component({
   selector: 'ks-record-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2, RouterLink, UndoRedo],
+  imports: [LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2, Once, RouterLink, UndoRedo],
   template: `
     <a class="back" [routerLink]="back()" [attr.aria-label]="backLabel()"><svg lucideChevronLeft [size]="20" aria-hidden="true"></svg></a>
     <h1 class="unseen">{{ name() }}</h1>
@@ -17,7 +19,7 @@ import { UndoRedo } from './undo-redo';
       @if (nameWrong()) { <p class="problem" role="alert">{{ nameWrong() }}</p> } @else { <p>{{ line() }}</p> }
     </div>
     <ks-undo-redo />
-    <button type="button" class="tool" (click)="copied.emit()" [attr.aria-label]="'Copy this ' + noun()"><svg lucideCopy [size]="18" aria-hidden="true"></svg></button>
+    <button type="button" class="tool" (ksOnce)="copied.emit()" [attr.aria-label]="'Copy this ' + noun()"><svg lucideCopy [size]="18" aria-hidden="true"></svg></button>
     <button type="button" class="tool" (click)="exported.emit()" [attr.aria-label]="'Export this ' + noun()"><svg lucideDownload [size]="18" aria-hidden="true"></svg></button>
     <button type="button" class="tool" (click)="deleted.emit()" [attr.aria-label]="'Delete this ' + noun()"><svg lucideTrash2 [size]="18" aria-hidden="true"></svg></button>
     <ng-content />
@@ -42,8 +44,7 @@ export class RecordHeader {
   }
 
   protected setName(name: string): void {
-    const tidy = name.trim();
-    this.nameWrong.set(tidy === '' ? 'It needs a name; the last one stays.' : tidy.length > 120 ? 'At most 120 letters; the last name stays.' : '');
-    if (!this.nameWrong()) this.named.emit(tidy);
+    this.nameWrong.set(nameProblem(name));
+    if (!this.nameWrong()) this.named.emit(tidyName(name));
   }
 }

@@ -54,3 +54,6 @@ export function choiceName(key: string): string {
 export function listed(items: readonly string[]): string {
   return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1]}`;
 }
+
+/** Measures of a kitchen. */
+export const KITCHEN_NAMES = { roomC: 'room temperature', humidity: 'humidity', fridgeC: 'fridge temperature', freezerC: 'freezer temperature', microwaveW: 'microwave' } as const;

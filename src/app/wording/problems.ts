@@ -16,6 +16,9 @@ export interface NoteWording {
   readonly mark: string;
 }
 
+/** Why a filling has to stay inside the edge, by what comes on top. */
+const ON_TOP = { half: ' so that the other half sits flat', cap: ' so that the cap has room', lid: ' so that the lid sits flat', nothing: ', or it runs over' } as const;
+
 /** Words a problem; `system` sets the units. */
 export function noteWording({ key, values }: Problem, system: UnitSystem): NoteWording {
   const number = (name: string): number => Number(values[name]);
@@ -39,8 +42,6 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
       return { mark: 'cool', head: `${warmth('workingC')} is below the band of ${values['name']}.`, body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`, action: 'Bring it into its band' };
     case 'tooSmallToMelt':
       return { mark: 'scorches', head: `${mass('kg')} of ${values['name']} is too little for this microwave.`, body: `Even 5 s would pass ${warmth('ceilingC')} in places. Lower the power, or melt it over a very low steam.`, action: 'Use the double boiler' };
-    case 'notWorkable':
-      return { mark: 'too short', head: `${values['name']} leaves its band within seconds.`, body: `Between ${warmth('workFromC')} and ${warmth('workToC')} there is no time to work. Give it a wider band in the pantry, as the packet has it, or keep the bowl over warm water.`, action: '' };
     case 'steelInMicrowave':
       return { mark: 'metal', head: 'A steel bowl must not stand in the microwave.', body: 'It sparks and does not heat. Choose another bowl, or melt over steam.', action: 'Use the double boiler' };
     case 'untempered':
@@ -56,7 +57,7 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
     case 'shortInterval':
       return { mark: 'early', head: `Your ${time('own')} for coat ${values['coat']} is short of ${time('needed')}.`, body: number('last') ? 'It may bend or tear when it is peeled out.' : 'The next coat may drag this one along.', action: 'Use the computed time' };
     case 'fillTooHigh':
-      return { mark: 'over', head: `The filling is ${text(number('over'), 'mass', system)} too much to close.`, body: 'It has to stay inside the edge so that the other half sits flat.', action: 'Fill what fits' };
+      return { mark: 'over', head: `The filling is ${text(number('over'), 'mass', system)} too much${values['onTop'] === 'nothing' ? '' : ' to close'}.`, body: `It has to stay inside the edge${ON_TOP[values['onTop'] as keyof typeof ON_TOP]}.`, action: 'Fill what fits' };
     case 'sweats':
       return { mark: 'sweats', head: `It comes out at ${warmth('surfaceC')}, below the dew point of ${warmth('dewPointC')}.`, body: `Damp settles on it and dulls it. Keep it loosely covered for ${time('cover')} before filling, dusting or packing.`, action: 'Plan the covered rest' };
     case 'neverWarms':
@@ -73,7 +74,8 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
     case 'longOnPlate':
     case 'coldPlate':
     case 'lidOnItself':
-    case 'mixedFats': return pieceNote(key, values, { length, time, warmth });
+    case 'notWorkable':
+    case 'mixedFats': return furtherNote(key, values, { length, time, warmth });
     case 'longJob':
       return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
   }
@@ -81,9 +83,11 @@ export function noteWording({ key, values }: Problem, system: UnitSystem): NoteW
 
 type Worded = Readonly<Record<'length' | 'time' | 'warmth', (name: string) => string>>;
 
-/** What concerns a whole piece: its closing, and what is streaked together. */
-function pieceNote(key: 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself', values: Problem['values'], { length, time, warmth }: Worded): NoteWording {
+/** What concerns a whole piece or a bowl: its closing, what is streaked together, what has no time to be worked. */
+function furtherNote(key: 'notWorkable' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself', values: Problem['values'], { length, time, warmth }: Worded): NoteWording {
   switch (key) {
+    case 'notWorkable':
+      return { mark: 'too short', head: `${values['name']} leaves its band within seconds.`, body: `Between ${warmth('workFromC')} and ${warmth('workToC')} there is no time to work. Give it a wider band in the pantry, as the packet has it, or keep the bowl over warm water.`, action: '' };
     case 'lidOnItself':
       return { mark: 'no lid', head: `“${values['name']}” cannot be the lid of itself.`, body: 'A lid is another part than the one that is filled. Choose another, or add one at the Mold station.', action: '' };
     case 'noRoomForCap':

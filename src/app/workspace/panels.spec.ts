@@ -35,8 +35,8 @@ describe('weigh-out', () => {
     for (const id of ['demo-bombs', 'demo-bites'] as const) {
       store.open(id);
       for (const { rows } of weighOutTables(plan(), 'metric')) {
-        const sum = (of: 'perRoundKg' | 'jobKg'): number => rows.filter((row) => !row.sum).reduce((all, row) => all + (row[of] ?? 0), 0);
-        const total = rows.find((row) => row.sum);
+        const sum = (of: 'perRoundKg' | 'jobKg'): number => rows.filter((row) => row.use !== 'sum').reduce((all, row) => all + (row[of] ?? 0), 0);
+        const total = rows.find((row) => row.use === 'sum');
         expect(sum('jobKg')).toBeCloseTo(total?.jobKg ?? NaN, 9);
         expect(sum('perRoundKg')).toBeCloseTo(total?.perRoundKg ?? NaN, 9);
         expect(rows.every((row) => row.jobKg >= 0 && (row.perRoundKg ?? 0) >= 0)).toBe(true);
@@ -118,7 +118,9 @@ describe('strip', () => {
   it('says that the time to start has passed', async () => {
     jest.setSystemTime(new Date('2026-10-17T15:30:00Z'));
     const bench = await Bench.of(Strip, { castingId: 'demo-bombs', station: 'coat' });
-    expect(bench.text).toContain('was to start');
+    await wait(120);
+    await bench.settle();
+    expect(bench.all('.mark').map((mark) => mark.textContent)).toContain('late');
   });
 });
 

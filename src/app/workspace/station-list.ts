@@ -52,7 +52,7 @@ export class StationList {
     return STATIONS.flatMap((key) => {
       const answer = answers[key];
       const problem = problems.find((candidate) => candidate.station === key);
-      return answer ? [{ key, name: STATION_NAMES[key], mark: problem ? noteWording(problem, this.units.system()).mark : key === 'batch' ? lateMark : '', simulated: SIMULATED.includes(key), ...answer }] : [];
+      return answer ? [{ key, name: STATION_NAMES[key], mark: key === 'batch' && lateMark ? lateMark : problem ? noteWording(problem, this.units.system()).mark : '', simulated: SIMULATED.includes(key), ...answer }] : [];
     });
   });
 }

@@ -331,9 +331,9 @@ describe('Batch station', () => {
   it('answers how many the chocolate on hand makes', async () => {
     const bench = await Bench.of(BatchStation);
     const makes = (): number => Number(/on hand makes(\d+)/.exec(bench.text)?.[1]);
-    await bench.type('Chocolate on hand', '400 g');
+    await bench.type('Quarry 64 on hand', '400 g');
     const few = makes();
-    await bench.type('Chocolate on hand', '1.2 kg');
+    await bench.type('Quarry 64 on hand', '1.2 kg');
     await wait(120);
     await bench.settle();
     expect(few).toBeGreaterThan(0);

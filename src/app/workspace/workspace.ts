@@ -6,6 +6,7 @@ import type { StationKey } from '../../core/plan/problems';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Gone } from '../ui/gone';
+import { MissingPart } from '../ui/missing-part';
 import { STATIONS } from '../wording/names';
 import { BatchStation } from './batch/batch-station';
 import { BatchView } from './batch/batch-view';
@@ -37,7 +38,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, BatchView, CastingHeader, CavityProfile, ChillStation, CloseStation, CoatStation, FillStation, FinishStation, Gone, MeltPlanView, MeltStation, MoldStation, Notes, PartPicker, PieceDrawing, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
+  imports: [BatchStation, BatchView, CastingHeader, CavityProfile, ChillStation, CloseStation, CoatStation, FillStation, FinishStation, Gone, MeltPlanView, MeltStation, MissingPart, MoldStation, Notes, PartPicker, PieceDrawing, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

@@ -8,7 +8,7 @@ import { closeStation, rimLossPerSecond, type CloseInput } from './close';
 
 const curve = depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.03, depthM: 0.02 }).profile);
 const close = (closure: Partial<Closure> & Pick<Closure, 'kind'>, more: Partial<CloseInput> = {}) => closeStation({
-  closure: { meltId: 'm', sets: [], plateC: 45, seconds: 4, lineM: 0.003, thicknessM: 0.002, holeM: 0.01, partId: 'p', ...closure } as unknown as Closure, depthM: 0.1, rimLengthM: 0.2, rimThicknessM: 0.0025, rimColours: 1,
+  closure: { meltId: 'm', sets: [], plateC: 45, seconds: 4, lineM: 0.003, thicknessM: 0.002, holeM: 0.01, partId: 'p', ...closure } as unknown as Closure, depthM: 0.1, rimLengthM: 0.2, rimThicknessM: 0.0025, partKg: 0.05, rimColours: 1,
   volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM), headspaceM: 0.003, meltKind: 'dark', shell: { kind: 'dark', fatShare: 0.4 }, roomC: 19.5, pieces: 18, ...more,
 });
 

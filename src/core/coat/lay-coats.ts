@@ -36,6 +36,9 @@ export interface LaidCoat {
   readonly placedM: number;
 }
 
+/** How near a dose is met while a thickness is searched for: a micrometre of rim. */
+const NEAR_IN_SEARCH = 2e-4;
+
 /** Lays coats one on another by the closed form, corrected by what a simulation found; remembers what does not change between evaluations. */
 export class CoatLayer {
   private readonly wall: Wall;
@@ -48,8 +51,8 @@ export class CoatLayer {
     this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
   }
 
-  /** All coats in order, each on the ones before. */
-  lay(coats: readonly CoatChoice[], variation: Variation = NOMINAL): LaidCoat[] {
+  /** All coats in order, each on the ones before. @param near how near a dose is met, as a share of it; to the last where it is left out */
+  lay(coats: readonly CoatChoice[], variation: Variation = NOMINAL, near?: number): LaidCoat[] {
     const { cavity } = this.place;
     let below = new Float64Array(cavity.profile.arcM.length);
     return coats.map((coat, index) => {
@@ -58,8 +61,8 @@ export class CoatLayer {
       const more = correction?.[variation.end];
       const laidM = film.map((h, i) => Math.max(0, h + (more?.[i] ?? 0)));
       const wanted = this.volumeOf(coat, variation, correction);
-      const total = (wanted === undefined ? laidM : filmHolding(cavity, laidM, below, wanted)).map((h, i) => Math.min(below[i] + h, cavity.depthM));
-      const volumeM3 = shellVolume(cavity, total) - shellVolume(cavity, below);
+      const total = (wanted === undefined ? laidM : filmHolding(cavity, laidM, below, wanted, near)).map((h, i) => Math.min(below[i] + h, cavity.depthM));
+      const volumeM3 = Math.max(0, shellVolume(cavity, total) - shellVolume(cavity, below));
       const wallC = correction?.wallC ?? skin.wallC;
       const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
       below = total;
@@ -74,7 +77,7 @@ export class CoatLayer {
   rimM(coats: readonly CoatChoice[]): number {
     const { cavity } = this.place;
     const local = !this.place.press && coats.every((coat, index) => tippedOut(coat.method) && this.staysDown(coat) && index < this.belowM.length);
-    if (!local) return this.lay(coats).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
+    if (!local) return this.lay(coats, NOMINAL, NEAR_IN_SEARCH).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {

@@ -4,7 +4,7 @@ import { chocolateOf, meltOf } from '../record/references';
 import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
-import { closedPart, seenFrom } from './draft';
+import { closedPart, otherHalf, seenFrom } from './draft';
 import type { CastingPlan } from './plan';
 import { RESTS_S, USUAL_PLATE_C, type Remedy } from './remedy';
 
@@ -163,11 +163,12 @@ function clampRim(rimM: number): number {
   return Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(rimM * 1e5) / 1e5));
 }
 
-function fillProblems({ fill, coat }: Planned): Problem[] {
+function fillProblems({ fill, coat, parts, part, closure }: Planned): Problem[] {
   if (coat.body && fill.layers.length > 0) return [{ key: 'noRoomInside', station: 'fill', values: {}, remedy: { key: 'emptyFill' } }];
   if (fill.closes) return [];
   const over = fill.layers.reduce((sum, layer) => sum + layer.leftOver.value, 0);
-  return [{ key: 'fillTooHigh', station: 'fill', values: { over }, remedy: { key: 'fitFill' } }];
+  const onTop = closure?.kind === 'cap' ? 'cap' : closure?.kind === 'lid' ? 'lid' : otherHalf(part, parts) ? 'half' : 'nothing';
+  return [{ key: 'fillTooHigh', station: 'fill', values: { over, onTop }, remedy: { key: 'fitFill' } }];
 }
 
 function sweatProblems({ chill, part }: Planned): Problem[] {

@@ -13,7 +13,7 @@ import { make, structureOf, type Made, type Making } from './making';
 const WHERE_IT_NEVER_SETS_S = 1800;
 /** The aim is asked again while what it asks for still moves by more than this share. */
 const CLOSE_SHARE = 0.01;
-/** Likewise the coats' minutes. */
+/** Likewise the coats' stays. */
 const CLOSE_STAY_SHARE = 0.005;
 /** How hard a simulation tries: how often aim and simulation take turns at the most, and on how many cells. */
 interface Effort {
@@ -35,7 +35,10 @@ export function shellInputOf(making: Making, made: Made): ShellInput {
   };
 }
 
-/** How long each coat stays in its place, s: the user's own time, or until the next coat or unmolding. */
+/**
+ * How long each coat stays in its place, s: the user's own time, or until the next coat or unmolding. To the second: whole minutes are for
+ * the clock on the wall, and would make what is simulated jump from one to the next.
+ */
 function staysOf(input: ChillInput): number[] {
   const chill = chillNominal(input);
   return input.coats.map((coat, i) => {

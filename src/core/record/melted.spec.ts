@@ -1,3 +1,4 @@
+import { readWhole } from '../../testing/read-whole';
 import { larderNeeds } from '../plan/larder';
 import { CASSON_AT_40, cassonAt40 } from '../matter/chocolate';
 import { newCasting } from '../../data/demo';
@@ -61,7 +62,7 @@ describe('the pantry’s records', () => {
   const now = new Date('2026-10-12T08:00:00Z');
 
   it('come back from a file as they went out', () => {
-    expect(readPantryFile(writePantryFile(shippedPantry(now), now))).toEqual({ ok: true, records: shippedPantry(now), bad: [] });
+    expect(readWhole(readPantryFile(writePantryFile(shippedPantry(now), now)))).toEqual({ ok: true, records: shippedPantry(now), bad: [] });
   });
 
   it.each([
@@ -70,7 +71,7 @@ describe('the pantry’s records', () => {
     const [first, ...rest] = shippedPantry(now);
     const file = JSON.parse(writePantryFile([first, ...rest], now)) as { pantry: object[] };
     file.pantry[0] = { ...file.pantry[0], ...change };
-    const read = readPantryFile(JSON.stringify(file));
+    const read = readWhole(readPantryFile(JSON.stringify(file)));
     expect(read.ok && read.records).toHaveLength(rest.length);
     expect(read.bad).toMatchObject([{ position: 1, name: first.name, problem: { problem: 'badValue' } }]);
   });

@@ -71,7 +71,8 @@ describe('a casting of version 3', () => {
       const read = readCasting(raw);
       if (!read.ok) throw new Error(read.path);
       expect(read.casting.parts[0].coats).toEqual(raw.parts[0].coats.map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1 })));
-      const { atHandKg: _, ...rest } = raw as typeof raw & { atHandKg: number };
+      const rest: Record<string, unknown> = { ...raw };
+      delete rest['atHandKg'];
       expect(read.casting).toMatchObject({ ...rest, schemaVersion: 6, parts: [{}], onHand: [] });
     }
   });

@@ -83,30 +83,40 @@ function enclosed(line: Line): number {
   return volumes[volumes.length - 1];
 }
 
-/** Thickest that a layer is taken to be made to hold what it is to hold, over what it was laid as. */
-const MOST_TIMES_AS_LAID = 40;
+/** A film made to hold a volume is as near to it as this share unless asked otherwise, found in so many tries at the most. */
+const NEAR_SHARE = 4e-7;
+const MOST_TRIES = 30;
+/** A film that would lie so many times as thick as it is spread has no room. */
+const MOST_TIMES_AS_LAID = 60;
 
 /**
  * A film made as much thicker or thinner, alike everywhere, as it takes for a shell to hold so much of it: what was spread by its thickness
  * comes to the volume that there is of it. Where there is no room for all of it, it fills what there is.
- * @param belowM what has set at each point, m; @param volumeM3 what the film is to hold
+ *
+ * The volume is nearly straight in the factor, so that the chord (regula falsi, the Illinois way) finds it in about three tries.
+ * @param belowM what has set at each point, m; @param volumeM3 what the film is to hold, above 0; @param near how near, as a share of it
  */
-export function filmHolding(cavity: Cavity, filmM: Float64Array, belowM: ArrayLike<number>, volumeM3: number): Float64Array {
+export function filmHolding(cavity: Cavity, filmM: Float64Array, belowM: ArrayLike<number>, volumeM3: number, near = NEAR_SHARE): Float64Array {
   const most = cavity.depthM;
   const before = shellVolume(cavity, belowM);
-  const times = (factor: number): Float64Array => filmM.map((h, i) => Math.max(0, Math.min(factor * h, most - belowM[i])));
   const over = (factor: number): number => shellVolume(cavity, filmM.map((h, i) => Math.min(belowM[i] + factor * h, most))) - before - volumeM3;
-  const asLaid = over(1);
-  if (Math.abs(asLaid) <= 1e-9 * volumeM3) return times(1);
-  let [low, high] = asLaid < 0 ? [1, 1.1] : [0, 1];
-  let atHigh = asLaid < 0 ? over(high) : asLaid;
+  let [low, atLow, high, atHigh] = [0, -volumeM3, 1, over(1)];
   while (atHigh < 0 && high < MOST_TIMES_AS_LAID) {
-    low = high;
-    high *= 1.6;
+    [low, atLow] = [high, atHigh];
+    // Where the chord would reach it, and a little on; a tenth at least, as a full cavity takes no more however thick.
+    high = Math.min(2 * high, Math.max(1.1 * high, high * (1 - (1.05 * atHigh) / (atHigh + volumeM3))));
     atHigh = over(high);
   }
-  if (atHigh <= 0) return times(high);
-  return times(rootBetween(over, low, high, low === 0 ? -volumeM3 : over(low), atHigh, 1e-8 * volumeM3));
+  let factor = high;
+  let side = 0;
+  for (let k = 0, at = atHigh; k < MOST_TRIES && Math.abs(at) > near * volumeM3 && atHigh > 0; k++) {
+    factor = (low * atHigh - high * atLow) / (atHigh - atLow);
+    at = over(factor);
+    // An end that stays twice counts half, or the chord would creep.
+    if (at < 0) [low, atLow, atHigh, side] = [factor, at, side < 0 ? atHigh / 2 : atHigh, -1];
+    else [high, atHigh, atLow, side] = [factor, at, side > 0 ? atLow / 2 : atLow, 1];
+  }
+  return filmM.map((h, i) => Math.max(0, Math.min(factor * h, most - belowM[i])));
 }
 
 /** Share of the coat each point of the profile takes, 0 to 1, fading over its edge. */

@@ -18,6 +18,9 @@ import { WallHeat, type WallAir } from './wall-heat';
 const SPREAD_SHARE = 0.25;
 /** Turned more often than so many times in one stay it could not come out any more even. */
 const MOST_TURNS = 120;
+/** A film pulled by less than so many times its yield is about to hold: it is followed by short steps, so that it is told when. */
+const ABOUT_TO_HOLD = 1.3;
+const ABOUT_TO_HOLD_STEP_S = 1;
 const FIRST_STEP_S = 0.02;
 const SHORTEST_STEP_S = 1e-5;
 const LONGEST_STEP_S = 60;
@@ -47,6 +50,8 @@ export class ShellRun {
   private steps = 0;
   private flowing = false;
   private lastFlowed = 0;
+  /** The last step with a flow: when it began, as `lastFlowed` counts, and how hard it was pulled. */
+  private flowed: { readonly fromS: number; readonly pull: number } | undefined;
   private now = { coat: 0, phase: 'dwell' as ShellPhase, place: 'room' as Place };
   private pouredM3 = 0;
   private drippedM3 = 0;
@@ -167,6 +172,7 @@ export class ShellRun {
     // What is poured over a former runs off it, however it is drawn.
     const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
     this.lastFlowed = 0;
+    this.flowed = undefined;
     const inside = insideOf(this.input.cavity, choice);
     const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
       this.now = { ...this.now, phase, place };
@@ -205,16 +211,27 @@ export class ShellRun {
     this.shape(air);
     this.stiffen();
     while (left > 1e-9) {
+      const pull = flowing && this.steps < MOST_STEPS ? this.film.pull(held) : 0;
+      this.noteStill(pull);
+      if (pull > 1 && pull < ABOUT_TO_HOLD) this.dt = Math.min(this.dt, ABOUT_TO_HOLD_STEP_S);
       // A last sliver is taken along rather than made a step of its own.
       const dt = left < 1.2 * this.dt ? left : this.dt;
-      this.flowing = flowing && this.steps < MOST_STEPS && this.film.flows(held);
+      this.flowing = pull > 1;
       const share = this.flowing ? this.strang(dt, held, air) : this.still(dt);
       left -= dt;
       this.seconds += dt;
+      if (this.flowing) this.flowed = { fromS: this.lastFlowed, pull };
       if (this.flowing) this.lastFlowed = this.seconds - downAt;
       this.dt = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))));
       this.moment();
     }
+  }
+
+  /** Where it has come to rest within the step before, it did so when its pull fell below its yield, and not at the step's end. */
+  private noteStill(pull: number): void {
+    const { flowed } = this;
+    this.flowed = undefined;
+    if (flowed && pull <= 1 && Number.isFinite(flowed.pull)) this.lastFlowed = flowed.fromS + ((this.lastFlowed - flowed.fromS) * (flowed.pull - 1)) / (flowed.pull - pull);
   }
 
   /** Heat alone; gives by how much the next step may be longer. */

@@ -79,20 +79,22 @@ export class WallFilm {
     }
   }
 
-  /** Whether anything flows at all. */
-  flows(held: Held): boolean {
+  /** How many times its yield stress the film is pulled by where that is most: nothing flows from 1 down. */
+  pull(held: Held): number {
+    let most = 0;
     for (let i = 0; i < this.cells.count; i++) {
-      if (held === 'upright' ? this.levels(i) : this.yieldPa[i] < this.drive(i + 1, held) * this.thicknessM[i]) return true;
+      const pulled = held === 'upright' ? this.levelPull(i) : (this.drive(i + 1, held) * this.thicknessM[i]) / this.yieldPa[i];
+      if (pulled > most) most = pulled;
     }
-    return false;
+    return most;
   }
 
-  /** Whether the film runs across the lower face of cell `i`. */
-  private levels(i: number): boolean {
-    if (i === 0) return false;
+  /** The same across the lower face of cell `i`. */
+  private levelPull(i: number): number {
+    if (i === 0) return 0;
     const drive = this.levelDrive(i, this.thicknessM);
     const from = drive > 0 ? i - 1 : i;
-    return this.yieldPa[from] < Math.abs(drive) * this.thicknessM[from];
+    return (Math.abs(drive) * this.thicknessM[from]) / this.yieldPa[from];
   }
 
   private drive(face: number, held: Held): number {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { onScale, scaleStepKg } from '../../../core/quantity/on-scale';
+import type { Answer } from '../../../core/quantity/answer';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { Notices } from '../../state/notices';
 import { CastingStore } from '../../state/casting-store';
@@ -12,6 +12,7 @@ import { backText } from '../../wording/batch';
 import { text, weighedText } from '../../wording/format';
 import { listed } from '../../wording/names';
 import { momentText, ownZone } from '../../wording/times';
+import { weighOutTables, type WeighOutUse } from '../weigh-out/weigh-out-table';
 import { shoppingCsv } from './shopping-csv';
 
 /** The whole job: what every melt goes into, drawn so that it adds up; parts and rounds; what to buy and what it costs. */
@@ -32,17 +33,17 @@ export class BatchView {
   protected readonly melts = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
+    const tables = weighOutTables(plan, this.units.system());
     return plan.batch.melts.map((melt) => {
       const chocolate = chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId));
-      const shares = [
+      const shares = ([
         { key: 'parts', name: 'in the parts', answer: melt.inParts }, { key: 'closing', name: 'closing', answer: melt.closing }, { key: 'finishing', name: 'finishing', answer: melt.finishing },
         { key: 'back', name: 'comes back', answer: melt.comesBack }, { key: 'stuck', name: 'bowl and tools', answer: melt.stuck }, { key: 'drips', name: 'drips off', answer: melt.drips },
-      ].filter(({ answer }) => answer.value > 0.00005);
-      const system = this.units.system();
-      const stepKg = scaleStepKg(melt.melted.value, system);
-      const onScales = onScale(shares.map(({ answer }) => answer.value), stepKg);
-      const write = (kg: number): string => weighedText(kg, stepKg, system);
-      return { inAll: write(onScales.reduce((sum, kg) => sum + kg, 0)), written: onScales.map(write), id: melt.meltId, name: chocolate.name, colour: chocolate.colour, melted: melt.melted, shares, back: melt.comesBack.value > 0.00005 ? backText(melt.mixed, chocolate.kind, plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint') : '' };
+      ] as const satisfies readonly { key: WeighOutUse; name: string; answer: Answer }[]).filter(({ answer }) => answer.value > 0.00005);
+      // As the weigh-out has it, so that the two say the same.
+      const table = tables.find(({ meltId }) => meltId === melt.meltId);
+      const written = (use: WeighOutUse): string => (table ? weighedText(table.rows.reduce((sum, row) => sum + (row.use === use ? row.jobKg : 0), 0), table.stepKg, this.units.system()) : '');
+      return { inAll: written('sum'), written: shares.map(({ key }) => written(key)), id: melt.meltId, name: chocolate.name, colour: chocolate.colour, melted: melt.melted, shares, back: melt.comesBack.value > 0.00005 ? backText(melt.mixed, chocolate.kind, plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint') : '' };
     });
   });
   /** The longest bar is the largest melt. */

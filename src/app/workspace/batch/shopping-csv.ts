@@ -7,5 +7,5 @@ export async function shoppingCsv(lines: readonly ShoppingLine[], currency: stri
   return papaparse.unparse({
     fields: ['what', 'wanted, g', 'in the pantry, g', 'missing, g', 'packs', 'a pack, g', `price, ${currency}`],
     data: lines.map(({ name, neededKg, stockKg, packKg, shopping }) => [name, grams(neededKg), grams(stockKg), grams(shopping?.missingKg), shopping?.packs ?? '', grams(packKg), shopping?.cost?.toFixed(2) ?? '']),
-  });
+  }, { escapeFormulae: true });
 }

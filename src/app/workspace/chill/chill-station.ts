@@ -7,6 +7,7 @@ import { RESTS_S } from '../../../core/plan/remedy';
 import { LIMITS } from '../../../core/record/limits';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
+import { Kitchens, kitchenDiffers, takeKitchen } from '../../state/kitchens';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
@@ -14,7 +15,7 @@ import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
-import { PLACE_NAMES } from '../../wording/names';
+import { KITCHEN_NAMES, PLACE_NAMES } from '../../wording/names';
 
 type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
 
@@ -30,7 +31,13 @@ export class ChillStation {
   private readonly store = inject(CastingStore);
   private readonly open = inject(OpenPart);
   private readonly plans = inject(PlanService);
+  private readonly kitchens = inject(Kitchens);
   protected readonly plan = this.plans.plan;
+  /** Planned in another kitchen than the present one. */
+  protected readonly otherKitchen = computed(() => {
+    const casting = this.store.current();
+    return casting !== undefined && this.kitchens.loaded() && kitchenDiffers(casting, this.kitchens.kitchen());
+  });
   protected readonly limits = LIMITS;
   protected readonly minute = UNITS.minute;
   protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
@@ -53,7 +60,7 @@ export class ChillStation {
   });
 
   protected setDegrees(which: Degrees, value: number): void {
-    this.kitchen(which, (kitchen) => (kitchen[which] = value));
+    this.kitchen(KITCHEN_NAMES[which], (kitchen) => (kitchen[which] = value));
   }
 
   protected setHumidity(value: number): void {
@@ -83,6 +90,10 @@ export class ChillStation {
 
   protected setCovered(choice: 'yes' | 'no'): void {
     this.open.edit('covered rest', (part) => (part.coveredRest = choice === 'yes'));
+  }
+
+  protected takeKitchen(): void {
+    this.store.edit('kitchen', (casting) => takeKitchen(casting, this.kitchens.kitchen()));
   }
 
   private kitchen(label: string, change: (kitchen: Kitchen) => void): void {

@@ -3,7 +3,8 @@ import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting, Coat } from '../../../core/record/casting';
 import { COAT_AREAS, PLACES, WAYS_UP, laidAnywhere, setsUpright, tippedOut, type CoatArea, type Method, type Place, type WayUp } from '../../../core/record/choices';
-import { LIMITS } from '../../../core/record/limits';
+import type { Dimension } from '../../../core/quantity/answer';
+import { LIMITS, type Limit } from '../../../core/record/limits';
 import { pourFrom, sourceKey, streakInto } from '../../../core/record/melting';
 import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
 import { makeTogether, methodsFor } from '../../../core/plan/methods';
@@ -14,13 +15,13 @@ import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
-import { AmountField } from '../../ui/amount-field';
+import { AmountField, type TypedAmount } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
-import { text, written } from '../../wording/format';
+import { spoons, text, written } from '../../wording/format';
 import { WeighedShellPanel } from './weighed-shell-panel';
 import { FLUIDITY_NAMES, METHOD_NAMES, PLACE_NAMES, WAY_UP_NAMES, WHERE_NAMES } from '../../wording/names';
 
@@ -58,10 +59,18 @@ export class CoatStation {
   /** Two clamped halves are told by how they end. */
   protected readonly method = computed(() => this.plan()?.coatsMade.at(-1)?.method ?? 'dump');
   /** Layers together fill no more than the cavity: why a share of one cannot be taken. */
-  protected readonly refusals = computed(() => (this.plan()?.part.coats ?? []).map((_, index, coats) => (share: number) => {
+  protected readonly refusals = computed(() => (this.plan()?.part.coats ?? []).map((_, index, coats) => (value: number, dimension: Dimension) => {
+    const share = this.shareOf(value, dimension);
     const others = coats.reduce((sum, coat, i) => sum + (i === index || coat.method === 'clamp' ? 0 : coat.volumeShare), 0);
     return share + others > 1 + 1e-9 ? `The other layers take ${text(others, 'share', this.units.system())}; together they cannot be more than the cavity.` : '';
   }));
+  /** A fill is told by its share of the cavity, its weight or its volume. */
+  protected readonly shareLimits = computed<readonly Limit[]>(() => {
+    const mold = this.plan()?.mold;
+    const { low, high } = LIMITS.volumeShare;
+    const scaled = (dimension: Dimension, whole: number): Limit => ({ dimension, low: low * whole, high: high * whole });
+    return mold ? [LIMITS.volumeShare, scaled('mass', mold.solid.value), scaled('volume', mold.volume.value)] : [LIMITS.volumeShare];
+  });
   protected readonly tipped = computed(() => tippedOut(this.method()));
   protected readonly anywhere = computed(() => laidAnywhere(this.method()));
   protected readonly asItStands = computed(() => setsUpright(this.method()));
@@ -174,7 +183,26 @@ export class CoatStation {
     return coatNameIn(this.plan()?.coatsMade, index);
   }
 
-  protected setShare(index: number, share: number): void {
+  /** A share of the cavity, a weight or a volume as that share. */
+  private shareOf(value: number, dimension: Dimension): number {
+    const mold = this.plan()?.mold;
+    const whole = dimension === 'mass' ? mold?.solid.value : dimension === 'volume' ? mold?.volume.value : 1;
+    return value / (whole ?? 1);
+  }
+
+  protected setFilled(index: number, { value, dimension }: TypedAmount): void {
+    this.setShare(index, this.shareOf(value, dimension));
+  }
+
+  /** What a fill comes to in weight and spoons. */
+  protected fillHint(index: number): string {
+    const coat = this.plan()?.coat.coats[index];
+    if (!coat) return '';
+    const { number, unit } = spoons(coat.spooned.value);
+    return `${text(coat.mass.value, 'mass', this.units.system())}, ${number} ${unit}; a share, grams or spoons`;
+  }
+
+  private setShare(index: number, share: number): void {
     this.open.edit('layer', ({ coats }) => {
       coats[index].volumeShare = share;
       const top = coats[coats.length - 1];

@@ -22,6 +22,8 @@ import { text } from '../../wording/format';
 import { ALLERGEN_NAMES, listed } from '../../wording/names';
 
 const STEP_IN_M = 0.003;
+/** A layer to begin with, where there is room for it: a teaspoon. */
+const USUAL_LAYER_M3 = 5e-6;
 
 type AskedBy = 'amount' | 'share' | 'line';
 
@@ -123,9 +125,10 @@ export class FillStation {
 
   protected add(): void {
     this.open.edit('add a layer', (part, casting) => {
+      const roomM3 = this.roomLeftM3();
       const next = casting.fillings.find((filling) => !casting.fill.some((layer) => layer.fillingId === filling.id))?.id ?? this.fillings.options()[0]?.value;
       if (next === undefined || !this.fillings.take(casting, next)) return;
-      casting.fill.push({ id: `layer-${newId().slice(0, 8)}`, partId: part.id, fillingId: next, amount: { by: 'volume', m3: 5e-6 } });
+      casting.fill.push({ id: `layer-${newId().slice(0, 8)}`, partId: part.id, fillingId: next, amount: { by: 'volume', m3: Math.min(USUAL_LAYER_M3, roomM3) } });
     });
   }
 
@@ -138,6 +141,13 @@ export class FillStation {
     this.store.edit('remove a layer', (casting) => {
       casting.fill = casting.fill.filter((layer) => layer.id !== id);
     });
+  }
+
+  /** What is free inside the open part, in whole tenths of a millilitre. */
+  private roomLeftM3(): number {
+    const fill = this.plan()?.fill;
+    const taken = fill?.layers.reduce((sum, { volume }) => sum + volume.value, 0) ?? 0;
+    return Math.max(0, Math.floor(((fill?.capacity.value ?? 0) - taken) * 1e7) / 1e7);
   }
 
   /** Puts one of the part's layers in another place among them. */

@@ -5,17 +5,17 @@ import type { Casting } from '../../../core/record/casting';
 import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
 import { CastingsActions } from '../../state/castings-actions';
+import { Once } from '../../ui/once';
 import { UndoRedo } from '../../ui/undo-redo';
 import { StartTime } from '../../state/start-time';
+import { nameProblem, tidyName } from '../../wording/naming';
 import { dueText, startText } from '../../wording/times';
-
-const LONGEST_NAME = 120;
 
 /** The casting's name, pieces and due date, what can be done with it, and whether it is saved. */
 @Component({
   selector: 'ks-casting-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideCopy, LucideDownload, LucideTrash2, RouterLink, UndoRedo],
+  imports: [LucideCopy, LucideDownload, LucideTrash2, Once, RouterLink, UndoRedo],
   templateUrl: './casting-header.html',
   styleUrl: './casting-header.less',
 })
@@ -28,11 +28,7 @@ export class CastingHeader {
 
   protected readonly name = signal('');
   protected readonly focused = signal(false);
-  protected readonly nameProblem = computed(() => {
-    const typed = this.name().trim();
-    if (typed === '') return 'It needs a name; the last one stays.';
-    return typed.length > LONGEST_NAME ? `At most ${LONGEST_NAME} letters; the last name stays.` : '';
-  });
+  protected readonly nameProblem = computed(() => nameProblem(this.name()));
   protected readonly summary = computed(() => {
     const { pieces, due } = this.casting();
     const late = this.time.lateness();
@@ -60,7 +56,7 @@ export class CastingHeader {
 
   protected rename(event: Event): void {
     this.name.set((event.target as HTMLInputElement).value);
-    const name = this.name().trim();
+    const name = tidyName(this.name());
     if (this.nameProblem() === '') {
       this.store.edit('name', (casting) => {
         casting.name = name;

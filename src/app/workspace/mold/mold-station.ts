@@ -6,6 +6,7 @@ import { mugRoomM } from '../../../core/mold/mold';
 import { castIn } from '../../../core/plan/parts';
 import { castingMold, moldDiffers } from '../../../core/record/copies';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
+import { careOf } from '../../../core/record/mold-care';
 import { cavityCount, gridOf } from '../../../core/record/mold-cavities';
 import { LIMITS } from '../../../core/record/limits';
 import { cavityRecordOf } from '../../../core/record/references';
@@ -127,6 +128,7 @@ export class MoldStation {
 
   protected setMaterial(material: MoldMaterial): void {
     this.edit('mold material', (mold) => {
+      mold.care = careOf(mold.material, mold.care, material);
       mold.material = material;
       mold.wallM = MOLD_MATTER[material].usualWallM;
     });

@@ -6,11 +6,11 @@ import { MOST } from '../../../core/record/limits';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
+import { LONGEST_NAME, tidyName } from '../../wording/naming';
 import { coatShades } from '../section/coat-shades';
 
 const PER_PIECE = { dimension: 'count', low: 1, high: 24 } as const;
 const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = { lid: 'Lid', base: 'Base', ornament: 'Ornament' };
-const LONGEST_NAME = 120;
 
 /** The parts of a piece, each with its colours: opened, named, counted, added, taken out. */
 @Component({
@@ -64,7 +64,7 @@ export class PartList {
   protected readonly mayAdd = computed(() => this.rows().length < MOST.parts);
 
   protected rename(name: string): void {
-    const kept = name.trim().slice(0, LONGEST_NAME);
+    const kept = tidyName(name).slice(0, LONGEST_NAME);
     if (kept) this.open.edit('name of a part', (part) => (part.name = kept), 'part name');
   }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { demoCastings } from '../../../data/demo';
 import type { UnitSystem } from '../../../core/quantity/units';
 import { arbitraryCasting } from '../../../testing/arbitrary-casting';
-import { planned } from '../../../testing/planned';
+import { planned, plannedUnchilled } from '../../../testing/planned';
 import { weighedText } from '../../wording/format';
 import { weighOutTables } from './weigh-out-table';
 
@@ -16,7 +16,7 @@ describe('weigh-out columns', () => {
   it('add up as they are written, job and round, in every unit and size', () => {
     fc.assert(
       fc.property(arbitraryCasting, fc.constantFrom<UnitSystem[]>('metric', 'us'), (casting, system) => {
-        for (const { rows, stepKg } of weighOutTables(planned(casting), system)) {
+        for (const { rows, stepKg } of weighOutTables(plannedUnchilled(casting), system)) {
           for (const of of ['jobKg', 'perRoundKg'] as const) {
             const shown = rows.map((row) => read(row[of] === undefined ? '' : weighedText(row[of], stepKg, system)));
             expect(rows.every((row) => (row[of] ?? 0) >= 0)).toBe(true);

@@ -6,13 +6,16 @@ import { chocolateOf, meltOf } from '../../../core/record/references';
 import { weighedName } from '../../wording/coats';
 import { CLOSURE_MASS_NAMES } from '../../wording/closing';
 
+/** What a line of a weigh-out goes into. */
+export type WeighOutUse = 'parts' | 'closing' | 'finishing' | 'back' | 'drips' | 'stuck' | 'sum';
+
 /** One line of a weigh-out; amounts in kg, undefined where a column does not apply. */
 export interface WeighOutRow {
   readonly name: string;
+  readonly use: WeighOutUse;
   readonly perPartKg: number | undefined;
   readonly perRoundKg: number | undefined;
   readonly jobKg: number;
-  readonly sum: boolean;
 }
 
 /** The weigh-out of one melt, rounded to what a scale shows; each column adds up to its last line. */
@@ -27,21 +30,19 @@ export interface WeighOutTable {
   readonly rows: readonly WeighOutRow[];
 }
 
-type Line = Omit<WeighOutRow, 'sum'>;
-
 /** Turns a plan into the tables that the screen, the printed sheet and the files show alike. */
 export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutTable[] {
   return plan.batch.melts.map((melt): WeighOutTable => {
     const coats = coatLines(plan, melt.meltId);
     const none = undefined;
-    const further: Line[] = [
-      { name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '', perPartKg: none, perRoundKg: melt.closingPerRoundKg, jobKg: melt.closing.value },
-      { name: 'Finishing', perPartKg: none, perRoundKg: melt.finishingPerRoundKg, jobKg: melt.finishing.value },
-      { name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back', perPartKg: none, perRoundKg: melt.comesBack.value, jobKg: melt.comesBack.value },
-      { name: 'Drips off', perPartKg: none, perRoundKg: dripsInRound(plan, melt.meltId), jobKg: melt.drips.value },
+    const further: WeighOutRow[] = [
+      { use: 'closing' as const, name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '', perPartKg: none, perRoundKg: melt.closingPerRoundKg, jobKg: melt.closing.value },
+      { use: 'finishing' as const, name: 'Finishing', perPartKg: none, perRoundKg: melt.finishingPerRoundKg, jobKg: melt.finishing.value },
+      { use: 'back' as const, name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back', perPartKg: none, perRoundKg: melt.comesBack.value, jobKg: melt.comesBack.value },
+      { use: 'drips' as const, name: 'Drips off', perPartKg: none, perRoundKg: dripsInRound(plan, melt.meltId), jobKg: melt.drips.value },
     ].filter(({ jobKg }) => jobKg > 0.00005);
-    const round = (lines: readonly Line[]): number => lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
-    const tools = { name: 'Bowl and tools', perPartKg: none, perRoundKg: melt.perRound.value - round([...coats, ...further]), jobKg: melt.stuck.value };
+    const round = (lines: readonly WeighOutRow[]): number => lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
+    const tools = { use: 'stuck' as const, name: 'Bowl and tools', perPartKg: none, perRoundKg: melt.perRound.value - round([...coats, ...further]), jobKg: melt.stuck.value };
     const stepKg = scaleStepKg(melt.melted.value, system);
     return {
       meltId: melt.meltId,
@@ -54,16 +55,16 @@ export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutT
   });
 }
 
-function coatLines({ parts, batch }: CastingPlan, meltId: string): Line[] {
+function coatLines({ parts, batch }: CastingPlan, meltId: string): WeighOutRow[] {
   return workOrder(parts).flatMap(({ part, coat, coatsMade }) => {
     const count = batch.byPart.find(({ partId }) => partId === part.id);
     const which = parts.length > 1 ? `${part.name}, ` : '';
-    return coat.coats.flatMap((made, i): Line[] => {
+    return coat.coats.flatMap((made, i): WeighOutRow[] => {
       const share = shareOf(coatsMade[i].shares, meltId);
       if (share === 0 || !count) return [];
       const name = weighedName(made.choice.method, i, coat.coats.length);
       const perPartKg = share * made.mass.value;
-      return [{ name: which ? which + name.toLowerCase() : name, perPartKg, perRoundKg: perPartKg * count.perRound, jobKg: perPartKg * count.parts.value }];
+      return [{ use: 'parts', name: which ? which + name.toLowerCase() : name, perPartKg, perRoundKg: perPartKg * count.perRound, jobKg: perPartKg * count.parts.value }];
     });
   });
 }
@@ -82,13 +83,15 @@ function shareOf(shares: readonly { readonly meltId: string; readonly share: num
 }
 
 /** Lines rounded to what a scale shows, with their sum last. */
-function addedUp(lines: readonly Line[], step: number): WeighOutRow[] {
+function addedUp(lines: readonly WeighOutRow[], step: number): WeighOutRow[] {
   const job = onScale(lines.map(({ jobKg }) => jobKg), step);
-  const round = onScale(lines.map(({ perRoundKg = 0 }) => perRoundKg), step);
+  // What comes back is the same in a round and in the job.
+  const same = new Map(lines.flatMap(({ use }, i) => (use === 'back' ? [[i, job[i]] as const] : [])));
+  const round = onScale(lines.map(({ perRoundKg = 0 }) => perRoundKg), step, same);
   const sum = (of: readonly number[]): number => of.reduce((all, one) => all + one, 0);
   return [
     // What the scale does not show is no line.
-    ...lines.map((line, i) => ({ ...line, jobKg: job[i], perRoundKg: line.perRoundKg === undefined ? undefined : round[i], sum: false })).filter(({ jobKg, perRoundKg = 0 }) => jobKg + perRoundKg > 0),
-    { name: 'Melt', perPartKg: undefined, perRoundKg: sum(round), jobKg: sum(job), sum: true },
+    ...lines.map((line, i) => ({ ...line, jobKg: job[i], perRoundKg: line.perRoundKg === undefined ? undefined : round[i] })).filter(({ jobKg, perRoundKg = 0 }) => jobKg + perRoundKg > 0),
+    { name: 'Melt', use: 'sum', perPartKg: undefined, perRoundKg: sum(round), jobKg: sum(job) },
   ];
 }

@@ -20,7 +20,7 @@ import { weighOutTables } from './weigh-out-table';
         <thead><tr><th scope="col"><span class="name">{{ table.chocolate }}</span></th><th scope="col">{{ table.partName }}</th><th scope="col">round</th><th scope="col">job</th></tr></thead>
         <tbody>
           @for (row of table.rows; track row.name) {
-            <tr [class.sum]="row.sum">
+            <tr [class.sum]="row.use === 'sum'">
               <th scope="row">{{ row.name }}</th>
               <td>{{ write(row.perPartKg) }}</td><td>{{ weighed(row.perRoundKg, table.stepKg) }}</td><td>{{ weighed(row.jobKg, table.stepKg) }}</td>
             </tr>
