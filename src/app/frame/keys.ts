@@ -73,7 +73,7 @@ export class Keys {
     return true;
   }
 
-  private changeCoats(change: (part: Part) => void): void {
+  private changeCoats(change: (part: Part) => boolean): void {
     const made = this.plans.draft()?.coatsMade;
     if (!made) return;
     this.open.edit('coats', (part) => {

@@ -43,7 +43,9 @@ export type Remedy =
 export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan): void {
   const part = partOf(casting, plan.part.id);
   switch (remedy.key) {
-    case 'addCoat': return addCoat(part);
+    case 'addCoat':
+      addCoat(part);
+      return;
     case 'splitCoats': {
       part.coatsBy = { by: 'count' };
       const dose = part.coats.reduce((sum, coat) => sum + coat.doseM3, 0);
@@ -100,13 +102,14 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
   }
 }
 
-/** Adds one more coat like the last, up to four; of two clamped halves one more layer under what is clamped. */
-export function addCoat({ coats }: Part): void {
-  if (coats.length >= LIMITS.coats.high) return;
+/** Adds one more coat like the last, up to four; of two clamped halves one more layer under what is clamped. Tells whether it did. */
+export function addCoat({ coats }: Part): boolean {
+  if (coats.length >= LIMITS.coats.high) return false;
   const clamped = coats[coats.length - 1].method === 'clamp';
   const like = coats[clamped ? coats.length - 2 : coats.length - 1];
   coats.splice(clamped ? coats.length - 1 : coats.length, 0, { ...copyOf(like), id: freshCoatId(coats.map((coat) => coat.id)) });
   evenLayers(coats);
+  return true;
 }
 
 /** Goes back from a wanted thickness to counted coats, as they were made for it, so that nothing jumps. */
@@ -116,11 +119,13 @@ export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
   part.coats = made.map((coat) => ({ ...coat, shares: coat.shares.map((share) => ({ ...share })), sets: coat.sets.map((set) => ({ ...set })) }));
 }
 
-/** Takes the last coat away, or the last layer under what is clamped; one always stays. */
-export function removeCoat({ coats }: Part): void {
+/** Takes the last coat away, or the last layer under what is clamped; one always stays. Tells whether it did. */
+export function removeCoat({ coats }: Part): boolean {
   const clamped = coats[coats.length - 1].method === 'clamp';
-  if (coats.length > (clamped ? 2 : 1)) coats.splice(clamped ? -2 : -1, 1);
+  if (coats.length <= (clamped ? 2 : 1)) return false;
+  coats.splice(clamped ? -2 : -1, 1);
   evenLayers(coats);
+  return true;
 }
 
 function freshCoatId(taken: readonly string[]): string {

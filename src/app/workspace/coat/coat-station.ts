@@ -169,8 +169,9 @@ export class CoatStation {
         return;
       }
       keepCoatsAsMade(part, plan.coatsMade);
-      while (part.coats.length < Number(count)) addCoat(part);
-      while (part.coats.length > Number(count)) removeCoat(part);
+      // As near as there can be: two clamped halves take two at least.
+      while (part.coats.length < Number(count) && addCoat(part));
+      while (part.coats.length > Number(count) && removeCoat(part));
     });
   }
 

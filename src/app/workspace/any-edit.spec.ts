@@ -1,0 +1,217 @@
+import type { Type } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import fc from 'fast-check';
+import { MELTING_WAYS, JACKETS, PLACES, THINNERS, WAYS_UP, COAT_AREAS } from '../../core/record/choices';
+import type { Casting } from '../../core/record/casting';
+import { LIMITS, type LimitName } from '../../core/record/limits';
+import { readCasting } from '../../core/record/read-casting';
+import { FLUIDITY_CLASSES } from '../../core/matter/chocolate';
+import { MOLD_MATERIALS } from '../../core/matter/mold-material';
+import { layersOf } from '../../core/plan/batch-input';
+import { anyShape } from '../../testing/arbitrary-shape';
+import { closeWorkers, openDemo } from '../../testing/bench';
+import { demoCastings } from '../../data/demo';
+import { plannedUnchilled } from '../../testing/planned';
+import { Keys } from '../frame/keys';
+import { CastingStore } from '../state/casting-store';
+import { OpenPart } from '../state/open-part';
+import { BatchStation } from './batch/batch-station';
+import { ChillStation } from './chill/chill-station';
+import { CloseStation } from './close/close-station';
+import { CoatStation } from './coat/coat-station';
+import { FillStation } from './fill/fill-station';
+import { FinishStation } from './finish/finish-station';
+import { MeltStation } from './melt/melt-station';
+import { MoldStation } from './mold/mold-station';
+import { Notes } from './notes/notes';
+import { PartList } from './parts/part-list';
+import { sectionGeometry } from './section/section-geometry';
+import { weighOutTables } from './weigh-out/weigh-out-table';
+
+/** As many sequences as are tried; each begins with a casting of the demo. */
+const SEQUENCES = Number(process.env['SEQUENCES'] ?? 2000);
+
+/** Choices at random, so that they shrink with the numbers they come from. */
+class Chance {
+  private next = 0;
+  constructor(private readonly numbers: readonly number[]) {}
+
+  share(): number {
+    return this.numbers[this.next++ % this.numbers.length];
+  }
+
+  of<T>(list: readonly T[]): T {
+    return list[Math.min(list.length - 1, Math.floor(this.share() * list.length))];
+  }
+
+  /** An amount within a limit; its ends now and then. */
+  within(name: LimitName): number {
+    const { low, high, dimension } = LIMITS[name];
+    const share = this.share();
+    const at = share < 0.08 ? low : share > 0.92 ? high : low + (high - low) * share ** 2;
+    return dimension === 'count' ? Math.round(at) : at;
+  }
+}
+
+type Loose = Readonly<Record<string, (...args: unknown[]) => unknown>>;
+interface Hands {
+  readonly store: CastingStore;
+  readonly of: <T>(station: Type<T>) => Loose;
+  readonly casting: () => Casting;
+  readonly chance: Chance;
+}
+const values = (options: unknown): string[] => (options as () => readonly { readonly value: string }[])().map(({ value }) => value);
+
+/** Everything that the interface can do to a casting, by what it does it with. */
+const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
+  more: ({ of }) => of(Keys as never)['pressed']('+'),
+  less: ({ of }) => of(Keys as never)['pressed']('-'),
+  undo: ({ store }) => void store.undo(),
+  redo: ({ store }) => void store.redo(),
+  method: ({ of, chance }) => of(CoatStation)['setMethod'](chance.of(values(of(CoatStation)['methods']))),
+  count: ({ of, chance }) => of(CoatStation)['setCount'](chance.of(values(of(CoatStation)['counts']))),
+  wanted: ({ of, chance }) => of(CoatStation)['setWanted'](chance.within('wantedRimM')),
+  chocolate: ({ of, chance, casting }) => of(CoatStation)['setChocolate'](chance.share() < 0.5 ? [0] : partOf(casting()).coats.map((_, i) => i), sourceOf(of, chance)),
+  streak: ({ of, chance }) => of(CoatStation)['setStreak']([0], sourceOf(of, chance), chance.of([0, 0.1, 0.5])),
+  fluidity: ({ of, chance }) => of(CoatStation)['setFluidity'](chance.of(FLUIDITY_CLASSES)),
+  dose: ({ of, chance }) => of(CoatStation)['setDose'](chance.within('doseM3')),
+  dwell: ({ of, chance }) => of(CoatStation)['setDwell'](chance.within('dwellSeconds')),
+  drain: ({ of, chance }) => of(CoatStation)['setDrain'](chance.within('drainSeconds')),
+  tapping: ({ of, chance }) => of(CoatStation)['setTapping'](chance.within('tappingSeconds')),
+  turn: ({ of, chance }) => of(CoatStation)['setTurn'](chance.within('turnSeconds')),
+  wayUp: ({ of, chance }) => of(CoatStation)['setWayUp'](chance.of(WAYS_UP)),
+  where: ({ of, chance }) => of(CoatStation)['setWhere'](chance.of(COAT_AREAS)),
+  standsIn: ({ of, chance }) => of(CoatStation)['setStandsIn'](chance.of(PLACES)),
+  filled: ({ of, chance, casting }) => of(CoatStation)['setFilled'](chance.of(partOf(casting()).coats.map((_, i) => i)), { value: chance.within('volumeShare'), dimension: 'share' }),
+  mold: ({ of, chance }) => of(MoldStation)['choose'](chance.of(values(of(MoldStation)['molds']))),
+  cavity: ({ of, chance }) => of(MoldStation)['chooseCavity'](chance.of(values(of(MoldStation)['cavities']))),
+  shape: ({ of, chance }) => of(MoldStation)['setShape']({ shape: chance.of(SHAPES), key: 'kind' }),
+  cavities: ({ of, chance }) => of(MoldStation)['setCavities'](chance.within('cavities')),
+  atHand: ({ of, chance }) => of(MoldStation)['setAtHand'](chance.within('moldsAtHand')),
+  wall: ({ of, chance }) => of(MoldStation)['setWall'](chance.within('moldWallM')),
+  gap: ({ of, chance }) => of(MoldStation)['setGap'](chance.within('gapM')),
+  material: ({ of, chance }) => of(MoldStation)['setMaterial'](chance.of(MOLD_MATERIALS)),
+  mug: ({ of, chance }) => of(MoldStation)['setMug'](chance.of([undefined, 0.08])),
+  prep: ({ of, chance }) => of(MoldStation)['setPrep'](chance.of(['nothing', 'paint', 'dust'])),
+  part: ({ of, chance }) => of(PartList)['add'](chance.of(['secondHalf', 'lid', 'base', 'ornament'])),
+  partOut: ({ of, chance, casting }) => of(PartList)['remove'](chance.of(casting().parts).id),
+  perPiece: ({ of, chance }) => of(PartList)['setPerPiece'](1 + Math.floor(chance.share() * 23)),
+  partName: ({ of, chance }) => of(PartList)['rename'](chance.of(['', '\u200b', 'x'.repeat(300), 'A half'])),
+  otherPart: ({ chance, casting }) => TestBed.inject(OpenPart).open(chance.of(casting().parts).id),
+  melt: ({ of, chance }) => of(MeltStation)['choose'](sourceOf(of, chance)),
+  renew: ({ of }) => of(MeltStation)['renew'](),
+  way: ({ of, chance }) => of(MeltStation)['setWay'](chance.of(MELTING_WAYS)),
+  school: ({ of, chance }) => of(MeltStation)['setSchool'](chance.of(values(of(MeltStation)['schools']))),
+  working: ({ of, chance }) => of(MeltStation)['setWorking'](chance.within('workingC')),
+  power: ({ of, chance }) => of(MeltStation)['setPower'](chance.within('microwavePower')),
+  bowl: ({ of, chance }) => of(MeltStation)['setBowl'](chance.of(values(of(MeltStation)['bowls']))),
+  coolBowl: ({ of, chance }) => of(MeltStation)['setCoolBowl'](chance.of(['yes', 'no'])),
+  jacket: ({ of, chance }) => of(MeltStation)['setJacket'](chance.of(JACKETS)),
+  thinner: ({ of, chance }) => of(MeltStation)['setThinner'](chance.of(['none', ...THINNERS])),
+  thinned: ({ of, chance }) => of(MeltStation)['setThinnerShare'](chance.within('thinnerShare')),
+  place: ({ of, chance, casting }) => of(ChillStation)['setPlace'](chance.of(partOf(casting()).coats.map((_, i) => i)), chance.of(PLACES)),
+  own: ({ of, chance }) => of(ChillStation)['setOwn'](0, chance.within('setMinutesS')),
+  notOwn: ({ of }) => of(ChillStation)['dropOwn'](0),
+  rest: ({ of, chance }) => of(ChillStation)['setRest'](0, chance.of([0, 1200])),
+  covered: ({ of, chance }) => of(ChillStation)['setCovered'](chance.of(['yes', 'no'])),
+  degrees: ({ of, chance }) => of(ChillStation)['setDegrees']('fridgeC', chance.within('fridgeC')),
+  layer: ({ of }) => of(FillStation)['add'](),
+  layerOut: ({ of, chance, casting }) => of(FillStation)['remove'](chance.of(casting().fill)?.id),
+  layerMoved: ({ of, casting }) => casting().fill.length > 1 && of(FillStation)['move'](0, 1),
+  filling: ({ of, chance, casting }) => of(FillStation)['setFilling'](chance.of(casting().fill)?.id, fillingOf(of, chance)),
+  amount: ({ of, chance, casting }) => of(FillStation)['setAmount'](chance.of(casting().fill)?.id, { value: chance.within('fillMassKg'), dimension: 'mass' }),
+  filledHalves: ({ of, chance }) => of(FillStation)['setFilled'](chance.of(['one', 'all'])),
+  heaped: ({ of, chance }) => of(FillStation)['setHeaped'](chance.of(['yes', 'no'])),
+  closing: ({ of, chance }) => of(CloseStation)['choose'](chance.of(values(of(CloseStation)['kinds']))),
+  closingFrom: ({ of, chance }) => of(CloseStation)['setSource'](sourceOf(of, chance)),
+  closingSets: ({ of, chance }) => of(CloseStation)['setPlace'](chance.of(PLACES)),
+  cap: ({ of, chance }) => of(CloseStation)['setNumber']('thicknessM', chance.within('capM')),
+  plate: ({ of, chance }) => of(CloseStation)['setNumber']('seconds', chance.within('plateSeconds')),
+  finish: ({ of, chance }) => of(FinishStation)['add'](chance.of(['drizzle', 'sprinkle', 'dust', 'paint', 'stickOn'])),
+  finishOut: ({ of, chance, casting }) => of(FinishStation)['remove'](chance.of(casting().finishes)?.id),
+  finishFrom: ({ of, chance, casting }) => of(FinishStation)['setSource'](chance.of(casting().finishes)?.id, sourceOf(of, chance)),
+  stuck: ({ of, chance, casting }) => of(FinishStation)['setStuck'](chance.of(casting().finishes)?.id, chance.of(values(of(FinishStation)['stuckOn']))),
+  finished: ({ of, chance, casting }) => of(FinishStation)['setNumber'](chance.of(casting().finishes)?.id, 'share', chance.within('finishShare')),
+  pieces: ({ of, chance }) => of(BatchStation)['setPieces'](chance.within('pieces')),
+  due: ({ of, chance }) => of(BatchStation)['setDue'](chance.of(['2026-10-17T18:00', '2027-03-28T02:30', '2026-02-31T10:00'])),
+  spares: ({ of, chance }) => of(BatchStation)['setRule'](chance.of(['share', 'confidence'])),
+  onHand: ({ of, chance, casting }) => of(BatchStation)['setOnHand'](chance.of(casting().chocolates).id, chance.of([undefined, 0, 1.2])),
+  broke: ({ of, chance }) => of(BatchStation)['setBreakages'](chance.of([undefined, { cast: 20, broken: 2 }, { cast: 2, broken: 5 }])),
+  name: ({ store, chance }) => store.edit('name', (casting) => (casting.name = chance.of(['', 'x'.repeat(121), 'Bombs', '🍫']))),
+  advice: ({ of, chance, casting }) => {
+    const problem = chance.of(plannedUnchilled(casting()).problems.filter(({ remedy }) => remedy));
+    if (problem) of(Notes)['take'](problem);
+  },
+};
+
+const SHAPES = fc.sample(anyShape, { numRuns: 60, seed: 7 });
+const partOf = (casting: Casting): Casting['parts'][number] => casting.parts.find(({ id }) => id === TestBed.inject(OpenPart).id()) ?? casting.parts[0];
+const sourceOf = (of: Hands['of'], chance: Chance): string => chance.of(values((of(CoatStation)['sources'] as unknown as { options: unknown }).options));
+const fillingOf = (of: Hands['of'], chance: Chance): string => chance.of(values((of(FillStation)['fillings'] as unknown as { options: unknown }).options));
+
+/** What has to be true of what is shown, whatever was done. */
+function holds(casting: Casting): void {
+  const plan = plannedUnchilled(casting);
+  for (const system of ['metric', 'us'] as const) {
+    for (const { rows } of weighOutTables(plan, system)) {
+      for (const of of ['jobKg', 'perRoundKg'] as const) {
+        const shown = rows.map((row) => row[of] ?? 0);
+        expect(shown.slice(0, -1).reduce((sum, kg) => sum + kg, 0)).toBeCloseTo(shown[shown.length - 1], 9);
+      }
+    }
+  }
+  for (const part of plan.parts) {
+    for (const { choice, mass } of part.fill.layers) {
+      const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.mass.value ?? 0;
+      expect(need).toBeGreaterThanOrEqual(mass.value * layersOf(plan, part) * (1 - 1e-9));
+    }
+    expect(JSON.stringify(sectionGeometry({ ...part, capM: undefined } as Parameters<typeof sectionGeometry>[0], 600, 400, false))).not.toMatch(/NaN|null,null/);
+  }
+  expect(plan.piece.mass.value).toBeGreaterThanOrEqual(0);
+  const made = new Set<string>();
+  for (const { kind, meltIds = [] } of plan.batch.timeline.oneRound) {
+    if (kind === 'melt') meltIds.forEach((id) => made.add(id));
+    else for (const id of meltIds) expect([kind, id, made.has(id)]).toEqual([kind, id, true]);
+  }
+}
+
+describe('whatever is done to a casting, in any order', () => {
+  afterAll(closeWorkers);
+
+  it('it reads back as it is, what is shown adds up, and nothing is drawn that is no number', async () => {
+    const store = await openDemo('demo-bombs', () => undefined);
+    const stations = new Map<unknown, Loose>();
+    const of = <T>(station: Type<T>): Loose => {
+      if (!stations.has(station)) stations.set(station, (station === (Keys as unknown) ? TestBed.inject(Keys) : TestBed.runInInjectionContext(() => new station())) as unknown as Loose);
+      return new Proxy(stations.get(station) as object, { get: (target, key) => { const value = Reflect.get(target, key) as unknown; return typeof value === 'function' ? value.bind(target) : value; } }) as Loose;
+    };
+    const demo = demoCastings(new Date('2026-10-12T08:00:00Z'));
+    const names = Object.keys(DEEDS);
+    const done = new Set<string>();
+    let run = 0;
+    const casting = (): Casting => store.current() as Casting;
+    fc.assert(
+      fc.property(fc.constantFrom(...demo), fc.array(fc.constantFrom(...names), { minLength: 1, maxLength: 6 }), fc.array(fc.double({ min: 0, max: 1, noNaN: true, maxExcluded: true }), { minLength: 5, maxLength: 12 }), (first, deeds, numbers) => {
+        const id = `run-${++run}`;
+        store.add([{ ...first, id }], 'begin');
+        store.open(id);
+        const hands: Hands = { store, of, casting, chance: new Chance(numbers) };
+        for (const deed of deeds) {
+          // Undone to before it was there, it is begun again.
+          if (!store.current()) store.add([{ ...first, id }], 'begin');
+          DEEDS[deed](hands);
+          done.add(deed);
+          const now = store.current();
+          if (!now) continue;
+          const read = readCasting(JSON.parse(JSON.stringify(now)));
+          expect(read.ok ? read.casting : read).toEqual(now);
+        }
+        if (store.current()) holds(casting());
+        store.remove(id);
+      }),
+      // A sequence is short enough to be read as it is.
+      { numRuns: SEQUENCES, endOnFailure: true },
+    );
+    expect(names.filter((name) => !done.has(name))).toEqual([]);
+  });
+});
