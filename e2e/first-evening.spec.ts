@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
 test('a first visit opens on the planned bombs, with every station answered', async ({ page }) => {
   await page.goto('/');
@@ -174,7 +174,7 @@ for (const path of ['/castings', '/casting/demo-bombs/mold', '/casting/demo-bomb
   test(`axe finds nothing on ${path}`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();
-    await page.waitForTimeout(400);
+    await quiet(page);
     const found = await new AxeBuilder({ page }).analyze();
     expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
   });

@@ -3,13 +3,14 @@ import { test as base, expect, type Page } from '@playwright/test';
 /** Monday 12 October 2026, 10:00 in Berlin: the supper is on Saturday the 17th. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
 
-/** A page with the clock standing at the demo's Monday, that fails the test on any error of the page. */
-export const test = base.extend<{ page: Page }>({
-  page: async ({ page }, use) => {
+/** A page with the clock standing at the demo's Monday, that fails the test on any error of the page but those it is there to make. */
+export const test = base.extend<{ page: Page; provoked: string }>({
+  provoked: ['Failed to load resource', { option: true }],
+  page: async ({ page, provoked }, use) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
-      if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) errors.push(message.text());
+      if (message.type() === 'error' && !message.text().includes('Failed to load resource') && !message.text().includes(provoked)) errors.push(message.text());
     });
     await page.clock.setFixedTime(MONDAY);
     await use(page);
@@ -41,4 +42,19 @@ export async function saved(page: Page): Promise<void> {
 /** Waits until the chill on screen is the worker's for what is on screen. */
 export async function worked(page: Page): Promise<void> {
   await expect(tab(page, 'Chill').locator('strong')).toHaveAttribute('aria-busy', 'false');
+}
+
+/** Waits until the page stands still: nothing on it has changed for ten pictures. */
+export async function quiet(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise<void>((resolve) => {
+    let still = 0;
+    const observer = new MutationObserver(() => (still = 0));
+    observer.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+    const look = (): void => {
+      if (++still < 10) return void requestAnimationFrame(look);
+      observer.disconnect();
+      resolve();
+    };
+    requestAnimationFrame(look);
+  }));
 }

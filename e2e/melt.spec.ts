@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
 const csv = (text: string, name = 'evening.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
@@ -59,7 +59,6 @@ test('a chocolate is added with its packet’s bands, drip-tested, tinted, and m
   await expect(page.getByRole('alert')).toContainText('seizes chocolate');
   await page.getByLabel('Amount wanted').fill('1/2 lb');
   await expect(page.getByRole('row', { name: /Oil-based colour/ })).toContainText('5.5 g');
-  await page.waitForTimeout(400);
   await page.goto('/casting/demo-bombs/melt');
   await page.getByLabel('Chocolate, from the pantry').selectOption({ label: 'Slate 55 (dark)' });
   await expect(tab(page, 'Melt')).toContainText('Slate 55');
@@ -82,7 +81,6 @@ test('the thermometer says what to do, by hand and from a file, and is exported 
   await expect(page.getByText('Line 4: the time goes back')).toBeVisible();
   await page.getByRole('button', { name: 'Keep them with this casting' }).click();
   await expect(page.getByText('Work now')).toBeVisible();
-  await page.waitForTimeout(500);
   await page.reload();
   await expect(page.getByText('Work now')).toBeVisible();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as CSV' }).click()]);
@@ -146,7 +144,7 @@ for (const path of ['/casting/demo-bombs/melt', '/casting/demo-bombs/thermometer
       await page.setViewportSize({ width, height: 800 });
       await page.goto(path);
       await page.locator('h1, h2').first().waitFor();
-      await page.waitForTimeout(900);
+      await quiet(page);
       expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
       expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
     });

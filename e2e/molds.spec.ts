@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
 test('a mold is found, copied, changed, deleted, brought back, exported and imported', async ({ page }) => {
   await page.goto('/molds');
@@ -13,7 +13,6 @@ test('a mold is found, copied, changed, deleted, brought back, exported and impo
   await page.getByLabel('Facets around').fill('12');
   await page.getByRole('textbox', { name: 'Depth' }).fill('1 in');
   const holds = await page.getByLabel('What it comes to').locator('dd').first().innerText();
-  await page.waitForTimeout(600);
   await page.reload();
   await expect(page.getByLabel('Facets around')).toHaveValue('12');
   await expect(page.getByLabel('What it comes to').locator('dd').first()).toHaveText(holds);
@@ -79,7 +78,6 @@ test('a cavity is measured with water, and the casting takes it', async ({ page 
   await expect(page.locator('.answer')).toHaveText(/118 mL/);
   await page.getByRole('button', { name: 'Use it for this mold' }).click();
   await page.getByLabel('Name of the mold').fill('Grandmother’s bowl');
-  await page.waitForTimeout(500);
   await openBombs(page, 'mold');
   await page.getByLabel('From your molds').selectOption({ label: 'Grandmother’s bowl' });
   await expect(page.getByText('A cavity holds').locator('+ dd')).toHaveText('118 mL');
@@ -91,7 +89,6 @@ test('a cavity is measured with water, and the casting takes it', async ({ page 
   await page.goto('/molds');
   await page.getByRole('button', { name: 'Delete Grandmother’s bowl' }).click();
   await expect(page.getByText('“Cider-spice bombs” keeps its own copy')).toBeVisible();
-  await page.waitForTimeout(500);
   await openBombs(page, 'mold');
   await expect(page.getByText('A cavity holds').locator('+ dd')).toHaveText('118 mL');
   await expect(page.getByLabel('From your molds')).toContainText('Grandmother’s bowl (this casting’s own)');
@@ -119,7 +116,7 @@ for (const path of ['/molds', '/molds/bells', '/molds/petal-cup', '/molds/acorns
   test(`axe finds nothing on ${path}`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();
-    await page.waitForTimeout(700);
+    await quiet(page);
     const found = await new AxeBuilder({ page }).analyze();
     expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
   });
@@ -127,7 +124,7 @@ for (const path of ['/molds', '/molds/bells', '/molds/petal-cup', '/molds/acorns
   test(`at 390 px nothing is cut off on ${path}`, async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto(path);
-    await page.waitForTimeout(700);
+    await quiet(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 }

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, openBombs, test, worked } from './kitchen';
+import { expect, openBombs, quiet, test, worked } from './kitchen';
 
 const press = (name: string, nth = 0) => (page: Page) => page.locator('label[nz-radio-button]').filter({ hasText: new RegExp(`^\\s*${name}\\s*$`) }).nth(nth).click();
 const type = (label: string, text: string) => async (page: Page) => {
@@ -60,6 +60,6 @@ test('axe finds nothing on the list of keys and on the import panel', async ({ p
   await page.getByRole('button', { name: 'Import' }).click();
   await page.getByLabel(/A file exported from Kilnstone/).setInputFiles({ name: 'list.json', mimeType: 'application/json', buffer: Buffer.from('{"not": "ours"}') });
   await expect(page.getByLabel(/A file exported from Kilnstone/)).toBeVisible();
-  await page.waitForTimeout(400);
+  await quiet(page);
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 });

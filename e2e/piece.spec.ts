@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
 /** Opens a station of one of the demo's castings. */
 async function open(page: Page, casting: string, station: string): Promise<void> {
@@ -223,11 +223,11 @@ for (const path of ['/casting/demo-bonbons/fill', '/casting/demo-bonbons/close',
   test(`axe finds nothing on ${path}, and nothing is wider than a phone`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();
-    await page.waitForTimeout(700);
+    await quiet(page);
     const found = await new AxeBuilder({ page }).analyze();
     expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
     await page.setViewportSize({ width: 390, height: 844 });
-    await page.waitForTimeout(300);
+    await quiet(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 }

@@ -3,7 +3,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { brotliCompressSync } from 'node:zlib';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { kilnstoneServer } from './app';
 
 const PAGE = '<!doctype html><title>Kilnstone</title>';
@@ -19,6 +19,7 @@ describe('the server', () => {
     writeFileSync(join(web, 'index.html'), PAGE);
     writeFileSync(join(web, 'main-ABCD1234.js'), SCRIPT);
     writeFileSync(join(web, 'main-ABCD1234.js.br'), brotliCompressSync(SCRIPT));
+    writeFileSync(join(web, 'main-ABCD1234.js.gz'), gzipSync(SCRIPT));
     writeFileSync(join(web, 'chunk-D-x_4f9q.js'), SCRIPT);
     writeFileSync(join(web, 'worker-ABCD1234.js'), SCRIPT);
     writeFileSync(join(web, 'favicon.svg'), '<svg/>');
@@ -45,10 +46,22 @@ describe('the server', () => {
     expect(script.headers.get('content-encoding')).toBe('br');
     expect(script.headers.get('cache-control')).toContain('immutable');
     expect(await script.text()).toBe(SCRIPT);
+    // What browsers ask for over plain http.
+    const zipped = await get('/main-ABCD1234.js', { headers: { 'accept-encoding': 'gzip, deflate' } });
+    expect(zipped.headers.get('content-encoding')).toBe('gzip');
+    expect(zipped.headers.get('cache-control')).toContain('immutable');
+    expect(await zipped.text()).toBe(SCRIPT);
     const plain = await get('/main-ABCD1234.js', { headers: { 'accept-encoding': 'identity' } });
     expect(plain.headers.get('content-encoding')).toBeNull();
     expect((await get('/chunk-D-x_4f9q.js')).headers.get('cache-control')).toContain('immutable');
     expect((await get('/favicon.svg')).headers.get('cache-control')).toBe('no-cache');
+  });
+
+  it('refuses a part that a file has not in a line, without its own traces', async () => {
+    const response = await get('/favicon.svg', { headers: { range: 'bytes=900-999' } });
+    expect(response.status).toBe(416);
+    expect(response.headers.get('content-range')).toBe('bytes */6');
+    expect(await response.text()).toBe('No such part of this file');
   });
 
   it('says so when a file is not there, rather than giving the page for it', async () => {

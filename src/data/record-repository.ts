@@ -87,11 +87,12 @@ export class RecordRepository<T extends Named> {
    * by field. A database that has been emptied from outside gets back all that this tab holds.
    */
   async write(changes: readonly RecordChange<T>[], remove: readonly string[], held: () => readonly T[] = () => []): Promise<Written<T>> {
-    this.lastStamp = Math.max(this.lastStamp + 1, Date.now());
-    const stamp = this.lastStamp;
     return this.database.transaction('rw', this.table, this.database.facts, async () => {
       const restored = await this.emptied();
       const rows = await this.table.bulkGet(changes.map(({ record }) => record.id));
+      // Later than what is written over, also where two tabs write within one tick of the clock: alike stamps are of one writing.
+      const stamp = Math.max(Date.now(), this.lastStamp + 1, ...rows.map((row) => (row?.stamp ?? 0) + 1));
+      this.lastStamp = stamp;
       const records = changes.map((change, i) => this.mergedWith(rows[i], change));
       if (restored) {
         await this.database.facts.put({ key: this.kind.seededFact, value: true });

@@ -25,6 +25,11 @@ import { studyWork } from '../workers/study-work';
 /** The demo's Monday. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
 
+/** Sets what time it is, and leaves all timers as they are; `jest.useRealTimers()` ends it. */
+export function clockAt(now: Date): void {
+  jest.useFakeTimers({ doNotFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'queueMicrotask', 'performance', 'requestAnimationFrame', 'cancelAnimationFrame', 'setImmediate', 'clearImmediate', 'nextTick'], now });
+}
+
 const ports: MessagePort[] = [];
 
 /** The worker's own computation over a message channel, after a delay of the test's choosing; undefined: it never answers. */

@@ -1,7 +1,7 @@
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
 import { writeCastingFile } from '../../data/casting-file';
-import { Bench, MONDAY, closeWorkers, openDemo, wait } from '../../testing/bench';
+import { Bench, MONDAY, clockAt, closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import { Keys } from '../frame/keys';
 import type { CastingStore } from '../state/casting-store';
 import { Notices } from '../state/notices';
@@ -12,12 +12,14 @@ let bench: Bench<Castings>;
 const names = (): string[] => store.castings().map((casting) => casting.name);
 
 beforeEach(async () => {
+  clockAt(MONDAY);
   store = await openDemo();
   jest.spyOn(TestBed.inject(Router), 'navigateByUrl').mockResolvedValue(true);
   jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   bench = await Bench.of(Castings);
 });
 afterEach(() => {
+  jest.useRealTimers();
   document.body.replaceChildren();
   closeWorkers();
 });
@@ -133,9 +135,10 @@ describe('Keys', () => {
     return event.defaultPrevented;
   };
 
-  it('make a new casting, search, and list themselves, but not while something is typed', () => {
+  it('make a new casting, search, and list themselves, but not while something is typed', async () => {
     const keys = TestBed.inject(Keys);
     expect(press('n')).toBe(true);
+    await until(() => store.castings().length > 2);
     expect(store.castings()).toHaveLength(3);
     expect(press('/')).toBe(true);
     expect(keys.searchWanted()).toBe(1);

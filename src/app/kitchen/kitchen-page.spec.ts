@@ -26,7 +26,7 @@ describe('Kitchen', () => {
   it('is what new castings start from, and what old ones may take over', async () => {
     await bench.type('Room', '72 F');
     await bench.press('a fan in it', 1);
-    TestBed.inject(CastingsActions).create();
+    await TestBed.inject(CastingsActions).create();
     const fresh = store.castings().find((casting) => casting.name === 'New casting');
     expect(fresh?.kitchen.roomC).toBeCloseTo(22.22, 2);
     expect(fresh?.kitchen).toMatchObject({ fridgeFan: false, freezerFan: true });

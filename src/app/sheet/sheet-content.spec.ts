@@ -5,6 +5,7 @@ import type { Casting } from '../../core/record/casting';
 import { planned } from '../../testing/planned';
 import type { ShoppingLine } from '../state/shopping-list';
 import { sheetContent, type SheetContent } from './sheet-content';
+import { missingLetters } from './sheet-pdf';
 import { weighOutCsv } from './weigh-out-csv';
 
 const supper = (id: string): Casting => demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
@@ -62,5 +63,14 @@ describe('the weigh-out sheet', () => {
     expect(Number.isFinite(ganache)).toBe(true);
     const mixed = ['Quarry 64', 'Cream', 'Hazelnut paste'].map((name) => grams(name, 'in Hazelnut ganache'));
     expect(mixed.reduce((sum, g) => sum + g, 0)).toBeCloseTo(ganache, 0);
+  });
+});
+
+describe('the sheet as a PDF', () => {
+  it('is not written with letters that its typeface has not: they are named', () => {
+    const content = sheet(supper('demo-bombs'));
+    expect(missingLetters(content)).toEqual([]);
+    expect(missingLetters({ ...content, title: 'Crème brûlée à l’œuf, Žluťoučký kůň, Ωmega, 64 ≈ 65' })).toEqual([]);
+    expect(missingLetters({ ...content, title: '日本 日 🍫' })).toEqual(['日', '本', '🍫']);
   });
 });

@@ -214,6 +214,11 @@ export abstract class RecordStorage<T extends Named> {
   private settle(mine: T | undefined, now: Known<T>): readonly T[] {
     const { id } = now.record;
     const pending = this.toPut.get(id);
+    // Another tab has written on top of it, and was heard first.
+    if ((this.known.get(id)?.stamp ?? 0) > now.stamp) {
+      if (pending === mine) this.toPut.delete(id);
+      return [];
+    }
     this.known.set(id, now);
     if (pending === undefined || pending === mine) {
       this.toPut.delete(id);

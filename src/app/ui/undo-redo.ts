@@ -8,8 +8,8 @@ import { CastingStore } from '../state/casting-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [LucideRedo2, LucideUndo2],
   template: `
-    <button type="button" [disabled]="!store.canUndo()" (click)="store.undo()" [attr.aria-label]="'Undo ' + store.undoLabel()"><svg lucideUndo2 [size]="18" aria-hidden="true"></svg></button>
-    <button type="button" [disabled]="!store.canRedo()" (click)="store.redo()" [attr.aria-label]="'Redo ' + store.redoLabel()"><svg lucideRedo2 [size]="18" aria-hidden="true"></svg></button>
+    <button type="button" [disabled]="!store.canUndo()" (click)="store.undo()" [attr.aria-label]="('Undo ' + store.undoLabel()).trim()"><svg lucideUndo2 [size]="18" aria-hidden="true"></svg></button>
+    <button type="button" [disabled]="!store.canRedo()" (click)="store.redo()" [attr.aria-label]="('Redo ' + store.redoLabel()).trim()"><svg lucideRedo2 [size]="18" aria-hidden="true"></svg></button>
   `,
   styles: `
     :host { display: flex; gap: 4px; }

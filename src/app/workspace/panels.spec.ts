@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { Bench, closeWorkers, openDemo, until, wait } from '../../testing/bench';
+import { Bench, MONDAY, clockAt, closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import type { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Units } from '../state/units';
@@ -22,7 +22,7 @@ const plan = () => {
 
 beforeEach(async () => {
   store = await openDemo();
-  jest.useFakeTimers({ doNotFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'queueMicrotask', 'performance', 'requestAnimationFrame', 'cancelAnimationFrame', 'setImmediate', 'clearImmediate', 'nextTick'], now: new Date('2026-10-12T08:00:00Z') });
+  clockAt(MONDAY);
 });
 afterEach(() => {
   jest.useRealTimers();

@@ -19,6 +19,7 @@ import { AmountField, type TypedAmount } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
+import { MissingPart } from '../../ui/missing-part';
 import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
 import { spoons, text, written } from '../../wording/format';
@@ -33,7 +34,7 @@ type Count = (typeof COUNTS)[number];
 @Component({
   selector: 'ks-coat-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Estimate, Figure, Pick, RouterLink, WeighedShellPanel],
+  imports: [AmountField, ChoiceList, Estimate, Figure, MissingPart, Pick, RouterLink, WeighedShellPanel],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
 })

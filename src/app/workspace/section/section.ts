@@ -22,6 +22,7 @@ import { FillPatterns, type FilledLayer } from './fill-patterns';
 import { rulerTicks, rulerUnit } from './ruler';
 import { fillOf, StreakPatterns } from './streak-patterns';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
+import { MissingPart } from '../../ui/missing-part';
 import { sectionGeometry } from './section-geometry';
 
 const STEP_M = 0.0001;
@@ -30,7 +31,7 @@ const STEP_M = 0.0001;
 @Component({
   selector: 'ks-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, FillPatterns, FilmBar, FilmDrawing, DragHandle, StreakPatterns],
+  imports: [DragHandle, Figure, FillPatterns, FilmBar, FilmDrawing, MissingPart, StreakPatterns],
   templateUrl: './section.html',
   styleUrl: './section.less',
 })
