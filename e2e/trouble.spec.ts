@@ -39,10 +39,10 @@ test('a field keeps what it cannot read, marks it, and the last good plan stays'
 
 test('a comma before three digits offers both readings', async ({ page }) => {
   await openBombs(page, 'batch');
-  await page.getByLabel('Chocolate on hand').fill('1,250 g');
+  await page.getByLabel('Quarry 64 on hand').fill('1,250 g');
   await expect(page.getByRole('alert')).toContainText('reads two ways');
   await page.getByRole('button', { name: '1250 g', exact: true }).click();
-  await expect(page.getByText(/With 1250 g you can make/)).toBeVisible();
+  await expect(page.getByText(/With 1250 g Quarry 64 you can make/)).toBeVisible();
 });
 
 test('a name may be emptied or pasted over, and the last good one stays', async ({ page }) => {
