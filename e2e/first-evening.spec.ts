@@ -198,6 +198,7 @@ test('the weigh-out prints on one page, without the frame', async ({ page }) => 
   await openBombs(page);
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
   await expect(page.getByRole('heading', { name: 'Cider-spice bombs' })).toBeVisible();
+  await expect(page.getByText('These figures are a first estimate')).toHaveCount(0);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Kilnstone' })).toBeHidden();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
