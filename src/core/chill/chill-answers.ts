@@ -78,17 +78,17 @@ function coatAnswer(input: ChillInput, coat: CoatChill, index: number): ChillCoa
   // All places are computed, so a change of place reads right even before the new run is in.
   const here = coat.places.find((candidate) => candidate.place === choice.place) ?? coat.chosen;
   const chosen = placeAnswers(input, index, here);
-  const waited = last ? here.unmold : here.touch;
   const overruled = choice.overruledSeconds !== undefined;
   const stay = overruled
     ? answer(choice.overruledSeconds, 'duration', 'chill.ownInterval', [])
-    : answer(wholeMinutes(waited.value), 'duration', last ? 'chill.unmold' : 'chill.touch', placeTerms(input, index, choice.place), [wholeMinutes(waited.low), wholeMinutes(waited.high)]);
+    : inWholeMinutes(last ? chosen.unmold : chosen.touch);
   return { chosen, places: coat.places.map((place) => placeAnswers(input, index, place)), stay, last, overruled };
 }
 
-/** A computed interval as it is kept: whole minutes, rounded up, unless a few seconds over one. */
-function wholeMinutes(seconds: number): number {
-  return Math.ceil(seconds / 60 - 0.05) * 60;
+/** A computed interval as it is kept by a cook: whole minutes, rounded up, unless a few seconds over one. */
+export function inWholeMinutes({ value, low, high, ...rest }: Answer): Answer {
+  const whole = (seconds: number): number => Math.ceil(seconds / 60 - 0.05) * 60;
+  return { ...rest, value: whole(value), ...(low === undefined || high === undefined ? {} : { low: whole(low), high: whole(high) }) };
 }
 
 function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): PlaceAnswers {

@@ -4,6 +4,7 @@ import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import { tippedOut, type Place } from '../record/choices';
 import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
+import { ComingToRest } from './coming-to-rest';
 import { dwellSkin } from './dwell-skin';
 import { evenFilm } from './even-film';
 import { placeC } from './place-air';
@@ -18,9 +19,6 @@ import { WallHeat, type WallAir } from './wall-heat';
 const SPREAD_SHARE = 0.25;
 /** Turned more often than so many times in one stay it could not come out any more even. */
 const MOST_TURNS = 120;
-/** A film pulled by less than so many times its yield is about to hold: it is followed by short steps, so that it is told when. */
-const ABOUT_TO_HOLD = 1.3;
-const ABOUT_TO_HOLD_STEP_S = 1;
 const FIRST_STEP_S = 0.02;
 const SHORTEST_STEP_S = 1e-5;
 const LONGEST_STEP_S = 60;
@@ -48,10 +46,7 @@ export class ShellRun {
   private yieldFactor = 1;
   private dt = FIRST_STEP_S;
   private steps = 0;
-  private flowing = false;
-  private lastFlowed = 0;
-  /** The last step with a flow: when it began, as `lastFlowed` counts, and how hard it was pulled. */
-  private flowed: { readonly fromS: number; readonly pull: number } | undefined;
+  private readonly rest = new ComingToRest();
   private now = { coat: 0, phase: 'dwell' as ShellPhase, place: 'room' as Place };
   private pouredM3 = 0;
   private drippedM3 = 0;
@@ -89,7 +84,7 @@ export class ShellRun {
     const drainedM3 = this.film.drippedM3;
     const wallC = mean(this.heat.wallC);
     this.setDown(coat, Math.max(0, handlingSeconds - (this.seconds - startedAt)));
-    const stillAfterSeconds = this.flowing ? Infinity : Math.max(0, this.lastFlowed);
+    const { stillAfterSeconds } = this.rest;
     const feetM3 = this.film.drippedM3 - drainedM3 + overflowM3;
     this.drippedM3 += this.film.drippedM3;
     this.keepFilm(this.film.thicknessM, this.filmPerArea);
@@ -168,16 +163,14 @@ export class ShellRun {
   /** Set down as it is to set: in the room for the rest of the handling, then in its places. */
   private setDown({ choice, sets }: ShellCoat, restSeconds: number): void {
     const downAt = this.seconds;
-    const flowing = !this.input.press;
     // What is poured over a former runs off it, however it is drawn.
     const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
-    this.lastFlowed = 0;
-    this.flowed = undefined;
+    this.rest.setDown();
     const inside = insideOf(this.input.cavity, choice);
     const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
       this.now = { ...this.now, phase, place };
       if (choice.method === 'turn') this.turn(seconds, choice.turnSeconds, place, downAt);
-      else this.run(seconds, held, inside, place, flowing, downAt);
+      else this.run(seconds, held, inside, place, !this.input.press, downAt);
     };
     stage('rest', 'room', restSeconds);
     for (const { place, seconds } of sets) stage('set', place, seconds);
@@ -188,10 +181,10 @@ export class ShellRun {
     const every = Math.max(turnSeconds, seconds / MOST_TURNS);
     let left = seconds;
     do {
-      const stay = this.flowing || left === seconds ? Math.min(every, left) : left;
+      const stay = this.rest.flows || left === seconds ? Math.min(every, left) : left;
       this.run(stay, 'upright', 'dome', place, true, downAt);
       left -= stay;
-      if (this.flowing && left > 0) this.evenOut();
+      if (this.rest.flows && left > 0) this.evenOut();
     } while (left > 1e-9);
   }
 
@@ -212,26 +205,17 @@ export class ShellRun {
     this.stiffen();
     while (left > 1e-9) {
       const pull = flowing && this.steps < MOST_STEPS ? this.film.pull(held) : 0;
-      this.noteStill(pull);
-      if (pull > 1 && pull < ABOUT_TO_HOLD) this.dt = Math.min(this.dt, ABOUT_TO_HOLD_STEP_S);
+      this.rest.before(pull);
+      this.dt = this.rest.longestStep(pull, this.dt);
       // A last sliver is taken along rather than made a step of its own.
       const dt = left < 1.2 * this.dt ? left : this.dt;
-      this.flowing = pull > 1;
-      const share = this.flowing ? this.strang(dt, held, air) : this.still(dt);
+      const share = this.rest.flows ? this.strang(dt, held, air) : this.still(dt);
       left -= dt;
       this.seconds += dt;
-      if (this.flowing) this.flowed = { fromS: this.lastFlowed, pull };
-      if (this.flowing) this.lastFlowed = this.seconds - downAt;
+      this.rest.after(pull, this.seconds - downAt);
       this.dt = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))));
       this.moment();
     }
-  }
-
-  /** Where it has come to rest within the step before, it did so when its pull fell below its yield, and not at the step's end. */
-  private noteStill(pull: number): void {
-    const { flowed } = this;
-    this.flowed = undefined;
-    if (flowed && pull <= 1 && Number.isFinite(flowed.pull)) this.lastFlowed = flowed.fromS + ((this.lastFlowed - flowed.fromS) * (flowed.pull - 1)) / (flowed.pull - pull);
   }
 
   /** Heat alone; gives by how much the next step may be longer. */
@@ -277,8 +261,7 @@ export class ShellRun {
 
   /** Casson values of each place's temperature and set fraction. */
   private stiffen(): void {
-    const { yieldPa, viscosityPas } = this.flow;
-    stiffen(this.film, { yieldPa: yieldPa * this.yieldFactor, viscosityPas }, this.heat.filmC, this.heat.filmSet);
+    stiffen(this.film, { ...this.flow, yieldPa: this.flow.yieldPa * this.yieldFactor }, this.heat.filmC, this.heat.filmSet);
   }
 
   /** Counts the film as set, with its heat, and leaves none. */
@@ -311,7 +294,7 @@ export class ShellRun {
 
   private moment(): void {
     if (!this.watch) return;
-    const { belowM, cells, seconds, now, flowing } = this;
-    this.watch({ ...now, seconds, cells, belowM, filmM: this.film.thicknessM, filmC: this.heat.filmC, filmSet: this.heat.filmSet, flows: flowing });
+    const { belowM, cells, seconds, now } = this;
+    this.watch({ ...now, seconds, cells, belowM, filmM: this.film.thicknessM, filmC: this.heat.filmC, filmSet: this.heat.filmSet, flows: this.rest.flows });
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { SOFT_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
+import { inWholeMinutes, SOFT_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
 import { WILL_NOT_SET_BELOW } from '../../../core/chill/set-coats';
 import { PlanService } from '../../state/plan-service';
 import { Figure } from '../../ui/figure';
@@ -23,7 +23,7 @@ import { PLACE_NAMES } from '../../wording/names';
         @for (place of places(); track place.place) {
           <tr [class.chosen]="place.place === chosen()">
             <th scope="row">{{ names[place.place] }}{{ place.place === chosen() ? ', chosen' : '' }}</th>
-            <td><ks-figure [answer]="place.touch" /></td><td><ks-figure [answer]="place.unmold" /></td><td><ks-figure [answer]="place.latest" /></td>
+            <td><ks-figure [answer]="kept(place.touch)" /></td><td><ks-figure [answer]="kept(place.unmold)" /></td><td><ks-figure [answer]="place.latest" /></td>
             <td>{{ risk(place) }}</td>
           </tr>
         }
@@ -35,6 +35,8 @@ import { PLACE_NAMES } from '../../wording/names';
 export class PlaceComparison {
   private readonly plan = inject(PlanService).plan;
   protected readonly names = PLACE_NAMES;
+  /** As the plan keeps them, so that both say the same minutes. */
+  protected readonly kept = inWholeMinutes;
   protected readonly wanted = signal('');
   protected readonly options = computed(() => (this.plan()?.chill.coats ?? []).map((_, i) => ({ value: String(i + 1), name: coatNameIn(this.plan()?.coatsMade, i).toLowerCase() })));
   /** The coat asked for, or the last where it has gone. */

@@ -41,7 +41,9 @@ import { weighOutTables } from './weigh-out-table';
         </table>
       }
       @for (line of buying(); track line.key) {
-        <p class="buy">{{ line.what }} @if (line.packs; as packs) { <ks-figure [answer]="packs" [strong]="true" /> {{ line.of }} } <span class="aside">{{ line.why }}</span></p>
+        <p class="buy">{{ line.what }} @if (line.packs; as packs) { <ks-figure [answer]="packs" [strong]="true" /> <span class="whole">{{ line.of }}</span> }
+          @for (why of line.why; track $index) { <span class="aside whole">{{ why }}</span>{{ ' ' }} }
+        </p>
       }
       @if (list.makes(); as makes) { <p class="buy">With {{ onHand() }} you can make <ks-figure [answer]="makes" [strong]="true" /></p> }
     }
@@ -66,7 +68,8 @@ export class WeighOut {
   protected readonly buying = computed(() => this.list.lines().flatMap(({ entryId, name, kind, neededKg, packKg, shopping }) => {
     if (kind !== 'chocolate' || !shopping || packKg === undefined) return [];
     const there = this.list.onHand().find(({ chocolateId }) => chocolateId === entryId)?.kg ?? 0;
-    const why = `${this.write(neededKg)} wanted${there > 0 ? `, ${this.write(there)} on hand` : ''}`;
+    const wanted = `${this.write(neededKg)} wanted`;
+    const why = there > 0 ? [`${wanted},`, `${this.write(there)} on hand`] : [wanted];
     const { packs, packsAnswer } = shopping;
     return [packs === 0 ? { key: entryId, what: `Enough ${name}:`, packs: undefined, of: '', why } : { key: entryId, what: `Buy ${name}:`, packs: packsAnswer, of: `${packs === 1 ? 'pack' : 'packs'} of ${this.write(packKg)};`, why }];
   }));
