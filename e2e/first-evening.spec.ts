@@ -12,7 +12,7 @@ test('a first visit opens on the planned bombs, with every station answered', as
   await expect(tab(page, 'Fill')).toContainText(/1\d g/);
   await expect(tab(page, 'Batch')).toContainText('7 rounds');
   await expect(tab(page, 'Batch')).toContainText(/start by 1\d:\d\d/);
-  await expect(page.getByText(/With 500 g Quarry 64 you can make/)).toBeVisible();
+  await expect(page.getByText(/With 500\sg Quarry 64 you can make/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Cut through a 64 mm cavity: 2 coats/ })).toBeVisible();
 });
 

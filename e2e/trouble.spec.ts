@@ -42,7 +42,7 @@ test('a comma before three digits offers both readings', async ({ page }) => {
   await page.getByLabel('Quarry 64 on hand').fill('1,250 g');
   await expect(page.getByRole('alert')).toContainText('reads two ways');
   await page.getByRole('button', { name: '1250 g', exact: true }).click();
-  await expect(page.getByText(/With 1250 g Quarry 64 you can make/)).toBeVisible();
+  await expect(page.getByText(/With 1250\sg Quarry 64 you can make/)).toBeVisible();
 });
 
 test('a name may be emptied or pasted over, and the last good one stays', async ({ page }) => {

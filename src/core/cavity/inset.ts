@@ -4,8 +4,8 @@ import type { Line, Profile } from './profile';
 /** The free side of a coat on a cavity's wall, or of one on the outside of a former. */
 export function coatLine({ profile, outward }: Pick<Cavity, 'profile' | 'outward'>, thicknessM: ArrayLike<number>): Line {
   if (!outward) return insetLine(profile, thicknessM);
-  const { radiusM, heightM, slope } = profile;
-  return { radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r + thicknessM[i] * Math.sin(slope[i]))), heightM: heightM.map((z, i) => z - thicknessM[i] * Math.cos(slope[i])) };
+  const { radiusM, heightM, sine, cosine } = profile;
+  return { radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r + thicknessM[i] * sine[i])), heightM: heightM.map((z, i) => z - thicknessM[i] * cosine[i]) };
 }
 
 /**
@@ -15,7 +15,7 @@ export function coatLine({ profile, outward }: Pick<Cavity, 'profile' | 'outward
  * @param thicknessM coat thickness at each point of `outer`, m
  */
 export function insetLine(outer: Profile, thicknessM: ArrayLike<number>): Line {
-  const { radiusM, heightM, slope, areaFactor } = outer;
+  const { radiusM, heightM, slope, sine, cosine, areaFactor } = outer;
   const n = radiusM.length;
   const rimM = heightM[n - 1];
   // Where the wall leans in at the rim, the coat goes on along it up to the rim's height, where it is scraped level.
@@ -24,15 +24,15 @@ export function insetLine(outer: Profile, thicknessM: ArrayLike<number>): Line {
   const z = new Float64Array(leans ? n + 1 : n);
   for (let i = 0; i < n; i++) {
     const t = thicknessM[i] * areaFactor[i];
-    r[i] = i === 0 ? 0 : radiusM[i] - t * Math.sin(slope[i]);
-    z[i] = i === 0 ? t : heightM[i] + t * Math.cos(slope[i]);
+    r[i] = i === 0 ? 0 : radiusM[i] - t * sine[i];
+    z[i] = i === 0 ? t : heightM[i] + t * cosine[i];
   }
   if (leans) {
     z[n] = rimM;
-    r[n] = radiusM[n - 1] - (thicknessM[n - 1] * areaFactor[n - 1]) / Math.max(0.02, Math.sin(slope[n - 1]));
+    r[n] = radiusM[n - 1] - (thicknessM[n - 1] * areaFactor[n - 1]) / Math.max(0.02, sine[n - 1]);
   }
   const floor = z[0];
-  if (floor >= rimM) return ended([0], [rimM], 0, rimM);
+  if (floor >= rimM) return { radiusM: new Float64Array(2), heightM: new Float64Array([rimM, rimM]) };
   return rises(r, z) ? asMoved(r, z, rimM) : narrowest(r, z, floor, rimM);
 }
 
@@ -43,16 +43,12 @@ function rises(r: Float64Array, z: Float64Array): boolean {
 
 /** A moved line that nowhere folds back, cut off at the rim's height. */
 function asMoved(r: Float64Array, z: Float64Array, rimM: number): Line {
-  const radius: number[] = [];
-  const height: number[] = [];
-  for (let i = 0; i < z.length && z[i] <= rimM; i++) {
-    radius.push(Math.max(0, r[i]));
-    height.push(z[i]);
-  }
-  const k = radius.length;
+  const line = new RisingLine(z.length + 1);
+  let k = 0;
+  for (; k < z.length && z[k] <= rimM; k++) line.add(Math.max(0, r[k]), z[k]);
   const last = z.length - 1;
-  const rim = k <= last && z[k] > z[k - 1] ? radius[k - 1] + ((rimM - z[k - 1]) / (z[k] - z[k - 1])) * (Math.max(0, r[k]) - radius[k - 1]) : Math.max(0, r[last]);
-  return ended(radius, height, rim, rimM);
+  const rim = k <= last && z[k] > z[k - 1] ? line.radius + ((rimM - z[k - 1]) / (z[k] - z[k - 1])) * (Math.max(0, r[k]) - line.radius) : Math.max(0, r[last]);
+  return line.ended(rim, rimM);
 }
 
 /** Levels this close are one, m; a line is read so far above and below each, as it may step from one width to another there. */
@@ -60,38 +56,77 @@ const HAIR_M = 1e-8;
 
 /** At every height of a moved line that folds back, the narrowest of the stretches that pass it. */
 function narrowest(r: Float64Array, z: Float64Array, floor: number, rimM: number): Line {
-  const levels = Array.from(z).filter((level) => level > floor + HAIR_M && level < rimM - HAIR_M).sort((a, b) => a - b);
-  const radius: number[] = [0];
-  const height: number[] = [floor];
+  const levels = z.filter((level) => level > floor + HAIR_M && level < rimM - HAIR_M).sort();
+  const widthAt = widthsUpward(r, z);
+  const line = new RisingLine(2 * levels.length + 3);
+  line.add(0, floor);
   const add = (level: number): void => {
-    if (level <= height[height.length - 1]) return;
-    radius.push(widthAt(r, z, level, radius[radius.length - 1]));
-    height.push(level);
+    if (level > line.height) line.add(widthAt(level, line.radius), level);
   };
   add(floor + HAIR_M);
   for (const level of levels) {
     add(level - HAIR_M);
     add(level + HAIR_M);
   }
-  return ended(radius, height, widthAt(r, z, rimM, radius[radius.length - 1]), rimM);
+  return line.ended(widthAt(rimM, line.radius), rimM);
 }
 
-/** The narrowest stretch that passes a level; as wide as `before` where none does, as over a level floor. */
-function widthAt(r: Float64Array, z: Float64Array, level: number, before: number): number {
-  let least = Infinity;
-  for (let i = 1; i < z.length; i++) {
-    const [a, b] = [z[i - 1], z[i]];
-    if ((a < level && b < level) || (a > level && b > level) || a === b) continue;
-    const here = r[i - 1] + ((level - a) / (b - a)) * (r[i] - r[i - 1]);
-    if (here < least) least = here;
-  }
-  return Math.max(0, Number.isFinite(least) ? least : Math.min(before, r[r.length - 1]));
+/**
+ * The narrowest stretch that passes a level, for levels asked for from below upward; as wide as `before` where none does, as over a level
+ * floor. Each stretch is looked at only at the levels that it passes.
+ */
+function widthsUpward(r: Float64Array, z: Float64Array): (level: number, before: number) => number {
+  const footOf = (i: number): number => Math.min(z[i - 1], z[i]);
+  const coming: number[] = [];
+  for (let i = z.length - 1; i > 0; i--) if (z[i - 1] !== z[i]) coming.push(i);
+  coming.sort((i, j) => footOf(j) - footOf(i));
+  const passing: number[] = [];
+  return (level, before) => {
+    for (let next = coming.at(-1); next !== undefined && footOf(next) <= level; next = coming.at(-1)) {
+      passing.push(next);
+      coming.pop();
+    }
+    let least = Infinity;
+    let left = 0;
+    for (const i of passing) {
+      const [a, b] = [z[i - 1], z[i]];
+      if (a < level && b < level) continue;
+      passing[left++] = i;
+      const here = r[i - 1] + ((level - a) / (b - a)) * (r[i] - r[i - 1]);
+      if (here < least) least = here;
+    }
+    passing.length = left;
+    return Math.max(0, Number.isFinite(least) ? least : Math.min(before, r[r.length - 1]));
+  };
 }
 
-function ended(radius: number[], height: number[], rimRadius: number, rimM: number): Line {
-  if (height[height.length - 1] < rimM || radius.length === 1) {
-    radius.push(rimRadius);
-    height.push(rimM);
+/** A line as it is built from below, point by point. */
+class RisingLine {
+  private count = 0;
+  private readonly radiusM: Float64Array;
+  private readonly heightM: Float64Array;
+
+  constructor(most: number) {
+    this.radiusM = new Float64Array(most);
+    this.heightM = new Float64Array(most);
   }
-  return { radiusM: Float64Array.from(radius), heightM: Float64Array.from(height) };
+
+  /** Of the point added last. */
+  get radius(): number {
+    return this.radiusM[this.count - 1];
+  }
+  get height(): number {
+    return this.heightM[this.count - 1];
+  }
+
+  add(radius: number, height: number): void {
+    this.radiusM[this.count] = radius;
+    this.heightM[this.count++] = height;
+  }
+
+  /** The line up to the rim. */
+  ended(rimRadius: number, rimM: number): Line {
+    if (this.height < rimM || this.count === 1) this.add(rimRadius, rimM);
+    return { radiusM: this.radiusM.slice(0, this.count), heightM: this.heightM.slice(0, this.count) };
+  }
 }

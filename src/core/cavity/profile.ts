@@ -18,6 +18,9 @@ export interface Profile extends Line {
   readonly arcM: Float64Array;
   /** Wall slope, radians: 0 where it is level, π/2 where it is upright, more where it leans over the cavity. */
   readonly slope: Float64Array;
+  /** Sine and cosine of the slope. */
+  readonly sine: Float64Array;
+  readonly cosine: Float64Array;
   /** Mean and Gauss curvature of the wall, 1/m and 1/m²; positive where it is hollow as seen by the chocolate. */
   readonly meanCurvature: Float64Array;
   readonly gaussCurvature: Float64Array;
@@ -44,6 +47,7 @@ export function profileOf(meridian: Meridian, radiusM: number, areaFactorAt: (dS
   for (let i = 1; i < n; i++) chords[i] = chords[i - 1] + Math.hypot(radius[i] - radius[i - 1], heightM[i] - heightM[i - 1]);
   const slope = meridian.smooth ? smoothSlopes(radius, heightM) : roundedSlopes(radius, heightM, chords);
   const arc = meridian.smooth ? arcsOver(chords, slope) : chords;
+  const [sine, cosine] = [slope.map(Math.sin), slope.map(Math.cos)];
   const sign = outward ? -1 : 1;
   const along = (i: number): number => {
     const a = Math.max(0, i - 1);
@@ -56,12 +60,12 @@ export function profileOf(meridian: Meridian, radiusM: number, areaFactorAt: (dS
   const factor = new Float64Array(n);
   for (let i = 0; i < n; i++) {
     const first = along(i);
-    const second = i === 0 || radius[i] < 1e-9 ? first : Math.sin(slope[i]) / radius[i];
+    const second = i === 0 || radius[i] < 1e-9 ? first : sine[i] / radius[i];
     mean[i] = (sign * (first + second)) / 2;
     gauss[i] = first * second;
-    factor[i] = areaFactorAt(Math.cos(slope[i]) / radiusM, Math.sin(slope[i]));
+    factor[i] = areaFactorAt(cosine[i] / radiusM, sine[i]);
   }
-  return { radiusM: radius, heightM: Float64Array.from(heightM), arcM: arc, slope, meanCurvature: mean, gaussCurvature: gauss, areaFactor: factor };
+  return { radiusM: radius, heightM: Float64Array.from(heightM), arcM: arc, slope, sine, cosine, meanCurvature: mean, gaussCurvature: gauss, areaFactor: factor };
 }
 
 /** Straight stretches divided into cells about alike, at least two each. */

@@ -25,9 +25,9 @@ export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSec
   const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
   const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }, { seconds: down ? WORKING_RULES.afterDrainSeconds : 0, flow: afterDrain(flow) }];
   const { profile } = wall.cavity;
-  const { slope, meanCurvature, gaussCurvature } = profile;
+  const { sine, meanCurvature, gaussCurvature } = profile;
   const start = startThicknessM(wall.cavity);
-  const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(Math.sin(slope[i]), ROCKING_SINE), { mean: meanCurvature[i], gauss: gaussCurvature[i] }));
+  const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(sine[i], ROCKING_SINE), { mean: meanCurvature[i], gauss: gaussCurvature[i] }));
   return points ? Float64Array.from(points, at) : wall.towardRim.map((_, i) => at(i));
 }
 
@@ -43,10 +43,10 @@ export function afterDrain(flow: Rheology): Rheology {
 export function settledFilm(wall: Wall, film: Float64Array, flow: Rheology, density: number, seconds: number, wayUp: WayUp): Float64Array {
   if (seconds <= 0) return film;
   const { cavity } = wall;
-  const { slope, meanCurvature, gaussCurvature } = cavity.profile;
+  const { sine, meanCurvature, gaussCurvature } = cavity.profile;
   const lengths = wayUp === 'upright' ? wall.towardPole : wall.towardRim;
   const stages: DrainStage[] = [{ seconds, flow }];
-  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, Math.sin(slope[i])), { mean: meanCurvature[i], gauss: gaussCurvature[i] })));
+  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, sine[i]), { mean: meanCurvature[i], gauss: gaussCurvature[i] })));
   const lost = filmVolume(cavity, film) - filmVolume(cavity, left);
   if (lost <= 1e-9 * filmVolume(cavity, film)) return left;
   return pooled(cavity, left, lost, wayUp);

@@ -5,7 +5,7 @@ import { tippedOut } from '../record/choices';
 import { drainLengths } from './drain-length';
 import { standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
-import { filmHolding, pressedFilm, readings, rimReading, shellVolume, spreadFilm } from '../shell/laid-film';
+import { filmHolding, pressedFilm, readings, rimReading, shellVolume, spreadFilm, type LaidShell } from '../shell/laid-film';
 import type { SimulatedCoat, Simulated } from '../shell/simulated';
 import { afterDrain, dumpedFilm, settledFilm, type Wall } from './film';
 
@@ -54,17 +54,17 @@ export class CoatLayer {
   /** All coats in order, each on the ones before. @param near how near a dose is met, as a share of it; to the last where it is left out */
   lay(coats: readonly CoatChoice[], variation: Variation = NOMINAL, near?: number): LaidCoat[] {
     const { cavity } = this.place;
-    let below = new Float64Array(cavity.profile.arcM.length);
+    let below: LaidShell = { thicknessM: new Float64Array(cavity.profile.arcM.length), volumeM3: 0 };
     return coats.map((coat, index) => {
-      const { film, skin, holdM, placedM } = this.film(coat, index, coats, variation, below);
+      const { film, skin, holdM, placedM } = this.film(coat, index, coats, variation, below.thicknessM);
       const correction = this.correction(index, coats.length);
       const more = correction?.[variation.end];
       const laidM = film.map((h, i) => Math.max(0, h + (more?.[i] ?? 0)));
       const wanted = this.volumeOf(coat, variation, correction);
-      const total = (wanted === undefined ? laidM : filmHolding(cavity, laidM, below, wanted, near)).map((h, i) => Math.min(below[i] + h, cavity.depthM));
-      const volumeM3 = Math.max(0, shellVolume(cavity, total) - shellVolume(cavity, below));
+      const total = wanted === undefined ? this.layered(below.thicknessM, laidM) : filmHolding(cavity, laidM, below, wanted, near);
+      const volumeM3 = Math.max(0, total.volumeM3 - below.volumeM3);
       const wallC = correction?.wallC ?? skin.wallC;
-      const laid = { id: coat.id, thicknessM: total.map((t, i) => t - below[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
+      const laid = { id: coat.id, thicknessM: total.thicknessM.map((t, i) => t - below.thicknessM[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
       below = total;
       return laid;
     });
@@ -95,6 +95,13 @@ export class CoatLayer {
     const { press } = this.place;
     if (press) return press.by === 'water' ? press.m3 : undefined;
     return tippedOut(coat.method) ? undefined : coat.doseM3 * dose * (1 - (correction?.feetShare ?? 0));
+  }
+
+  /** A film on what has set, at the most as thick as the cavity is deep. */
+  private layered(belowM: Float64Array, filmM: Float64Array): LaidShell {
+    const { cavity } = this.place;
+    const thicknessM = filmM.map((h, i) => Math.min(belowM[i] + h, cavity.depthM));
+    return { thicknessM, volumeM3: shellVolume(cavity, thicknessM) };
   }
 
   /** The correction of a coat among so many. */

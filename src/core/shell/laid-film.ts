@@ -83,6 +83,12 @@ function enclosed(line: Line): number {
   return volumes[volumes.length - 1];
 }
 
+/** What lies on a wall: its thickness at each point of the profile, m, and its volume, m³. */
+export interface LaidShell {
+  readonly thicknessM: Float64Array;
+  readonly volumeM3: number;
+}
+
 /** A film made to hold a volume is as near to it as this share unless asked otherwise, found in so many tries at the most. */
 const NEAR_SHARE = 4e-7;
 const MOST_TRIES = 30;
@@ -94,12 +100,14 @@ const MOST_TIMES_AS_LAID = 60;
  * comes to the volume that there is of it. Where there is no room for all of it, it fills what there is.
  *
  * The volume is nearly straight in the factor, so that the chord (regula falsi, the Illinois way) finds it in about three tries.
- * @param belowM what has set at each point, m; @param volumeM3 what the film is to hold, above 0; @param near how near, as a share of it
+ * @param below what has set: its thickness at each point, m, and its volume, m³
+ * @param volumeM3 what the film is to hold, above 0; @param near how near, as a share of it
+ * @returns what has set and the film together, likewise
  */
-export function filmHolding(cavity: Cavity, filmM: Float64Array, belowM: ArrayLike<number>, volumeM3: number, near = NEAR_SHARE): Float64Array {
+export function filmHolding(cavity: Cavity, filmM: Float64Array, below: LaidShell, volumeM3: number, near = NEAR_SHARE): LaidShell {
   const most = cavity.depthM;
-  const before = shellVolume(cavity, belowM);
-  const over = (factor: number): number => shellVolume(cavity, filmM.map((h, i) => Math.min(belowM[i] + factor * h, most))) - before - volumeM3;
+  const together = (factor: number): Float64Array => filmM.map((h, i) => Math.min(below.thicknessM[i] + factor * h, most));
+  const over = (factor: number): number => shellVolume(cavity, together(factor)) - below.volumeM3 - volumeM3;
   let [low, atLow, high, atHigh] = [0, -volumeM3, 1, over(1)];
   while (atHigh < 0 && high < MOST_TIMES_AS_LAID) {
     [low, atLow] = [high, atHigh];
@@ -108,15 +116,16 @@ export function filmHolding(cavity: Cavity, filmM: Float64Array, belowM: ArrayLi
     atHigh = over(high);
   }
   let factor = high;
+  let at = atHigh;
   let side = 0;
-  for (let k = 0, at = atHigh; k < MOST_TRIES && Math.abs(at) > near * volumeM3 && atHigh > 0; k++) {
+  for (let k = 0; k < MOST_TRIES && Math.abs(at) > near * volumeM3 && atHigh > 0; k++) {
     factor = (low * atHigh - high * atLow) / (atHigh - atLow);
     at = over(factor);
     // An end that stays twice counts half, or the chord would creep.
     if (at < 0) [low, atLow, atHigh, side] = [factor, at, side < 0 ? atHigh / 2 : atHigh, -1];
     else [high, atHigh, atLow, side] = [factor, at, side > 0 ? atLow / 2 : atLow, 1];
   }
-  return filmM.map((h, i) => Math.max(0, Math.min(factor * h, most - belowM[i])));
+  return { thicknessM: together(factor), volumeM3: below.volumeM3 + volumeM3 + at };
 }
 
 /** Share of the coat each point of the profile takes, 0 to 1, fading over its edge. */

@@ -162,27 +162,26 @@ export class ShellRun {
 
   /** Set down as it is to set: in the room for the rest of the handling, then in its places. */
   private setDown({ choice, sets }: ShellCoat, restSeconds: number): void {
-    const downAt = this.seconds;
     // What is poured over a former runs off it, however it is drawn.
     const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
-    this.rest.setDown();
+    this.rest.setDown(this.seconds);
     const inside = insideOf(this.input.cavity, choice);
     const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
       this.now = { ...this.now, phase, place };
-      if (choice.method === 'turn') this.turn(seconds, choice.turnSeconds, place, downAt);
-      else this.run(seconds, held, inside, place, !this.input.press, downAt);
+      if (choice.method === 'turn') this.turn(seconds, choice.turnSeconds, place);
+      else this.run(seconds, held, inside, place, !this.input.press);
     };
     stage('rest', 'room', restSeconds);
     for (const { place, seconds } of sets) stage('set', place, seconds);
   }
 
   /** A closed vessel on its way to being set: what has run to the lowest place since the last turn runs back with the next, while it still flows. */
-  private turn(seconds: number, turnSeconds: number, place: Place, downAt: number): void {
+  private turn(seconds: number, turnSeconds: number, place: Place): void {
     const every = Math.max(turnSeconds, seconds / MOST_TURNS);
     let left = seconds;
     do {
       const stay = this.rest.flows || left === seconds ? Math.min(every, left) : left;
-      this.run(stay, 'upright', 'dome', place, true, downAt);
+      this.run(stay, 'upright', 'dome', place);
       left -= stay;
       if (this.rest.flows && left > 0) this.evenOut();
     } while (left > 1e-9);
@@ -197,7 +196,7 @@ export class ShellRun {
     this.broughtJ += this.held() - before;
   }
 
-  private run(seconds: number, held: Held, inside: Inside, place: Place, flowing = true, downAt = this.seconds): void {
+  private run(seconds: number, held: Held, inside: Inside, place: Place, flowing = true): void {
     const air = airAround(this.input, this.variation, inside, place);
     let left = seconds;
     this.steps = 0;
@@ -212,7 +211,7 @@ export class ShellRun {
       const share = this.rest.flows ? this.strang(dt, held, air) : this.still(dt);
       left -= dt;
       this.seconds += dt;
-      this.rest.after(pull, this.seconds - downAt);
+      this.rest.after(pull, this.seconds - dt, this.seconds);
       this.dt = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))));
       this.moment();
     }
@@ -232,6 +231,7 @@ export class ShellRun {
     const moved = this.flowFor(dt, held);
     this.shape(air);
     const second = this.heat.step(dt / 2);
+    this.stiffen();
     return Math.min((CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved), CHANGE_K / Math.max(1e-9, first + second));
   }
 

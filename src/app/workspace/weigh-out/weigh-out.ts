@@ -41,9 +41,7 @@ import { weighOutTables } from './weigh-out-table';
         </table>
       }
       @for (line of buying(); track line.key) {
-        <p class="buy">{{ line.what }} @if (line.packs; as packs) { <ks-figure [answer]="packs" [strong]="true" /> <span class="whole">{{ line.of }}</span> }
-          @for (why of line.why; track $index) { <span class="aside whole">{{ why }}</span>{{ ' ' }} }
-        </p>
+        <p class="buy">{{ line.what }} @if (line.packs; as packs) { <ks-figure [answer]="packs" [strong]="true" /> {{ line.of }} } <span class="aside">{{ line.why }}</span></p>
       }
       @if (list.makes(); as makes) { <p class="buy">With {{ onHand() }} you can make <ks-figure [answer]="makes" [strong]="true" /></p> }
     }
@@ -68,14 +66,13 @@ export class WeighOut {
   protected readonly buying = computed(() => this.list.lines().flatMap(({ entryId, name, kind, neededKg, packKg, shopping }) => {
     if (kind !== 'chocolate' || !shopping || packKg === undefined) return [];
     const there = this.list.onHand().find(({ chocolateId }) => chocolateId === entryId)?.kg ?? 0;
-    const wanted = `${this.write(neededKg)} wanted`;
-    const why = there > 0 ? [`${wanted},`, `${this.write(there)} on hand`] : [wanted];
+    const why = `${this.unbroken(neededKg)} wanted${there > 0 ? `, ${this.unbroken(there)} on hand` : ''}`;
     const { packs, packsAnswer } = shopping;
-    return [packs === 0 ? { key: entryId, what: `Enough ${name}:`, packs: undefined, of: '', why } : { key: entryId, what: `Buy ${name}:`, packs: packsAnswer, of: `${packs === 1 ? 'pack' : 'packs'} of ${this.write(packKg)};`, why }];
+    return [packs === 0 ? { key: entryId, what: `Enough ${name}:`, packs: undefined, of: '', why } : { key: entryId, what: `Buy ${name}:`, packs: packsAnswer, of: `${packs === 1 ? 'pack' : 'packs'} of ${this.unbroken(packKg)};`, why }];
   }));
   protected readonly onHand = computed(() => {
     const all = this.list.onHand();
-    return all.length === 1 ? `${this.write(all[0].kg)} ${all[0].name}` : `what is on hand of ${listed(all.map(({ name }) => name))}`;
+    return all.length === 1 ? `${this.unbroken(all[0].kg)} ${all[0].name}` : `what is on hand of ${listed(all.map(({ name }) => name))}`;
   });
 
   protected weighed(kg: number | undefined, stepKg: number): string {
@@ -84,5 +81,10 @@ export class WeighOut {
 
   protected write(kg: number | undefined): string {
     return kg === undefined ? '' : text(kg, 'mass', this.units.system());
+  }
+
+  /** In a sentence, where a number must not part from its unit. */
+  private unbroken(kg: number): string {
+    return this.write(kg).replaceAll(' ', '\u00a0');
   }
 }
