@@ -19,7 +19,7 @@ export function amountProblemText(problem: AmountProblem | Pick<FieldProblem, 'p
     case 'notANumber': return `No amount in that. ${range}`;
     case 'tooLong': return `Too long for an amount. ${range}`;
     case 'zeroDivision': return `A fraction cannot be over 0. ${range}`;
-    case 'ambiguousComma': return 'Three digits after it: that reads two ways. Which one?';
+    case 'ambiguousComma': return 'A comma or point before three digits reads two ways. Which one?';
     case 'unknownUnit': return `“${problem.detail}” is not a unit known here. ${range}`;
     case 'wrongKind': return `${problem.detail} does not fit here. ${range}`;
     case 'notWhole': return `Whole numbers only. ${range}`;

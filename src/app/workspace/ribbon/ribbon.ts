@@ -89,7 +89,7 @@ export class Ribbon {
   });
   protected readonly ticks = computed(() => {
     const minutes = this.total() / 60;
-    const end = this.endName() ? 0.92 : 0.985;
+    const end = this.endName() ? 0.92 : 0.97;
     return scaleLinear([0, minutes], [0, 100]).ticks(8).filter((tick) => tick < minutes * end).map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
   });
 }
