@@ -9,11 +9,11 @@ function followed(pullAt: (seconds: number) => number, longestS: number, setDown
   let grown = 0.02;
   for (; now < setDownS + 600; steps++) {
     const pull = pullAt(now - setDownS);
-    rest.before(pull);
+    rest.before(pull, now);
     const dt = rest.longestStep(pull, Math.min(grown, longestS));
     grown = 1.7 * dt;
-    rest.after(pull, now, now + dt);
     now += dt;
+    rest.after(now);
   }
   return { rest, steps };
 }

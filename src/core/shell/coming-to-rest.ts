@@ -7,47 +7,46 @@ const NEAR_S = 1;
 export class ComingToRest {
   /** Whether the film flows in the step that is being taken, or flowed in the last one. */
   flows = false;
-  private downS = 0;
+  /** When it was set down, and when it last flowed, s. */
+  private downS: number | undefined;
   private lastS = 0;
-  /** The last step with a flow: when it began, and how hard it was pulled. */
-  private flowed: { readonly fromS: number; readonly pull: number } | undefined;
-  /** By how much the pull fell in a second of the last step. */
+  /** How hard it was pulled while it flowed, and when that was. */
+  private pulled: { readonly pull: number; readonly atS: number } | undefined;
+  /** By how much the pull falls in a second. */
   private slackens = 0;
 
   /** Seconds since it was set down until it held; infinite where it never did. */
   get stillAfterSeconds(): number {
-    return this.flows ? Infinity : this.lastS - this.downS;
+    return this.flows ? Infinity : this.lastS - (this.downS ?? this.lastS);
   }
 
   /** The film is set down at this time, s: from here on its rest is told. */
   setDown(atS: number): void {
     this.downS = atS;
     this.lastS = atS;
-    this.flowed = undefined;
+    this.pulled = undefined;
   }
 
   /**
-   * Before a step: where the film holds by now, when within the step before it began to.
-   * @param pull times its yield
+   * Before a step: whether it flows; where it holds by now, since when.
+   * @param pull times its yield, as it was at `atS`, s
    */
-  before(pull: number): void {
-    const { flowed } = this;
-    this.flowed = undefined;
+  before(pull: number, atS: number): void {
+    const { pulled } = this;
     this.flows = pull > 1;
-    this.slackens = flowed && Number.isFinite(flowed.pull) ? (flowed.pull - pull) / (this.lastS - flowed.fromS) : 0;
-    if (flowed && pull <= 1 && this.slackens > 0) this.lastS = flowed.fromS + (flowed.pull - 1) / this.slackens;
+    this.slackens = pulled && Number.isFinite(pulled.pull) ? (pulled.pull - pull) / (atS - pulled.atS) : 0;
+    if (pulled && pull <= 1 && this.slackens > 0) this.lastS = pulled.atS + (pulled.pull - 1) / this.slackens;
+    this.pulled = this.flows ? { pull, atS } : undefined;
   }
 
   /** The longest step that a film pulled so hard is followed by, s: the sooner it will hold, the shorter. */
   longestStep(pull: number, stepS: number): number {
-    if (!this.flows || !(this.slackens > 0)) return stepS;
+    if (this.downS === undefined || !this.flows || !(this.slackens > 0)) return stepS;
     return Math.min(stepS, Math.max(NEAR_S, (SHARE_OF_REST * (pull - 1)) / this.slackens));
   }
 
-  /** After a step from one time to another, s. */
-  after(pull: number, fromS: number, toS: number): void {
-    if (!this.flows) return;
-    this.flowed = { fromS, pull };
-    this.lastS = toS;
+  /** After a step that ended at this time, s. */
+  after(atS: number): void {
+    if (this.flows) this.lastS = atS;
   }
 }

@@ -46,7 +46,7 @@ export class ShellRun {
   private yieldFactor = 1;
   private dt = FIRST_STEP_S;
   private steps = 0;
-  private readonly rest = new ComingToRest();
+  private rest = new ComingToRest();
   private now = { coat: 0, phase: 'dwell' as ShellPhase, place: 'room' as Place };
   private pouredM3 = 0;
   private drippedM3 = 0;
@@ -77,6 +77,7 @@ export class ShellRun {
     this.now = { coat: index, phase: 'dwell', place: 'room' };
     this.flow = stiffened(cassonAt40(fluidity), stiffnessAt(stiffness, choice.chocolate));
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
+    this.rest = new ComingToRest();
     const meltC = this.dwell(choice, workingC);
     const overflowM3 = this.place(choice, meltC);
     if (tippedOut(choice.method) && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
@@ -84,13 +85,12 @@ export class ShellRun {
     const drainedM3 = this.film.drippedM3;
     const wallC = mean(this.heat.wallC);
     this.setDown(coat, Math.max(0, handlingSeconds - (this.seconds - startedAt)));
-    const { stillAfterSeconds } = this.rest;
     const feetM3 = this.film.drippedM3 - drainedM3 + overflowM3;
     this.drippedM3 += this.film.drippedM3;
     this.keepFilm(this.film.thicknessM, this.filmPerArea);
     // Where a narrow waist fills up, a layer on the wall is no thicker than the cavity is deep.
     const thicknessM = fromCells(this.cells, this.belowM, arcM).map((t, i) => Math.max(0, Math.min(t, this.input.cavity.depthM) - beforeM[i]));
-    return { thicknessM, feetM3, wallC, stillAfterSeconds };
+    return { thicknessM, feetM3, wallC, stillAfterSeconds: this.rest.stillAfterSeconds };
   }
 
   balances(): { readonly massError: number; readonly heatError: number } {
@@ -156,8 +156,7 @@ export class ShellRun {
   /** Kept even by the spoon or brush while it cools, or pressed. */
   private spread(choice: CoatChoice): void {
     this.now = { ...this.now, phase: 'spread' };
-    const seconds = this.input.press ? 0 : SPREAD_SHARE * HANDS_ON.perCavity[choice.method];
-    this.run(seconds, 'upright', 'open', 'room', false);
+    this.run(this.input.press ? 0 : SPREAD_SHARE * HANDS_ON.perCavity[choice.method], 'upright', 'open', 'room', false);
   }
 
   /** Set down as it is to set: in the room for the rest of the handling, then in its places. */
@@ -189,9 +188,8 @@ export class ShellRun {
 
   /** Spreads what still flows evenly over the wall, with its heat. */
   private evenOut(): void {
-    const { filmC, filmSet } = this.heat;
     const before = this.held();
-    evenFilm(this.film, this.cells, filmC, filmSet, this.belowM);
+    evenFilm(this.film, this.cells, this.heat.filmC, this.heat.filmSet, this.belowM);
     this.countVolumes();
     this.broughtJ += this.held() - before;
   }
@@ -199,19 +197,22 @@ export class ShellRun {
   private run(seconds: number, held: Held, inside: Inside, place: Place, flowing = true): void {
     const air = airAround(this.input, this.variation, inside, place);
     let left = seconds;
+    // With a flow the film's stiffness is that of the middle of the step before.
+    let lag = 0;
     this.steps = 0;
     this.shape(air);
     this.stiffen();
     while (left > 1e-9) {
       const pull = flowing && this.steps < MOST_STEPS ? this.film.pull(held) : 0;
-      this.rest.before(pull);
+      this.rest.before(pull, this.seconds - lag);
       this.dt = this.rest.longestStep(pull, this.dt);
       // A last sliver is taken along rather than made a step of its own.
       const dt = left < 1.2 * this.dt ? left : this.dt;
       const share = this.rest.flows ? this.strang(dt, held, air) : this.still(dt);
       left -= dt;
       this.seconds += dt;
-      this.rest.after(pull, this.seconds - dt, this.seconds);
+      this.rest.after(this.seconds);
+      lag = this.rest.flows ? dt / 2 : 0;
       this.dt = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))));
       this.moment();
     }
@@ -231,7 +232,6 @@ export class ShellRun {
     const moved = this.flowFor(dt, held);
     this.shape(air);
     const second = this.heat.step(dt / 2);
-    this.stiffen();
     return Math.min((CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved), CHANGE_K / Math.max(1e-9, first + second));
   }
 
