@@ -3,12 +3,45 @@ import tseslint from 'typescript-eslint';
 import eslint from '@eslint/js';
 
 const STATIONS = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
-const NOT_CORE = ['@angular/*', '@angular/**', 'rxjs', 'rxjs/*', 'ng-zorro-antd/*', 'dexie', 'comlink', 'express', 'node:*', 'fs', 'path', '**/app/**', '**/data/**', '**/workers/**'];
-const BROWSER = ['window', 'document', 'navigator', 'localStorage', 'sessionStorage', 'fetch', 'console', 'process', 'setTimeout', 'Worker', 'crypto'];
+const NOT_CORE = [
+  '@angular/*',
+  '@angular/**',
+  'rxjs',
+  'rxjs/*',
+  'ng-zorro-antd/*',
+  'dexie',
+  'comlink',
+  'express',
+  'node:*',
+  'fs',
+  'path',
+  '**/app/**',
+  '**/data/**',
+  '**/workers/**',
+];
+const BROWSER = [
+  'window',
+  'document',
+  'navigator',
+  'localStorage',
+  'sessionStorage',
+  'fetch',
+  'console',
+  'process',
+  'setTimeout',
+  'Worker',
+  'crypto',
+];
 
-const forbid = (patterns, message) => ({ 'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }] });
+const forbid = (patterns, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }],
+});
 const others = (folder) => STATIONS.filter((station) => station !== folder).map((station) => `**/${station}/*`);
-const layer = (folder, patterns, message) => ({ files: [`src/core/${folder}/**/*.ts`], ignores: ['**/*.spec.ts'], rules: forbid([...NOT_CORE, ...patterns], message) });
+const layer = (folder, patterns, message) => ({
+  files: [`src/core/${folder}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: forbid([...NOT_CORE, ...patterns], message),
+});
 const everyStation = STATIONS.map((station) => `**/${station}/*`);
 
 export default tseslint.config(
@@ -29,24 +62,69 @@ export default tseslint.config(
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.spec.ts'],
-    rules: { 'no-restricted-globals': ['error', ...BROWSER.map((name) => ({ name, message: 'Core knows no page, no worker and no Node.' }))] },
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...BROWSER.map((name) => ({ name, message: 'Core knows no page, no worker and no Node.' })),
+      ],
+    },
   },
   layer('quantity', ['../*'], 'quantity stands at the bottom and imports nothing of core.'),
-  layer('matter', ['../record/*', '../cavity/*', '../heat/*', '../flow/*', '../plan/*', ...everyStation], 'matter may import quantity alone.'),
+  layer(
+    'matter',
+    ['../record/*', '../cavity/*', '../heat/*', '../flow/*', '../plan/*', ...everyStation],
+    'matter may import quantity alone.',
+  ),
   layer('cavity', ['../record/*', '../heat/*', '../plan/*', ...everyStation], 'cavity may import matter and quantity.'),
-  layer('flow', ['../record/*', '../heat/*', '../plan/*', ...everyStation], 'flow may import cavity, matter and quantity.'),
+  layer(
+    'flow',
+    ['../record/*', '../heat/*', '../plan/*', ...everyStation],
+    'flow may import cavity, matter and quantity.',
+  ),
   layer('record', ['../heat/*', '../plan/*', ...everyStation], 'record may import cavity, matter and quantity.'),
-  layer('heat', ['../record/*', '../flow/*', '../plan/*', ...everyStation], 'heat may import cavity, matter and quantity.'),
+  layer(
+    'heat',
+    ['../record/*', '../flow/*', '../plan/*', ...everyStation],
+    'heat may import cavity, matter and quantity.',
+  ),
   layer('shell', ['../plan/*', ...everyStation], 'shell may import flow, heat, cavity, record and what is below them.'),
-  ...STATIONS.map((station) => layer(station, ['../plan/*', ...others(station)], 'Stations do not import each other: plan() passes on what one needs of another.')),
+  ...STATIONS.map((station) =>
+    layer(
+      station,
+      ['../plan/*', ...others(station)],
+      'Stations do not import each other: plan() passes on what one needs of another.',
+    ),
+  ),
   layer('plan', [], 'Core imports neither the interface nor storage.'),
-  { files: ['src/data/**/*.ts'], ignores: ['**/*.spec.ts'], rules: forbid(['@angular/*', '**/app/**', '**/workers/**'], 'data imports core alone.') },
-  { files: ['src/workers/**/*.ts'], ignores: ['**/*.spec.ts'], rules: forbid(['@angular/*', '**/app/**', '**/data/**'], 'workers import core alone.') },
-  { files: ['src/app/**/*.ts'], extends: [...angular.configs.tsRecommended], processor: angular.processInlineTemplates, rules: {
-    '@angular-eslint/prefer-on-push-component-change-detection': 'error',
-    '@angular-eslint/component-selector': ['error', [{ type: 'element', prefix: 'ks', style: 'kebab-case' }, { type: 'attribute', prefix: 'ks', style: 'camelCase' }]],
-  } },
-  { files: ['src/**/*.html'], extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility] },
+  {
+    files: ['src/data/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: forbid(['@angular/*', '**/app/**', '**/workers/**'], 'data imports core alone.'),
+  },
+  {
+    files: ['src/workers/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: forbid(['@angular/*', '**/app/**', '**/data/**'], 'workers import core alone.'),
+  },
+  {
+    files: ['src/app/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/prefer-on-push-component-change-detection': 'error',
+      '@angular-eslint/component-selector': [
+        'error',
+        [
+          { type: 'element', prefix: 'ks', style: 'kebab-case' },
+          { type: 'attribute', prefix: 'ks', style: 'camelCase' },
+        ],
+      ],
+    },
+  },
+  {
+    files: ['src/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
   // The kit's radio button puts its input inside the label when it is drawn.
   { files: ['src/app/ui/pick.ts/**'], rules: { '@angular-eslint/template/label-has-associated-control': 'off' } },
 );

@@ -12,7 +12,15 @@ export default {
   // The units are all there is to do: every processor takes its share.
   maxWorkers: '100%',
   projects: [
-    { displayName: 'core', testEnvironment: 'node', sandboxInjectedGlobals, roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers', '<rootDir>/server'], transform: typescript, setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'], modulePathIgnorePatterns: ignored },
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      sandboxInjectedGlobals,
+      roots: ['<rootDir>/src/core', '<rootDir>/src/data', '<rootDir>/src/workers', '<rootDir>/server'],
+      transform: typescript,
+      setupFiles: ['<rootDir>/src/testing/fixed-seed.ts'],
+      modulePathIgnorePatterns: ignored,
+    },
     {
       displayName: 'app',
       sandboxInjectedGlobals,

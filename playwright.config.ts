@@ -12,7 +12,10 @@ export default defineConfig({
   // A busy machine may make one journey late; twice in a row is a fault.
   retries: process.env['CI'] ? 1 : 0,
   expect: { timeout: 30_000 },
-  reporter: [['line'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? 'test-results/browser.json' }]],
+  reporter: [
+    ['line'],
+    ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? 'test-results/browser.json' }],
+  ],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
@@ -20,8 +23,21 @@ export default defineConfig({
     locale: 'en-GB',
     launchOptions: {
       executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
-  webServer: { command: 'node dist/server/serve.js', env: { PORT: String(port) }, url: `http://127.0.0.1:${port}`, reuseExistingServer: false },
+  webServer: {
+    command: 'node dist/server/serve.js',
+    env: { PORT: String(port) },
+    url: `http://127.0.0.1:${port}`,
+    reuseExistingServer: false,
+  },
 });

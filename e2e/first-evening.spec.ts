@@ -16,7 +16,9 @@ test('a first visit opens on the planned bombs, with every station answered', as
   await expect(page.getByRole('img', { name: /Cut through a 64 mm cavity: 2 coats/ })).toBeVisible();
 });
 
-test('18 pieces become 30: weigh-out, rounds, ribbon and start time follow, and stay after a reload', async ({ page }) => {
+test('18 pieces become 30: weigh-out, rounds, ribbon and start time follow, and stay after a reload', async ({
+  page,
+}) => {
   await openBombs(page, 'batch');
   const melt = page.getByRole('row', { name: /^Melt/ });
   const before = await melt.textContent();
@@ -36,7 +38,11 @@ test('18 pieces become 30: weigh-out, rounds, ribbon and start time follow, and 
 
 test('the advice of a note is taken, and the note goes', async ({ page }) => {
   await openBombs(page);
-  await page.locator('label[nz-radio-button]').filter({ hasText: /^\s*1\s*$/ }).first().click();
+  await page
+    .locator('label[nz-radio-button]')
+    .filter({ hasText: /^\s*1\s*$/ })
+    .first()
+    .click();
   await expect(page.getByRole('heading', { name: /The rim comes out at 1\.\d mm and wants 1\.5 mm/ })).toBeVisible();
   await expect(tab(page, 'Coat')).toContainText('thin');
   await page.getByRole('button', { name: 'Make it thicker' }).click();
@@ -111,7 +117,10 @@ test('castings are copied, exported, deleted, brought back, deleted and imported
   await page.goto('/castings');
   await page.getByRole('button', { name: 'Copy Cider-spice bombs' }).click();
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cider-spice bombs 2');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export this casting' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export this casting' }).click(),
+  ]);
   const file = await download.path();
   expect(download.suggestedFilename()).toBe('Kilnstone Cider-spice bombs 2.json');
   await page.getByRole('button', { name: 'Delete this casting' }).click();
@@ -129,9 +138,15 @@ test('castings are copied, exported, deleted, brought back, deleted and imported
 
 test('every figure opens its working, with inputs, rule and source', async ({ page }) => {
   await openBombs(page);
-  await page.getByRole('button', { name: /^Thickness of the shell/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Thickness of the shell/ })
+    .first()
+    .click();
   await expect(page.getByText('All coats at that place, added, and rounded only then.')).toBeVisible();
-  await page.getByRole('button', { name: /^Thickness of a (tipped-out )?coat/ }).last().click();
+  await page
+    .getByRole('button', { name: /^Thickness of a (tipped-out )?coat/ })
+    .last()
+    .click();
   await expect(page.getByText(/ICA method 46/)).toBeVisible();
   await expect(page.getByRole('row', { name: 'Tipped out for 20 s' })).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
@@ -170,7 +185,16 @@ test('everything goes by keyboard alone', async ({ page }) => {
   await expect(page.getByLabel('Name of the casting')).toHaveValue('New casting');
 });
 
-for (const path of ['/castings', '/casting/demo-bombs/mold', '/casting/demo-bombs/coat', '/casting/demo-bites/coat', '/casting/demo-bombs/chill', '/casting/demo-bombs/fill', '/casting/demo-bombs/batch', '/casting/demo-bombs/weigh-out']) {
+for (const path of [
+  '/castings',
+  '/casting/demo-bombs/mold',
+  '/casting/demo-bombs/coat',
+  '/casting/demo-bites/coat',
+  '/casting/demo-bombs/chill',
+  '/casting/demo-bombs/fill',
+  '/casting/demo-bombs/batch',
+  '/casting/demo-bombs/weigh-out',
+]) {
   test(`axe finds nothing on ${path}`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();
@@ -205,6 +229,9 @@ test('the weigh-out prints on one page, without the frame', async ({ page }) => 
   const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await page.emulateMedia({ media: 'screen' });
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
   expect(download.suggestedFilename()).toMatch(/\.csv$/);
 });

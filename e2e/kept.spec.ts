@@ -5,22 +5,26 @@ const pieces = (page: Page) => page.getByLabel('Pieces', { exact: true });
 
 /** What the browser has stored of a casting. */
 function stored(page: Page, id = 'demo-bombs'): Promise<{ pieces: number; kitchen: { fridgeC: number } } | undefined> {
-  return page.evaluate((key) => new Promise((resolve, reject) => {
-    const open = indexedDB.open('kilnstone');
-    open.onerror = () => reject(new Error('no database'));
-    open.onsuccess = () => {
-      const get = open.result.transaction('castings').objectStore('castings').get(key);
-      get.onsuccess = () => {
-        open.result.close();
-        resolve((get.result as { casting: never } | undefined)?.casting);
-      };
-    };
-  }), id);
+  return page.evaluate(
+    (key) =>
+      new Promise((resolve, reject) => {
+        const open = indexedDB.open('kilnstone');
+        open.onerror = () => reject(new Error('no database'));
+        open.onsuccess = () => {
+          const get = open.result.transaction('castings').objectStore('castings').get(key);
+          get.onsuccess = () => {
+            open.result.close();
+            resolve((get.result as { casting: never } | undefined)?.casting);
+          };
+        };
+      }),
+    id,
+  );
 }
 
 /** Numbers from 0 to 1 that come the same every time (Park and Miller, 1988). */
 function* chances(seed: number): Generator<number, never> {
-  for (let n = seed; ; ) yield (n = (n * 16807) % 2147483647) / 2147483647;
+  for (let n = seed; ;) yield (n = (n * 16807) % 2147483647) / 2147483647;
 }
 
 test('two hundred reloads at random moments of typing lose nothing', async ({ page }) => {
@@ -28,7 +32,7 @@ test('two hundred reloads at random moments of typing lose nothing', async ({ pa
   const chance = chances(2026);
   await openBombs(page, 'batch');
   for (let k = 0; k < 200; k++) {
-    const wanted = String(2 + (k * 7) % 900);
+    const wanted = String(2 + ((k * 7) % 900));
     await pieces(page).fill(wanted);
     // Within the quarter second after which it is saved, before it, in the middle of it, or just after.
     await page.evaluate((ms) => new Promise((resolve) => setTimeout(resolve, ms)), 320 * chance.next().value);
@@ -37,7 +41,10 @@ test('two hundred reloads at random moments of typing lose nothing', async ({ pa
   }
 });
 
-test('two tabs that change different fields of one casting at once both keep theirs, fifty times', async ({ page, context }) => {
+test('two tabs that change different fields of one casting at once both keep theirs, fifty times', async ({
+  page,
+  context,
+}) => {
   test.setTimeout(600_000);
   const other = await context.newPage();
   await other.clock.setFixedTime(MONDAY);
@@ -47,10 +54,12 @@ test('two tabs that change different fields of one casting at once both keep the
   for (let k = 0; k < 50; k++) {
     const [count, degrees] = [30 + k, (k % 12) + 0.5];
     await Promise.all([pieces(page).fill(String(count)), fridge.fill(String(Math.min(12, degrees)))]);
-    await expect.poll(async () => {
-      const casting = await stored(page);
-      return [casting?.pieces, casting?.kitchen.fridgeC];
-    }).toEqual([count, Math.min(12, degrees)]);
+    await expect
+      .poll(async () => {
+        const casting = await stored(page);
+        return [casting?.pieces, casting?.kitchen.fridgeC];
+      })
+      .toEqual([count, Math.min(12, degrees)]);
   }
   await expect(other.getByText(/^79 pieces/)).toBeVisible();
   await page.reload();
@@ -84,7 +93,9 @@ test('site data that are cleared while the page is open are written back, and sa
   await expect(page.getByText(/^33 pieces/)).toBeVisible();
 });
 
-test('a database that does not answer opens the page all the same, says so, and offers to try again', async ({ page }) => {
+test('a database that does not answer opens the page all the same, says so, and offers to try again', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     if (sessionStorage.getItem('answers')) return;
     // An opening that another page holds up: it neither succeeds nor fails.
@@ -102,20 +113,34 @@ test('a database that does not answer opens the page all the same, says so, and 
 test('stored records that cannot be read are counted, saved as a file, taken out, and put back', async ({ page }) => {
   await openBombs(page);
   await saved(page);
-  await page.evaluate(() => new Promise<void>((resolve) => {
-    const open = indexedDB.open('kilnstone');
-    open.onsuccess = () => {
-      const write = open.result.transaction('castings', 'readwrite');
-      for (const id of ['bad-1', 'bad-2']) write.objectStore('castings').put({ id, casting: { schemaVersion: 6, id, name: id, due: { local: 'soon', zone: 'Z' } }, stamp: 1, tab: 'then' });
-      write.oncomplete = () => {
-        open.result.close();
-        resolve();
-      };
-    };
-  }));
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const open = indexedDB.open('kilnstone');
+        open.onsuccess = () => {
+          const write = open.result.transaction('castings', 'readwrite');
+          for (const id of ['bad-1', 'bad-2'])
+            write
+              .objectStore('castings')
+              .put({
+                id,
+                casting: { schemaVersion: 6, id, name: id, due: { local: 'soon', zone: 'Z' } },
+                stamp: 1,
+                tab: 'then',
+              });
+          write.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
+        };
+      }),
+  );
   await page.reload();
   await expect(page.getByRole('alert')).toContainText('2 stored castings could not be read and are left as they are');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a file' }).click(),
+  ]);
   expect(download.suggestedFilename()).toContain('unreadable');
   await page.getByRole('button', { name: 'Take out' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);

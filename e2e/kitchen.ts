@@ -10,7 +10,12 @@ export const test = base.extend<{ page: Page; provoked: string }>({
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
-      if (message.type() === 'error' && !message.text().includes('Failed to load resource') && !message.text().includes(provoked)) errors.push(message.text());
+      if (
+        message.type() === 'error' &&
+        !message.text().includes('Failed to load resource') &&
+        !message.text().includes(provoked)
+      )
+        errors.push(message.text());
     });
     await page.clock.setFixedTime(MONDAY);
     await use(page);
@@ -46,15 +51,18 @@ export async function worked(page: Page): Promise<void> {
 
 /** Waits until the page stands still: nothing on it has changed for ten pictures. */
 export async function quiet(page: Page): Promise<void> {
-  await page.evaluate(() => new Promise<void>((resolve) => {
-    let still = 0;
-    const observer = new MutationObserver(() => (still = 0));
-    observer.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
-    const look = (): void => {
-      if (++still < 10) return void requestAnimationFrame(look);
-      observer.disconnect();
-      resolve();
-    };
-    requestAnimationFrame(look);
-  }));
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        let still = 0;
+        const observer = new MutationObserver(() => (still = 0));
+        observer.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+        const look = (): void => {
+          if (++still < 10) return void requestAnimationFrame(look);
+          observer.disconnect();
+          resolve();
+        };
+        requestAnimationFrame(look);
+      }),
+  );
 }

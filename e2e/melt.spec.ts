@@ -4,7 +4,9 @@ import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
 const csv = (text: string, name = 'evening.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
-test('from the pantry to a bowl that is right: chocolate, school, temperature, bowl; all of it stays after a reload', async ({ page }) => {
+test('from the pantry to a bowl that is right: chocolate, school, temperature, bowl; all of it stays after a reload', async ({
+  page,
+}) => {
   await openBombs(page, 'melt');
   const steps = page.locator('.steps li');
   await expect(steps.first()).toContainText('then stir');
@@ -13,7 +15,9 @@ test('from the pantry to a bowl that is right: chocolate, school, temperature, b
   await expect(tab(page, 'Melt')).toContainText('Fallow');
   await expect(page.getByLabel('Worked at')).toHaveValue('29.5 °C');
   await page.getByLabel('Beside').selectOption('threeQuarters');
-  await expect(page.getByRole('region', { name: 'three quarters and a quarter' })).toContainText('thermometer not needed');
+  await expect(page.getByRole('region', { name: 'three quarters and a quarter' })).toContainText(
+    'thermometer not needed',
+  );
   await page.getByLabel('School').selectOption('threeQuarters');
   // The one before stands beside the one that is taken.
   await expect(page.locator('.both section').nth(0)).toHaveAccessibleName('three quarters and a quarter');
@@ -75,16 +79,25 @@ test('the thermometer says what to do, by hand and from a file, and is exported 
   await page.getByLabel('It reads').fill('900');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByText(/Out of range/)).toBeVisible();
-  await page.locator('#log-file').setInputFiles(csv('Zeit;Temperatur\n0;20,0\n60;45,1\n50;44\n120;-300\n180;32,0\n240;29,1\n300;31,4\n'));
+  await page
+    .locator('#log-file')
+    .setInputFiles(csv('Zeit;Temperatur\n0;20,0\n60;45,1\n50;44\n120;-300\n180;32,0\n240;29,1\n300;31,4\n'));
   await expect(page.getByText('5 readings over 5 min')).toBeHidden();
-  await expect(page.getByText('6 readings over 5 min: time from “Zeit”, temperature from “Temperatur” in °C.')).toBeVisible();
+  await expect(
+    page.getByText('6 readings over 5 min: time from “Zeit”, temperature from “Temperatur” in °C.'),
+  ).toBeVisible();
   await expect(page.getByText('Line 4: the time goes back')).toBeVisible();
   await page.getByRole('button', { name: 'Keep them with this casting' }).click();
   await expect(page.getByText('Work now')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Work now')).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as CSV' }).click()]);
-  expect(readFileSync(await download.path(), 'utf8')).toBe('seconds,celsius\n0,20\n60,45.1\n120,\n180,32\n240,29.1\n300,31.4\n');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export as CSV' }).click(),
+  ]);
+  expect(readFileSync(await download.path(), 'utf8')).toBe(
+    'seconds,celsius\n0,20\n60,45.1\n120,\n180,32\n240,29.1\n300,31.4\n',
+  );
   await page.locator('#log-file').setInputFiles(csv('just a note', 'note.txt'));
   await expect(page.getByText('“note.txt” is no table')).toBeVisible();
   await expect(page.getByText('Work now')).toBeVisible();
@@ -100,7 +113,9 @@ test('two hundred thousand readings are taken in, drawn, kept and undone', async
   await expect(page.getByText(/200000 readings/)).toBeHidden();
 });
 
-test('the kitchen: a calibrated microwave and a fan are taken over by a casting, and its plan follows', async ({ page }) => {
+test('the kitchen: a calibrated microwave and a fan are taken over by a casting, and its plan follows', async ({
+  page,
+}) => {
   await page.goto('/kitchen');
   await page.getByRole('button', { name: 'Calibrate it' }).click();
   await page.getByLabel('Bursts in all').fill('2 min');
@@ -111,7 +126,10 @@ test('the kitchen: a calibrated microwave and a fan are taken over by a casting,
   await page.getByRole('button', { name: 'Plan Cider-spice bombs in this kitchen' }).click();
   await expect(page.getByRole('button', { name: 'Plan Cider-spice bombs in this kitchen' })).toBeHidden();
   await page.getByRole('link', { name: 'Castings' }).click();
-  await page.getByRole('link', { name: /Cider-spice bombs/ }).first().click();
+  await page
+    .getByRole('link', { name: /Cider-spice bombs/ })
+    .first()
+    .click();
   await tab(page, 'Melt').click();
   await worked(page);
   await expect(page.getByText('Planned in another kitchen')).toBeHidden();
@@ -119,7 +137,10 @@ test('the kitchen: a calibrated microwave and a fan are taken over by a casting,
   await expect(tab(page, 'Chill')).toContainText(/[345] \+ [5-9] min/);
 });
 
-test('a second tab’s change of the pantry is heard, and a fresh casting starts from the kitchen', async ({ context, page }) => {
+test('a second tab’s change of the pantry is heard, and a fresh casting starts from the kitchen', async ({
+  context,
+  page,
+}) => {
   await page.goto('/pantry');
   const entries = page.getByRole('listitem').filter({ has: page.locator('.slab') });
   await expect(entries).toHaveCount(6);
@@ -138,7 +159,16 @@ test('a second tab’s change of the pantry is heard, and a fresh casting starts
   await expect(page.getByLabel('Room', { exact: true })).toHaveValue('23 °C');
 });
 
-for (const path of ['/casting/demo-bombs/melt', '/casting/demo-bombs/thermometer', '/pantry', '/pantry/quarry', '/pantry/rosehip', '/pantry/quarry/drip', '/pantry/preparations', '/kitchen']) {
+for (const path of [
+  '/casting/demo-bombs/melt',
+  '/casting/demo-bombs/thermometer',
+  '/pantry',
+  '/pantry/quarry',
+  '/pantry/rosehip',
+  '/pantry/quarry/drip',
+  '/pantry/preparations',
+  '/kitchen',
+]) {
   for (const width of [1280, 390]) {
     test(`axe finds nothing on ${path} at ${width}, and nothing is wider than the page`, async ({ page }) => {
       await page.setViewportSize({ width, height: 800 });
@@ -146,7 +176,9 @@ for (const path of ['/casting/demo-bombs/melt', '/casting/demo-bombs/thermometer
       await page.locator('h1, h2').first().waitFor();
       await quiet(page);
       expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      ).toBeLessThanOrEqual(0);
     });
   }
 }

@@ -1,7 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, openBombs, saved, tab, test, worked } from './kitchen';
 
-test('a bottle is turned: an even wall, a pool where it is turned too seldom, and the note brings it back', async ({ page }) => {
+test('a bottle is turned: an even wall, a pool where it is turned too seldom, and the note brings it back', async ({
+  page,
+}) => {
   await openBombs(page, 'mold');
   await page.getByLabel('From your molds').selectOption({ label: 'A found bottle' });
   await tab(page, 'Coat').click();
@@ -25,7 +27,9 @@ test('a bottle is turned: an even wall, a pool where it is turned too seldom, an
   await expect(tab(page, 'Coat')).toContainText('tilt and turn');
 });
 
-test('tiles are filled in layers: told by depth, no film, room for no filling, compared by place alone', async ({ page }) => {
+test('tiles are filled in layers: told by depth, no film, room for no filling, compared by place alone', async ({
+  page,
+}) => {
   await page.goto('/casting/demo-tiles/coat');
   await expect(tab(page, 'Coat')).toContainText('2 × 4.0 mm');
   await expect(page.getByText('Deep in the middle')).toBeVisible();
@@ -60,13 +64,23 @@ test('owls are clamped, bonbons rest before the fridge, painted details keep out
   await tab(page, 'Mold').click();
   await page.getByText('painted details', { exact: true }).click();
   await tab(page, 'Chill').click();
-  await page.getByRole('radiogroup', { name: /Coat 1 sets in/ }).getByText('freezer').click();
+  await page
+    .getByRole('radiogroup', { name: /Coat 1 sets in/ })
+    .getByText('freezer')
+    .click();
   await expect(page.getByText('Painted details crack in the freezer.')).toBeVisible();
   await page.getByRole('button', { name: /Move it to the fridge/ }).click();
   await expect(page.getByText('Painted details crack in the freezer.')).toHaveCount(0);
 });
 
-for (const path of ['/casting/demo-tiles/coat', '/casting/demo-owls/coat', '/casting/demo-oat-cups/coat', '/casting/demo-bonbons/chill', '/casting/demo-tiles/chill', '/casting/demo-acorns/coat']) {
+for (const path of [
+  '/casting/demo-tiles/coat',
+  '/casting/demo-owls/coat',
+  '/casting/demo-oat-cups/coat',
+  '/casting/demo-bonbons/chill',
+  '/casting/demo-tiles/chill',
+  '/casting/demo-acorns/coat',
+]) {
   test(`${path} can be used without seeing it, and fits a phone`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('ks-ribbon li').first()).toBeVisible();

@@ -16,7 +16,10 @@ test('a mold is found, copied, changed, deleted, brought back, exported and impo
   await page.reload();
   await expect(page.getByLabel('Facets around')).toHaveValue('12');
   await expect(page.getByLabel('What it comes to').locator('dd').first()).toHaveText(holds);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export this mold' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export this mold' }).click(),
+  ]);
   const file = await download.path();
   await page.getByRole('button', { name: 'Delete this mold' }).click();
   await expect(page.getByRole('listitem')).toHaveCount(21);
@@ -112,7 +115,14 @@ test('every mold of the library is cast in, and every station answers', async ({
   await expect(tab(page, 'Coat')).toContainText('3.0 mm');
 });
 
-for (const path of ['/molds', '/molds/bells', '/molds/petal-cup', '/molds/acorns', '/molds/bombs/measure', '/casting/demo-bombs/mold']) {
+for (const path of [
+  '/molds',
+  '/molds/bells',
+  '/molds/petal-cup',
+  '/molds/acorns',
+  '/molds/bombs/measure',
+  '/casting/demo-bombs/mold',
+]) {
   test(`axe finds nothing on ${path}`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();

@@ -22,7 +22,9 @@ async function twoColours(page: Page): Promise<void> {
   await expect(tab(page, 'Melt')).toContainText('Linen, Quarry 64');
 }
 
-test('two halves of two colours: a melt for each, light before dark, all of it adding up, kept after a reload', async ({ page }) => {
+test('two halves of two colours: a melt for each, light before dark, all of it adding up, kept after a reload', async ({
+  page,
+}) => {
   await twoColours(page);
   await expect(page.getByRole('table').filter({ hasText: 'Lower half, first coat' })).toBeVisible();
   await page.keyboard.press('8');
@@ -56,15 +58,24 @@ test('the sheet of two colours prints on one page, and is saved as a PDF of one 
   await expect(page.getByRole('heading', { name: 'Lower half', exact: true })).toBeVisible();
   await expect(page.getByText('These figures are a first estimate')).toHaveCount(0);
   await page.emulateMedia({ media: 'print' });
-  for (const format of ['A4', 'Letter'] as const) expect((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  for (const format of ['A4', 'Letter'] as const)
+    expect((await page.pdf({ format })).toString('latin1').match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await page.emulateMedia({ media: 'screen' });
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as PDF' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as PDF' }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe('Kilnstone weigh-out Cider-spice bombs.pdf');
   const pdf = readFileSync(await download.path(), 'latin1');
   expect(pdf.startsWith('%PDF-')).toBe(true);
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
-  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
-  const rows = readFileSync(await csv.path(), 'utf8').split('\r\n').map((row) => row.split(','));
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  const rows = readFileSync(await csv.path(), 'utf8')
+    .split('\r\n')
+    .map((row) => row.split(','));
   expect(rows[0].join()).toContain('what');
   expect(rows.some(([what, ...rest]) => what === 'Linen' && rest.includes('Melt'))).toBe(true);
 });
@@ -123,7 +134,9 @@ test('a cap that has no room is said so, and the fill is lowered for it', async 
   await expect(page.getByLabel('Cap, thick')).toHaveValue('half a thumb');
 });
 
-test('the piece is drawn as it is served; its cap grows by its edge, dragged or by keys, and the rest follows', async ({ page }) => {
+test('the piece is drawn as it is served; its cap grows by its edge, dragged or by keys, and the rest follows', async ({
+  page,
+}) => {
   await open(page, 'demo-bonbons', 'close');
   await expect(page.getByText(/15 mm tall/)).toBeVisible();
   const edge = page.getByRole('slider', { name: 'Thickness of the cap' });
@@ -157,12 +170,16 @@ test('a shell on its base is joined to it with a seam, and put together in that 
   await expect(page.getByLabel('How it is closed')).toHaveValue('warmPlate');
 });
 
-test('a recipe in the pantry is scaled; one that would go in a circle is refused, and the ingredient stays', async ({ page }) => {
+test('a recipe in the pantry is scaled; one that would go in a circle is refused, and the ingredient stays', async ({
+  page,
+}) => {
   await page.goto('/pantry/ganache');
   await page.getByLabel('Amount wanted').fill('1 lb');
   await expect(page.getByRole('row', { name: /Quarry 64/ })).toContainText('227 g');
   await page.getByLabel('Ingredient 2').selectOption('f:hazelnut');
-  await expect(page.getByRole('alert')).toContainText('That would go round in a circle: Dark ganache → Hazelnut ganache → Dark ganache');
+  await expect(page.getByRole('alert')).toContainText(
+    'That would go round in a circle: Dark ganache → Hazelnut ganache → Dark ganache',
+  );
   await expect(page.getByLabel('Its name')).toHaveValue('Cream');
   await page.getByRole('button', { name: 'Add an ingredient' }).click();
   await page.getByLabel('Density as it lies in a jug').fill('');
@@ -184,30 +201,54 @@ test('the job is scaled beforehand, made so, undone; booked into the pantry, and
   await page.keyboard.press('Control+z');
   await expect(tab(page, 'Batch')).toContainText('7 rounds');
   await worked(page);
-  const chocolate = page.getByRole('row', { name: /^Quarry 64/ }).filter({ hasText: 'g' }).last();
+  const chocolate = page
+    .getByRole('row', { name: /^Quarry 64/ })
+    .filter({ hasText: 'g' })
+    .last();
   await expect(chocolate).toContainText('500 g');
   await page.getByRole('button', { name: 'Job done: book it into the pantry' }).click();
   await expect(page.getByText('Booked: packs bought in')).toBeVisible();
   await expect(chocolate).not.toContainText('500 g');
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(chocolate).toContainText('500 g');
-  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Shopping list as CSV' }).click()]);
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Shopping list as CSV' }).click(),
+  ]);
   expect(readFileSync(await csv.path(), 'utf8')).toContain('Quarry 64');
 });
 
 test('a file whose fillings contain each other is refused with the circle, and the rest is kept', async ({ page }) => {
   await page.goto('/castings');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
-  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { castings: { fillings: { id: string; recipe: object[] }[] }[] };
-  file.castings[0].fillings.find(({ id }) => id === 'ganache')?.recipe.push({ name: 'Hazelnut ganache', parts: 1, fillingId: 'hazelnut', allergens: [] });
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export everything' }).click(),
+  ]);
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    castings: { fillings: { id: string; recipe: object[] }[] }[];
+  };
+  file.castings[0].fillings
+    .find(({ id }) => id === 'ganache')
+    ?.recipe.push({ name: 'Hazelnut ganache', parts: 1, fillingId: 'hazelnut', allergens: [] });
   await page.getByRole('button', { name: 'Import' }).click();
-  await page.getByLabel(/A file exported from Kilnstone/).setInputFiles({ name: 'circle.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
-  await expect(page.getByText(/fillings contain each other in a circle \((Hazelnut ganache → Dark ganache → Hazelnut ganache|Dark ganache → Hazelnut ganache → Dark ganache)\)/)).toBeVisible();
+  await page
+    .getByLabel(/A file exported from Kilnstone/)
+    .setInputFiles({ name: 'circle.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
+  await expect(
+    page.getByText(
+      /fillings contain each other in a circle \((Hazelnut ganache → Dark ganache → Hazelnut ganache|Dark ganache → Hazelnut ganache → Dark ganache)\)/,
+    ),
+  ).toBeVisible();
 });
 
 test('the new stations go by keyboard alone', async ({ page }) => {
   await openBombs(page);
-  for (const [key, station] of [['5', 'fill'], ['6', 'close'], ['7', 'finish'], ['8', 'batch']]) {
+  for (const [key, station] of [
+    ['5', 'fill'],
+    ['6', 'close'],
+    ['7', 'finish'],
+    ['8', 'batch'],
+  ]) {
     await page.keyboard.press(key);
     await expect(page).toHaveURL(new RegExp(`${station}$`));
   }
@@ -220,7 +261,19 @@ test('the new stations go by keyboard alone', async ({ page }) => {
   await expect(page.getByText('Plain so far.')).toBeVisible();
 });
 
-for (const path of ['/casting/demo-bonbons/fill', '/casting/demo-bonbons/close', '/casting/demo-bombs/close', '/casting/demo-tiles/finish', '/casting/demo-pears/close', '/casting/demo-bombs/finish', '/casting/demo-pears/batch', '/casting/demo-owls/mold', '/pantry', '/pantry/hazelnut', '/casting/demo-pears/weigh-out']) {
+for (const path of [
+  '/casting/demo-bonbons/fill',
+  '/casting/demo-bonbons/close',
+  '/casting/demo-bombs/close',
+  '/casting/demo-tiles/finish',
+  '/casting/demo-pears/close',
+  '/casting/demo-bombs/finish',
+  '/casting/demo-pears/batch',
+  '/casting/demo-owls/mold',
+  '/pantry',
+  '/pantry/hazelnut',
+  '/casting/demo-pears/weigh-out',
+]) {
   test(`axe finds nothing on ${path}, and nothing is wider than a phone`, async ({ page }) => {
     await page.goto(path);
     await expect(page.locator('main')).not.toBeEmpty();

@@ -8,11 +8,23 @@ const test = base.extend({});
 test.use({
   launchOptions: {
     executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', `--host-resolver-rules=MAP ${HOST} 127.0.0.1`],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      `--host-resolver-rules=MAP ${HOST} 127.0.0.1`,
+    ],
   },
 });
 
-test('over plain http on another host the app opens, is sent compressed, makes, copies and keeps', async ({ page, baseURL }) => {
+test('over plain http on another host the app opens, is sent compressed, makes, copies and keeps', async ({
+  page,
+  baseURL,
+}) => {
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));
   await page.clock.setFixedTime(MONDAY);

@@ -3,34 +3,64 @@ import type { Page } from '@playwright/test';
 import { expect, openBombs, quiet, saved, tab, test } from './kitchen';
 
 const STATIONS = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
-const PAGES = ['/castings', '/molds', '/molds/bombs', '/molds/bell', '/molds/bombs/measure', '/pantry', '/pantry/quarry', '/pantry/moth', '/pantry/spice', '/pantry/quarry/drip', '/pantry/preparations', '/kitchen', '/casting/demo-bombs/thermometer', '/casting/demo-bombs/compare', '/casting/demo-bombs/find', '/casting/demo-bombs/weigh-out', ...STATIONS.map((station) => `/casting/demo-bombs/${station}`)];
+const PAGES = [
+  '/castings',
+  '/molds',
+  '/molds/bombs',
+  '/molds/bell',
+  '/molds/bombs/measure',
+  '/pantry',
+  '/pantry/quarry',
+  '/pantry/moth',
+  '/pantry/spice',
+  '/pantry/quarry/drip',
+  '/pantry/preparations',
+  '/kitchen',
+  '/casting/demo-bombs/thermometer',
+  '/casting/demo-bombs/compare',
+  '/casting/demo-bombs/find',
+  '/casting/demo-bombs/weigh-out',
+  ...STATIONS.map((station) => `/casting/demo-bombs/${station}`),
+];
 
 /** Texts among the found elements that are cut off, or that something of another element lies over. */
 function covered(page: Page, text: string, over: string): Promise<string[]> {
-  return page.evaluate(([texts, others]) => {
-    const boxOf = (element: Element): DOMRect[] => {
-      const range = document.createRange();
-      range.selectNodeContents(element);
-      return [...range.getClientRects()];
-    };
-    const found: string[] = [];
-    for (const element of document.querySelectorAll<HTMLElement>(texts)) {
-      if (element.scrollWidth > element.clientWidth + 1 && getComputedStyle(element).display !== 'inline') found.push(`cut: ${element.textContent}`);
-      const card = element.closest('li, a');
-      for (const other of card?.parentElement?.querySelectorAll(others) ?? []) {
-        const b = other.getBoundingClientRect();
-        if (!element.contains(other) && boxOf(element).some((a) => a.left < b.right - 1 && a.right > b.left + 1 && a.top < b.bottom - 1 && a.bottom > b.top + 1)) found.push(`covered: ${element.textContent}`);
+  return page.evaluate(
+    ([texts, others]) => {
+      const boxOf = (element: Element): DOMRect[] => {
+        const range = document.createRange();
+        range.selectNodeContents(element);
+        return [...range.getClientRects()];
+      };
+      const found: string[] = [];
+      for (const element of document.querySelectorAll<HTMLElement>(texts)) {
+        if (element.scrollWidth > element.clientWidth + 1 && getComputedStyle(element).display !== 'inline')
+          found.push(`cut: ${element.textContent}`);
+        const card = element.closest('li, a');
+        for (const other of card?.parentElement?.querySelectorAll(others) ?? []) {
+          const b = other.getBoundingClientRect();
+          if (
+            !element.contains(other) &&
+            boxOf(element).some(
+              (a) => a.left < b.right - 1 && a.right > b.left + 1 && a.top < b.bottom - 1 && a.bottom > b.top + 1,
+            )
+          )
+            found.push(`covered: ${element.textContent}`);
+        }
       }
-    }
-    return found;
-  }, [text, over] as const);
+      return found;
+    },
+    [text, over] as const,
+  );
 }
 
 for (const width of [1280, 1024, 768, 390]) {
   test(`at ${width} px no words of cards and strip are cut or covered`, async ({ page }) => {
     await page.setViewportSize({ width, height: 844 });
     await openBombs(page);
-    await page.getByLabel('Name of the casting').fill('A rather long name for the bombs of the hedgerow supper, with cider and spice');
+    await page
+      .getByLabel('Name of the casting')
+      .fill('A rather long name for the bombs of the hedgerow supper, with cider and spice');
     await quiet(page);
     expect(await covered(page, 'ks-strip strong, ks-strip .detail, ks-strip .mark', 'none')).toEqual([]);
     for (const path of ['/castings', '/molds', '/pantry']) {
@@ -53,10 +83,12 @@ test('nothing is wider than a page of 320 px, and what is pressed on a phone is 
     if (!path.startsWith('/casting/demo-bombs/') || path.endsWith('weigh-out')) continue;
     await page.setViewportSize({ width: 390, height: 844 });
     await quiet(page);
-    const small = await page.locator('main ks-figure button:visible').evaluateAll((all) => all.flatMap((button) => {
-      const { width, height } = button.getBoundingClientRect();
-      return width < 43.5 || height < 43.5 ? [`${button.textContent} ${width} × ${height}`] : [];
-    }));
+    const small = await page.locator('main ks-figure button:visible').evaluateAll((all) =>
+      all.flatMap((button) => {
+        const { width, height } = button.getBoundingClientRect();
+        return width < 43.5 || height < 43.5 ? [`${button.textContent} ${width} × ${height}`] : [];
+      }),
+    );
     expect([path, small]).toEqual([path, []]);
   }
 });
@@ -74,7 +106,12 @@ test('keyboard focus is seen on whatever has it: its picture changes', async ({ 
       if (!box || box.width < 1) continue;
       const view = page.viewportSize() ?? { width: 1280, height: 800 };
       const [x, y] = [Math.max(0, box.x - 5), Math.max(0, box.y - 5)];
-      const clip = { x, y, width: Math.min(view.width - x, box.width + 10), height: Math.min(view.height - y, box.height + 10) };
+      const clip = {
+        x,
+        y,
+        width: Math.min(view.width - x, box.width + 10),
+        height: Math.min(view.height - y, box.height + 10),
+      };
       if (clip.width < 1 || clip.height < 1) continue;
       await quiet(page);
       const lit = await page.screenshot({ clip, caret: 'hide', animations: 'disabled' });
@@ -88,10 +125,22 @@ test('keyboard focus is seen on whatever has it: its picture changes', async ({ 
       expect([path, name, lit.equals(plain)]).toEqual([path, name, false]);
       // The next key goes on from there.
       await page.mouse.move(0, 0);
-      await page.evaluate(([at]) => {
-        const all = [...document.querySelectorAll<HTMLElement>('a[href], button:not([disabled]), input:not([disabled]), select, textarea, [tabindex]')].filter((element) => element.tabIndex >= 0 && element.getClientRects().length > 0 && !(element instanceof HTMLInputElement && element.type === 'radio' && !element.checked));
-        all[at]?.focus();
-      }, [k]);
+      await page.evaluate(
+        ([at]) => {
+          const all = [
+            ...document.querySelectorAll<HTMLElement>(
+              'a[href], button:not([disabled]), input:not([disabled]), select, textarea, [tabindex]',
+            ),
+          ].filter(
+            (element) =>
+              element.tabIndex >= 0 &&
+              element.getClientRects().length > 0 &&
+              !(element instanceof HTMLInputElement && element.type === 'radio' && !element.checked),
+          );
+          all[at]?.focus();
+        },
+        [k],
+      );
     }
   }
 });
@@ -198,7 +247,30 @@ test.describe('of parts that do not come', () => {
 });
 
 /** What nobody should type, and somebody will. */
-const HOSTILE = ['', ' ', '0', '-1', '999', '1e999', '1/0', '1/2 cup', '1,250', '1.250 g', '1 lb 2 oz', '²', '½', '🍫', '\u200b', '<b>x</b>', "'); DROP", '=1+1', 'NaN', 'Infinity', 'x'.repeat(300), '日本語'];
+const HOSTILE = [
+  '',
+  ' ',
+  '0',
+  '-1',
+  '999',
+  '1e999',
+  '1/0',
+  '1/2 cup',
+  '1,250',
+  '1.250 g',
+  '1 lb 2 oz',
+  '²',
+  '½',
+  '🍫',
+  '\u200b',
+  '<b>x</b>',
+  "'); DROP",
+  '=1+1',
+  'NaN',
+  'Infinity',
+  'x'.repeat(300),
+  '日本語',
+];
 
 for (const path of PAGES.filter((one) => !/castings$|weigh-out$|compare$/.test(one))) {
   test(`whatever is typed on ${path}, nothing breaks and nothing is shown that is no number`, async ({ page }) => {
@@ -208,7 +280,13 @@ for (const path of PAGES.filter((one) => !/castings$|weigh-out$|compare$/.test(o
     await quiet(page);
     const fields = page.getByRole('textbox').or(page.getByRole('spinbutton'));
     for (const field of await fields.all()) {
-      if (!(await field.isVisible()) || !(await field.isEditable()) || (await field.getAttribute('type')) === 'datetime-local' || (await field.getAttribute('type')) === 'date') continue;
+      if (
+        !(await field.isVisible()) ||
+        !(await field.isEditable()) ||
+        (await field.getAttribute('type')) === 'datetime-local' ||
+        (await field.getAttribute('type')) === 'date'
+      )
+        continue;
       const was = await field.inputValue();
       for (const value of HOSTILE) await field.fill(value);
       await field.blur();
@@ -222,14 +300,22 @@ for (const path of PAGES.filter((one) => !/castings$|weigh-out$|compare$/.test(o
   });
 }
 
-test('a file of a hundred thousand junk records does not hold the page up, and the newest file’s verdict stands', async ({ page }) => {
+test('a file of a hundred thousand junk records does not hold the page up, and the newest file’s verdict stands', async ({
+  page,
+}) => {
   await page.goto('/castings');
   await page.getByRole('button', { name: 'Import' }).click();
-  const junk = JSON.stringify({ format: 'kilnstone castings', formatVersion: 1, castings: Array.from({ length: 100_000 }, (_, i) => ({ id: i })) });
+  const junk = JSON.stringify({
+    format: 'kilnstone castings',
+    formatVersion: 1,
+    castings: Array.from({ length: 100_000 }, (_, i) => ({ id: i })),
+  });
   const box = page.getByLabel(/A file exported from Kilnstone/);
   await box.setInputFiles({ name: 'junk.json', mimeType: 'application/json', buffer: Buffer.from(junk) });
   await box.setInputFiles({ name: 'empty.json', mimeType: 'application/json', buffer: Buffer.from(' ') });
   await expect(page.getByRole('alert')).toContainText('“empty.json” is empty');
   await box.setInputFiles({ name: 'junk.json', mimeType: 'application/json', buffer: Buffer.from(junk) });
-  await expect(page.getByRole('alert')).toContainText('“junk.json” holds no casting that can be read', { timeout: 60_000 });
+  await expect(page.getByRole('alert')).toContainText('“junk.json” holds no casting that can be read', {
+    timeout: 60_000,
+  });
 });

@@ -29,7 +29,8 @@ test('the film of a shell plays, is moved by keyboard, follows a change, and is 
   await expect(page.locator('ks-thickness-times')).toBeVisible();
   await time.press('End');
   await expect(page.locator('ks-film-bar')).toContainText('Coat 2: fridge, upside down');
-  const rim = async (): Promise<string> => (await page.locator('ks-film-bar').innerText()).match(/Rim ([\d.]+) mm/)?.[1] ?? '';
+  const rim = async (): Promise<string> =>
+    (await page.locator('ks-film-bar').innerText()).match(/Rim ([\d.]+) mm/)?.[1] ?? '';
   const two = await rim();
   await page.getByRole('heading', { name: 'Weigh out' }).click();
   await page.keyboard.press('-');
@@ -60,7 +61,9 @@ test('two ways stand side by side with a verdict; one is taken over, and undone'
   await expect(tab(page, 'Chill')).toContainText('fridge');
 });
 
-test('ways are found for what the shell is wanted for; the first is taken over, and a search can be stopped', async ({ page }) => {
+test('ways are found for what the shell is wanted for; the first is taken over, and a search can be stopped', async ({
+  page,
+}) => {
   await openBombs(page);
   await worked(page);
   await page.getByRole('link', { name: 'Find a way' }).click();
@@ -76,10 +79,14 @@ test('ways are found for what the shell is wanted for; the first is taken over, 
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(said).toContainText('Stopped; nothing has changed.');
   await page.getByRole('link', { name: 'Back to Cider-spice bombs' }).click();
-  await expect(tab(page, 'Coat')).toContainText(['spoon and swirl', 'fill and dump', 'chill, then dump'].find((way) => title.includes(way)) ?? 'no way');
+  await expect(tab(page, 'Coat')).toContainText(
+    ['spoon and swirl', 'fill and dump', 'chill, then dump'].find((way) => title.includes(way)) ?? 'no way',
+  );
 });
 
-test('a weighed shell tells how the chocolate runs, before and after, and is taken over or refused', async ({ page }) => {
+test('a weighed shell tells how the chocolate runs, before and after, and is taken over or refused', async ({
+  page,
+}) => {
   await openBombs(page);
   await worked(page);
   await page.locator('ks-coat-station').getByText('Breaks when unmolded').scrollIntoViewIfNeeded();
@@ -90,7 +97,9 @@ test('a weighed shell tells how the chocolate runs, before and after, and is tak
   await weight.fill(`${(computed * 1.15).toFixed(1)} g`);
   await weight.press('Enter');
   const panel = page.locator('ks-weighed-shell');
-  await expect(panel).toContainText(/It runs 1\.\d\d times stiffer than told, give or take a factor of 1\.\d\d: the likely ranges narrow with it\. Rim [\d.]+ mm before, [\d.]+ mm after/);
+  await expect(panel).toContainText(
+    /It runs 1\.\d\d times stiffer than told, give or take a factor of 1\.\d\d: the likely ranges narrow with it\. Rim [\d.]+ mm before, [\d.]+ mm after/,
+  );
   await panel.getByRole('button', { name: 'Take it over' }).click();
   await worked(page);
   await expect.poll(async () => parseFloat(await weight.inputValue())).toBeGreaterThan(computed * 1.05);
@@ -106,9 +115,16 @@ test('extremes give an answer or a plain sentence, never a figure that is none',
   await page.getByLabel('Room', { exact: true }).press('Enter');
   await page.getByRole('radiogroup', { name: 'Coat 1 sets in' }).getByText('room').click();
   await worked(page);
-  await expect(page.getByRole('complementary', { name: 'Weigh-out and notes' })).toContainText(/will not set|does not set|never/i);
+  await expect(page.getByRole('complementary', { name: 'Weigh-out and notes' })).toContainText(
+    /will not set|does not set|never/i,
+  );
   await tab(page, 'Coat').click();
-  for (const [label, value] of [['Stands', '300'], ['Tipped out', '2'], ['Tapped', '0'], ['Worked at', '45']] as const) {
+  for (const [label, value] of [
+    ['Stands', '300'],
+    ['Tipped out', '2'],
+    ['Tapped', '0'],
+    ['Worked at', '45'],
+  ] as const) {
     await page.getByLabel(label, { exact: true }).fill(value);
     await page.getByLabel(label, { exact: true }).press('Enter');
   }
@@ -119,10 +135,17 @@ test('extremes give an answer or a plain sentence, never a figure that is none',
 });
 
 for (const width of [1280, 390]) {
-  test(`axe finds nothing on the comparison and on the film at ${width}, and nothing is wider than the page`, async ({ page }) => {
+  test(`axe finds nothing on the comparison and on the film at ${width}, and nothing is wider than the page`, async ({
+    page,
+  }) => {
     await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
     const clean = async (): Promise<void> => {
-      expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes.map((node) => node.html)])).toEqual([]);
+      expect(
+        (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [
+          id,
+          nodes.map((node) => node.html),
+        ]),
+      ).toEqual([]);
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
     };
     await openBombs(page);

@@ -70,12 +70,22 @@ test('an import that cannot be used says why and where, and changes nothing', as
   await page.goto('/castings');
   await page.getByRole('button', { name: 'Import' }).click();
   for (const [name, content, message] of files) {
-    await page.getByLabel(/A file exported from Kilnstone/).setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+    await page
+      .getByLabel(/A file exported from Kilnstone/)
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
     await expect(page.getByRole('alert')).toContainText(message);
     await expect(page.getByRole('alert')).toContainText('Nothing was changed.');
   }
-  await page.getByLabel(/A file exported from Kilnstone/).setInputFiles({ name: 'mixed.json', mimeType: 'application/json', buffer: Buffer.from(good.replace('"pieces": 24', '"pieces": "lots"')) });
-  await expect(page.getByRole('alert')).toContainText('Casting 2 (“Pebble bites”): the value at pieces cannot be used.');
+  await page
+    .getByLabel(/A file exported from Kilnstone/)
+    .setInputFiles({
+      name: 'mixed.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(good.replace('"pieces": 24', '"pieces": "lots"')),
+    });
+  await expect(page.getByRole('alert')).toContainText(
+    'Casting 2 (“Pebble bites”): the value at pieces cannot be used.',
+  );
   await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(8);
   await page.getByRole('button', { name: 'Take the good ones' }).click();
   await expect(page.getByRole('listitem')).toHaveCount(15);
@@ -92,11 +102,16 @@ test('with storage blocked it works in memory, says so, and offers the export', 
   await expect(page.getByText('Not saved here')).toBeVisible();
   await page.getByLabel('Worked at').fill('32');
   await expect(tab(page, 'Coat')).toContainText('mm');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export everything' }).click(),
+  ]);
   expect(download.suggestedFilename()).toContain('all castings');
 });
 
-test('with storage full it works in memory, says so, offers the export, and saves once there is room', async ({ page }) => {
+test('with storage full it works in memory, says so, offers the export, and saves once there is room', async ({
+  page,
+}) => {
   await page.goto('/favicon.svg');
   const session = await page.context().newCDPSession(page);
   const origin = new URL(page.url()).origin;
@@ -106,7 +121,10 @@ test('with storage full it works in memory, says so, offers the export, and save
   await expect(page.getByRole('alert')).toContainText('storage is full');
   await page.getByLabel('Pieces', { exact: true }).fill('30');
   await expect(tab(page, 'Batch')).toContainText('11 rounds');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export everything' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export everything' }).click(),
+  ]);
   expect(download.suggestedFilename()).toContain('all castings');
   await session.send('Storage.overrideQuotaForOrigin', { origin });
   await page.getByLabel('Pieces', { exact: true }).fill('31');
@@ -124,7 +142,10 @@ test('a reload in mid-edit loses nothing', async ({ page }) => {
   await expect(page.getByText(/^25 pieces/)).toBeVisible();
 });
 
-test('two tabs: the later change wins, the other shows it, and a focused field is left alone', async ({ page, context }) => {
+test('two tabs: the later change wins, the other shows it, and a focused field is left alone', async ({
+  page,
+  context,
+}) => {
   await openBombs(page, 'batch');
   const other = await context.newPage();
   await other.clock.setFixedTime(MONDAY);

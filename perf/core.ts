@@ -21,14 +21,29 @@ import { medianMs, type Result } from './measure';
 
 /** What the computation takes by itself, with the yardstick beside it. */
 export function coreResults(): Result[] {
-  return [planResult(), largePlanResult(), geometryResult(), meltResult(), logResult(), chillResult(), yardstick('open upward', WORKING_RULES.airInOpenBowl), yardstick('upside down', WORKING_RULES.airInUpturnedDome)];
+  return [
+    planResult(),
+    largePlanResult(),
+    geometryResult(),
+    meltResult(),
+    logResult(),
+    chillResult(),
+    yardstick('open upward', WORKING_RULES.airInOpenBowl),
+    yardstick('upside down', WORKING_RULES.airInUpturnedDome),
+  ];
 }
 
 function planResult(): Result {
   const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
   const chills = draftPlan(bombs).parts.map(({ chillInput }) => chillNominal(chillInput));
   const ms = medianMs(() => finishPlan(draftPlan(bombs), chills), 400, 400);
-  return { what: 'Plan of the demo bombs by closed form', value: `${ms.toFixed(2)} ms`, wanted: 'under 2 ms', met: ms < 2, against: 'median of 400, warm' };
+  return {
+    what: 'Plan of the demo bombs by closed form',
+    value: `${ms.toFixed(2)} ms`,
+    wanted: 'under 2 ms',
+    met: ms < 2,
+    against: 'median of 400, warm',
+  };
 }
 
 /** A piece of six parts in as many colours, twelve layers in them, five hundred times. */
@@ -39,45 +54,94 @@ function largePlanResult(): Result {
   const large: Casting = {
     ...bombs,
     pieces: 500,
-    melts: bombs.chocolates.map(({ id }, i) => ({ ...melt, id: `melt-${i}`, source: { kind: 'chocolate', chocolateId: id } })),
-    parts: Array.from({ length: 6 }, (_, i) => ({ ...part, id: `part-${i}`, perPiece: 1, coats: part.coats.map((coat) => ({ ...coat, shares: [{ meltId: `melt-${i % bombs.chocolates.length}`, share: 1 }] })) })),
-    fill: Array.from({ length: 12 }, (_, i) => ({ id: `layer-${i}`, partId: `part-${i % 6}`, fillingId: bombs.fillings[i % bombs.fillings.length].id, amount: { by: 'volume', m3: 8e-6 } })),
+    melts: bombs.chocolates.map(({ id }, i) => ({
+      ...melt,
+      id: `melt-${i}`,
+      source: { kind: 'chocolate', chocolateId: id },
+    })),
+    parts: Array.from({ length: 6 }, (_, i) => ({
+      ...part,
+      id: `part-${i}`,
+      perPiece: 1,
+      coats: part.coats.map((coat) => ({
+        ...coat,
+        shares: [{ meltId: `melt-${i % bombs.chocolates.length}`, share: 1 }],
+      })),
+    })),
+    fill: Array.from({ length: 12 }, (_, i) => ({
+      id: `layer-${i}`,
+      partId: `part-${i % 6}`,
+      fillingId: bombs.fillings[i % bombs.fillings.length].id,
+      amount: { by: 'volume', m3: 8e-6 },
+    })),
     closure: { kind: 'pipedSeam', meltId: 'melt-0', lineM: 0.003, sets: [] },
   };
   const chills = draftPlan(large).parts.map(({ chillInput }) => chillNominal(chillInput));
   const ms = medianMs(() => finishPlan(draftPlan(large), chills), 200, 200);
   const one = medianMs(() => finishPlan(draftPlan(bombs), chills.slice(0, 1)), 200, 100);
-  return { what: 'Plan of 6 parts, 12 layers and 500 pieces by closed form', value: `${ms.toFixed(2)} ms`, wanted: 'under 5 ms', met: ms < 5, against: `${(ms / one).toFixed(1)} times the plan of the demo bombs, median of 200, warm` };
+  return {
+    what: 'Plan of 6 parts, 12 layers and 500 pieces by closed form',
+    value: `${ms.toFixed(2)} ms`,
+    wanted: 'under 5 ms',
+    met: ms < 5,
+    against: `${(ms / one).toFixed(1)} times the plan of the demo bombs, median of 200, warm`,
+  };
 }
 
 /** The slowest of all shipped shapes and a turned profile of 300 points: geometry, depth curve, and one level found by it. */
 function geometryResult(): Result {
-  const points = Array.from({ length: 300 }, (_, i) => ({ radiusM: 0.03 + 0.01 * Math.sin(i / 20), heightM: 0.0003 * i }));
+  const points = Array.from({ length: 300 }, (_, i) => ({
+    radiusM: 0.03 + 0.01 * Math.sin(i / 20),
+    heightM: 0.0003 * i,
+  }));
   const shapes: readonly { readonly name: string; readonly shape: CavityShape }[] = [
     { name: 'turned, 300 points', shape: { kind: 'turned', points } },
-    ...SHIPPED_MOLDS.flatMap((mold) => mold.cavities.map((cavity) => ({ name: cavity.shape.kind, shape: cavity.shape }))),
+    ...SHIPPED_MOLDS.flatMap((mold) =>
+      mold.cavities.map((cavity) => ({ name: cavity.shape.kind, shape: cavity.shape })),
+    ),
   ];
   const times = shapes.map(({ name, shape }) => ({
     name,
-    ms: medianMs(() => {
-      const { profile, volumeM3 } = cavityOf(shape);
-      return depthCurve(profile).levelAt(volumeM3 / 2);
-    }, 200, 100),
+    ms: medianMs(
+      () => {
+        const { profile, volumeM3 } = cavityOf(shape);
+        return depthCurve(profile).levelAt(volumeM3 / 2);
+      },
+      200,
+      100,
+    ),
   }));
   const slowest = times.reduce((most, time) => (time.ms > most.ms ? time : most));
-  return { what: 'Geometry of a cavity with depth curve and inverse', value: `${slowest.ms.toFixed(2)} ms`, wanted: 'under 1 ms', met: slowest.ms < 1, against: `the slowest of ${times.length} shapes (${slowest.name}), median of 200, warm; 300 points take ${times[0].ms.toFixed(2)} ms` };
+  return {
+    what: 'Geometry of a cavity with depth curve and inverse',
+    value: `${slowest.ms.toFixed(2)} ms`,
+    wanted: 'under 1 ms',
+    met: slowest.ms < 1,
+    against: `the slowest of ${times.length} shapes (${slowest.name}), median of 200, warm; 300 points take ${times[0].ms.toFixed(2)} ms`,
+  };
 }
 
 /** Every school, for amounts from 50 g to 4 kg: bursts, seed, curve, window and reheats; the slowest of them. */
 function meltResult(): Result {
   const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
   const stretches = Array.from({ length: 60 }, (_, i) => ({ seconds: 300, inUse: i % 2 === 0 }));
-  const times = [0.05, 0.4, 1, 4].flatMap((kg) => SCHOOLS.map((school) => {
-    const input = { ...meltInput(bombs, 'melt-1', kg), school };
-    return { name: `${kg * 1000} g by ${school}`, ms: medianMs(() => keepWorkable(meltStation(input), stretches), 300, 200) };
-  }));
+  const times = [0.05, 0.4, 1, 4].flatMap((kg) =>
+    SCHOOLS.map((school) => {
+      const input = { ...meltInput(bombs, 'melt-1', kg), school };
+      return {
+        name: `${kg * 1000} g by ${school}`,
+        ms: medianMs(() => keepWorkable(meltStation(input), stretches), 300, 200),
+      };
+    }),
+  );
   const slowest = times.reduce((most, time) => (time.ms > most.ms ? time : most));
-  return { what: 'Burst plan and temper curve', value: `${slowest.ms.toFixed(2)} ms`, wanted: 'under 10 ms', met: slowest.ms < 10, against: `the slowest of ${times.length} (${slowest.name}), median of 300, warm` };
+  return {
+    what: 'Burst plan and temper curve',
+    value: `${slowest.ms.toFixed(2)} ms`,
+    wanted: 'under 10 ms',
+    met: slowest.ms < 10,
+    against: `the slowest of ${times.length} (${slowest.name}), median of 300, warm`,
+  };
 }
 
 /** A log of 200,000 readings, thinned for drawing, against copying it. */
@@ -87,28 +151,57 @@ function logResult(): Result {
   const thin = thinnedReadings(readings, 500);
   const ms = medianMs(() => thinnedReadings(readings, 500), 30, 10);
   const copy = medianMs(() => [...readings.celsius], 30, 10);
-  return { what: 'A log of 200,000 readings thinned for drawing', value: `${ms.toFixed(1)} ms, to ${thin.seconds.length} points`, wanted: 'under 50 ms', met: ms < 50, against: `${(ms / copy).toFixed(1)} times copying its numbers into a list` };
+  return {
+    what: 'A log of 200,000 readings thinned for drawing',
+    value: `${ms.toFixed(1)} ms, to ${thin.seconds.length} points`,
+    wanted: 'under 50 ms',
+    met: ms < 50,
+    against: `${(ms / copy).toFixed(1)} times copying its numbers into a list`,
+  };
 }
 
 function chillResult(): Result {
   const coat: ChillInput['coats'][number] = {
-    kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', inside: 'dome', handlingSeconds: 60, rests: [], place: 'fridge',
+    kind: 'dark',
+    fatShare: 0.4,
+    workingC: 31.5,
+    thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 },
+    wallC: 23,
+    wayUp: 'upsideDown',
+    inside: 'dome',
+    handlingSeconds: 60,
+    rests: [],
+    place: 'fridge',
   };
   const input: ChillInput = {
-    material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2, kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false }, coats: [coat, coat, coat, coat],
+    material: 'silicone',
+    wallM: 0.0025,
+    meanCurvature: 1 / 0.032,
+    gaussCurvature: 1 / 0.032 ** 2,
+    kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false },
+    coats: [coat, coat, coat, coat],
   };
   const ms = medianMs(() => chillCasting(input), 30, 10);
-  return { what: 'Chill of 4 coats × 3 places × 9 samples', value: `${ms.toFixed(1)} ms`, wanted: 'under 60 ms', met: ms < 60, against: 'median of 30, warm' };
+  return {
+    what: 'Chill of 4 coats × 3 places × 9 samples',
+    value: `${ms.toFixed(1)} ms`,
+    wanted: 'under 60 ms',
+    met: ms < 60,
+    against: 'median of 30, warm',
+  };
 }
 
 /** One 1.3 mm coat in the fridge to 70 % set, by the solver as the chill uses it and by the plain explicit scheme on the same cells. */
 function yardstick(name: string, insideH: number): Result {
-  const layers = [moldLayer('silicone', 0.0025, 23, 3), { ...chocolateLayer('dark', 0.4, true), thicknessM: 0.0013, cells: 3, startC: 31.5 }];
+  const layers = [
+    moldLayer('silicone', 0.0025, 23, 3),
+    { ...chocolateLayer('dark', 0.4, true), thicknessM: 0.0013, cells: 3, startC: 31.5 },
+  ];
   const air = { outsideC: 5, insideC: 5, outsideH: WORKING_RULES.airOutside.fridge, insideH };
   const implicit = (change: number): number => {
     const slab = new HeatSlab(layers, { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 });
     slab.addOutsideCapacity(trayHeat('silicone'));
-    for (let time = 0, dt = 1, before = 0; ; ) {
+    for (let time = 0, dt = 1, before = 0; ;) {
       const moved = slab.step(dt, air);
       const now = slab.meanSetFraction(3, 6);
       if (now >= 0.7) return time + (dt * (0.7 - before)) / (now - before);
@@ -121,5 +214,11 @@ function yardstick(name: string, insideH: number): Result {
   const difference = Math.abs(implicit(0.7) / explicit() - 1) * 100;
   // Both warm: unwarmed, the explicit loop is several times slower, and the ratio would be the compiler's.
   const ratio = medianMs(explicit, 200, 600) / medianMs(() => implicit(0.7), 400, 1000);
-  return { what: `Solver against a plain explicit scheme, ${name}`, value: `${ratio.toFixed(0)} times quicker, ${difference.toFixed(1)} % apart`, wanted: 'within 2 %', met: difference < 2, against: 'one 1.3 mm coat in the fridge to 70 % set, same cells' };
+  return {
+    what: `Solver against a plain explicit scheme, ${name}`,
+    value: `${ratio.toFixed(0)} times quicker, ${difference.toFixed(1)} % apart`,
+    wanted: 'within 2 %',
+    met: difference < 2,
+    against: 'one 1.3 mm coat in the fridge to 70 % set, same cells',
+  };
 }

@@ -6,14 +6,29 @@ import type { SlabAir, SlabLayer } from '../src/core/heat/heat-slab';
  * Small steps are forced by stability; there is nothing clever in it.
  * @returns seconds until the mean set fraction of the last layer reaches `share`
  */
-export function explicitSecondsToSet(layers: readonly SlabLayer[], air: SlabAir, curvature: number, outsideCapacity: number, share: number): number {
-  const cells: { layer: SlabLayer; dx: number; area: number; volume: number; t: number; set: number; heat: number }[] = [];
+export function explicitSecondsToSet(
+  layers: readonly SlabLayer[],
+  air: SlabAir,
+  curvature: number,
+  outsideCapacity: number,
+  share: number,
+): number {
+  const cells: { layer: SlabLayer; dx: number; area: number; volume: number; t: number; set: number; heat: number }[] =
+    [];
   let depth = -layers[0].thicknessM;
   const area = (n: number): number => (1 - curvature * n) ** 2;
   for (const layer of layers) {
     const dx = layer.thicknessM / layer.cells;
     for (let k = 0; k < layer.cells; k++) {
-      cells.push({ layer, dx, area: area(depth), volume: dx * area(depth + dx / 2), t: layer.startC, set: 0, heat: layer.volumetricHeat });
+      cells.push({
+        layer,
+        dx,
+        area: area(depth),
+        volume: dx * area(depth + dx / 2),
+        t: layer.startC,
+        set: 0,
+        heat: layer.volumetricHeat,
+      });
       depth += dx;
     }
   }
@@ -25,7 +40,8 @@ export function explicitSecondsToSet(layers: readonly SlabLayer[], air: SlabAir,
   const flux = new Float64Array(cells.length + 1);
   for (let time = 0; time < 7200; time += dt) {
     flux[0] = (cells[0].area * (cells[0].t - air.outsideC)) / (1 / air.outsideH + half(cells[0]));
-    for (let i = 1; i < cells.length; i++) flux[i] = (cells[i].area * (cells[i].t - cells[i - 1].t)) / (half(cells[i]) + half(cells[i - 1]));
+    for (let i = 1; i < cells.length; i++)
+      flux[i] = (cells[i].area * (cells[i].t - cells[i - 1].t)) / (half(cells[i]) + half(cells[i - 1]));
     const end = cells[cells.length - 1];
     flux[cells.length] = (inner * (air.insideC - end.t)) / (1 / air.insideH + half(end));
     let set = 0;

@@ -10,7 +10,12 @@ for (const name of readdirSync(web, { recursive: true })) {
   const path = join(web, name);
   if (!/\.(js|css|html|svg|json|txt)$/.test(name) || !statSync(path).isFile()) continue;
   const plain = readFileSync(path);
-  writeFileSync(`${path}.br`, brotliCompressSync(plain, { params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: plain.length } }));
+  writeFileSync(
+    `${path}.br`,
+    brotliCompressSync(plain, {
+      params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: plain.length },
+    }),
+  );
   // Browsers take brotli over a secure line alone; a phone in the kitchen has none.
   writeFileSync(`${path}.gz`, gzipSync(plain, { level: 9 }));
 }

@@ -1,5 +1,11 @@
 import { writeFileSync } from 'node:fs';
-import { PRACTICE, PRACTICE_KITCHEN, practiceAnswer, practiceSummary, type PracticeAnswer } from '../src/testing/practice';
+import {
+  PRACTICE,
+  PRACTICE_KITCHEN,
+  practiceAnswer,
+  practiceSummary,
+  type PracticeAnswer,
+} from '../src/testing/practice';
 import { METHOD_AMOUNTS, amountAnswer } from '../src/testing/practice-amounts';
 
 // The trade's intervals and amounts beside the engine's answers; printed, and kept in docs/practice.md.
@@ -11,7 +17,9 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 function why({ row, ratio, readyMinutes, latestMinutes, inside }: PracticeAnswer): string {
   if (inside) return '';
   if (row.minutes > latestMinutes) return 'longer than is of use: cold through by then';
-  return ratio < 0.8 ? `at the short end people go on a bare touch, the engine waits for ${row.waitsFor === 'touch' ? 'touch-set through' : 'nine tenths set'} at ${minutes(readyMinutes)} min` : '';
+  return ratio < 0.8
+    ? `at the short end people go on a bare touch, the engine waits for ${row.waitsFor === 'touch' ? 'touch-set through' : 'nine tenths set'} at ${minutes(readyMinutes)} min`
+    : '';
 }
 
 const intervals = answers.map((answer) => {

@@ -75,11 +75,30 @@ export function install() {
 
 /** Builds app and server unless exactly these sources are built. */
 export function build() {
-  const hash = hashOf(['src', 'server', 'public', 'scripts/compress.mjs', 'scripts/prepare.mjs', 'angular.json', 'tsconfig.json', 'tsconfig.app.json', 'tsconfig.worker.json', 'tsconfig.server.json', 'package-lock.json']);
-  if (existsSync(join(root, 'dist/web/index.html')) && existsSync(join(root, 'dist/server/serve.js')) && upToDate('built', hash)) return;
+  const hash = hashOf([
+    'src',
+    'server',
+    'public',
+    'scripts/compress.mjs',
+    'scripts/prepare.mjs',
+    'angular.json',
+    'tsconfig.json',
+    'tsconfig.app.json',
+    'tsconfig.worker.json',
+    'tsconfig.server.json',
+    'package-lock.json',
+  ]);
+  if (
+    existsSync(join(root, 'dist/web/index.html')) &&
+    existsSync(join(root, 'dist/server/serve.js')) &&
+    upToDate('built', hash)
+  )
+    return;
   console.log('Building (up to two minutes, the first time only)…');
   // Joined where they are always loaded together: many small files cost more in the browser than they save.
-  runTool('@angular/cli/bin/ng.js', ['build'], { env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: 'true' } });
+  runTool('@angular/cli/bin/ng.js', ['build'], {
+    env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: 'true' },
+  });
   runTool('typescript/bin/tsc', ['-p', 'tsconfig.server.json']);
   run(process.execPath, [join(root, 'scripts/compress.mjs')]);
   stamp('built', hash);

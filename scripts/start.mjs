@@ -7,10 +7,17 @@ const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4280);
 
 checkNode();
-if (!Number.isInteger(port) || port < 1 || port > 65535) fail(`PORT is “${process.env.PORT}”; it must be a number from 1 to 65535.`);
+if (!Number.isInteger(port) || port < 1 || port > 65535)
+  fail(`PORT is “${process.env.PORT}”; it must be a number from 1 to 65535.`);
 await new Promise((free) => {
   const probe = createServer();
-  probe.once('error', (error) => fail(error.code === 'EADDRINUSE' ? `Port ${port} is taken. Set PORT to a free one and start again.` : `Cannot listen on ${host}:${port}: ${error.message}`));
+  probe.once('error', (error) =>
+    fail(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken. Set PORT to a free one and start again.`
+        : `Cannot listen on ${host}:${port}: ${error.message}`,
+    ),
+  );
   probe.listen(port, host, () => probe.close(free));
 });
 install();

@@ -27,7 +27,22 @@ async function weighTwice(page: Page): Promise<void> {
 
 /** An evening's readings, from melting to a bowl that is worked from. */
 async function readThermometer(page: Page): Promise<void> {
-  const readings = [[0, 19.8], [70, 30.2], [140, 31.9], [210, 33.5], [280, 41], [330, 45.2], [420, 41], [510, 36.2], [600, 33], [660, 31.9], [780, 30.8], [930, 29.7], [1050, 29.1], [1100, 31.4]];
+  const readings = [
+    [0, 19.8],
+    [70, 30.2],
+    [140, 31.9],
+    [210, 33.5],
+    [280, 41],
+    [330, 45.2],
+    [420, 41],
+    [510, 36.2],
+    [600, 33],
+    [660, 31.9],
+    [780, 30.8],
+    [930, 29.7],
+    [1050, 29.1],
+    [1100, 31.4],
+  ];
   const buffer = Buffer.from(`seconds,celsius\n${readings.join('\n')}\n`);
   await page.locator('#log-file').setInputFiles({ name: 'supper.csv', mimeType: 'text/csv', buffer });
   await page.getByRole('button', { name: 'Keep them with this casting' }).click();
@@ -64,7 +79,11 @@ async function finishPears(page: Page): Promise<void> {
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'film', path: '/casting/demo-bombs/coat', first: watchItRun },
-  { name: 'compare', path: '/casting/demo-bombs/compare', first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click() },
+  {
+    name: 'compare',
+    path: '/casting/demo-bombs/compare',
+    first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click(),
+  },
   { name: 'mold', path: '/casting/demo-bombs/mold' },
   { name: 'molds', path: '/molds' },
   { name: 'water', path: '/molds/bombs/measure', first: weighTwice },
@@ -78,19 +97,47 @@ const SHOTS: readonly Shot[] = [
   { name: 'close', path: '/casting/demo-bonbons/close' },
   { name: 'finish', path: '/casting/demo-pears/finish', first: finishPears },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
-  { name: 'working', path: '/casting/demo-bombs/coat', first: (page) => page.getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ }).first().click() },
+  {
+    name: 'working',
+    path: '/casting/demo-bombs/coat',
+    first: (page) =>
+      page
+        .getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ })
+        .first()
+        .click(),
+  },
   { name: 'weigh-out', path: '/casting/demo-bombs/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },
 ];
 
 mkdirSync(folder, { recursive: true });
-const server = spawn(process.execPath, ['dist/server/serve.js'], { env: { ...process.env, PORT: String(port) }, stdio: 'ignore' });
-for (let k = 0; k < 50 && !(await fetch(address).then(() => true, () => false)); k++) await new Promise((wait) => setTimeout(wait, 100));
-const browser = await chromium.launch({ executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'] });
+const server = spawn(process.execPath, ['dist/server/serve.js'], {
+  env: { ...process.env, PORT: String(port) },
+  stdio: 'ignore',
+});
+for (
+  let k = 0;
+  k < 50 &&
+  !(await fetch(address).then(
+    () => true,
+    () => false,
+  ));
+  k++
+)
+  await new Promise((wait) => setTimeout(wait, 100));
+const browser = await chromium.launch({
+  executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+});
 try {
   for (const shot of SHOTS) {
     const viewport = shot.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 };
-    const context = await browser.newContext({ viewport, timezoneId: 'Europe/Berlin', locale: 'en-GB', reducedMotion: 'reduce' });
+    const context = await browser.newContext({
+      viewport,
+      timezoneId: 'Europe/Berlin',
+      locale: 'en-GB',
+      reducedMotion: 'reduce',
+    });
     const page = await context.newPage();
     await page.clock.setFixedTime(MONDAY);
     await page.goto(address + shot.path);

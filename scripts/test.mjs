@@ -4,6 +4,8 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, checkNode, fail, install, root, run, runTool } from './prepare.mjs';
 
+let begun;
+
 checkNode();
 install();
 haveChromium();
@@ -12,8 +14,11 @@ const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 
+step('Format');
+runTool('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']);
 step('Types');
-for (const project of ['core', 'worker', 'node', 'spec']) runTool('typescript/bin/tsc', ['-p', `tsconfig.${project}.json`, '--noEmit']);
+for (const project of ['core', 'worker', 'node', 'spec'])
+  runTool('typescript/bin/tsc', ['-p', `tsconfig.${project}.json`, '--noEmit']);
 step('Lint');
 runTool('eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
 step('Units');
@@ -25,14 +30,20 @@ step('In the browser');
 const browserFile = join(results, 'browser.json');
 runTool('@playwright/test/cli.js', ['test'], { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browserFile } });
 
+step('Done');
 const units = JSON.parse(readFileSync(jestFile, 'utf8'));
 const { expected, flaky, unexpected } = JSON.parse(readFileSync(browserFile, 'utf8')).stats;
 const passed = expected + flaky;
-console.log(`\nUnits ${units.numPassedTests}, in the browser ${passed}${flaky ? `, ${flaky} of them at the second try` : ''}.`);
+console.log(
+  `\nUnits ${units.numPassedTests}, in the browser ${passed}${flaky ? `, ${flaky} of them at the second try` : ''}.`,
+);
 console.log(`${units.numPassedTests + passed} passed, ${units.numFailedTests + unexpected} failed`);
 
+/** Names the step that begins, and says how long the one before it took. */
 function step(name) {
+  if (begun !== undefined) console.log(`\n   took ${Math.round((Date.now() - begun) / 1000)} s`);
   console.log(`\n== ${name}`);
+  begun = Date.now();
 }
 
 function haveChromium() {
@@ -40,9 +51,15 @@ function haveChromium() {
   if (existsSync(path)) return;
   const root = typeof process.getuid === 'function' && process.getuid() === 0;
   const apt = spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
-  if (!root || !apt) fail('The browser tests need Chromium: install Debian’s packages chromium and fonts-noto-color-emoji, or set CHROME_PATH.');
+  if (!root || !apt)
+    fail(
+      'The browser tests need Chromium: install Debian’s packages chromium and fonts-noto-color-emoji, or set CHROME_PATH.',
+    );
   console.log('Installing Chromium…');
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], { env });
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'fonts-noto-color-emoji'], { env, stdio: ['ignore', 'ignore', 'inherit'] });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'fonts-noto-color-emoji'], {
+    env,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
 }

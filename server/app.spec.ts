@@ -12,7 +12,8 @@ const SCRIPT = 'console.log("kilnstone")'.repeat(40);
 describe('the server', () => {
   let web: string;
   let server: Server;
-  const get = (path: string, init?: RequestInit): Promise<Response> => fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`, init);
+  const get = (path: string, init?: RequestInit): Promise<Response> =>
+    fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`, init);
 
   beforeAll(async () => {
     web = mkdtempSync(join(tmpdir(), 'web-'));
@@ -84,7 +85,11 @@ describe('the server', () => {
   });
 
   it('says the policy with every page and with a worker’s script, which is its page, and spares it on the parts a page takes in', async () => {
-    for (const path of ['/', '/casting/demo-bombs/coat', '/worker-ABCD1234.js', '/favicon.svg', '/missing.js']) expect([path, (await get(path)).headers.get('content-security-policy')]).toEqual([path, expect.stringContaining("default-src 'none'")]);
+    for (const path of ['/', '/casting/demo-bombs/coat', '/worker-ABCD1234.js', '/favicon.svg', '/missing.js'])
+      expect([path, (await get(path)).headers.get('content-security-policy')]).toEqual([
+        path,
+        expect.stringContaining("default-src 'none'"),
+      ]);
     for (const path of ['/main-ABCD1234.js', '/chunk-D-x_4f9q.js']) {
       const { headers } = await get(path);
       expect(headers.get('content-security-policy')).toBeNull();
@@ -94,6 +99,7 @@ describe('the server', () => {
   });
 
   it('does not reach outside its folder', async () => {
-    for (const path of ['/..%2f..%2fetc/passwd', '/%2e%2e/%2e%2e/etc/passwd.txt']) expect(await (await get(path)).text()).not.toContain('root:');
+    for (const path of ['/..%2f..%2fetc/passwd', '/%2e%2e/%2e%2e/etc/passwd.txt'])
+      expect(await (await get(path)).text()).not.toContain('root:');
   });
 });

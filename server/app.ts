@@ -20,14 +20,24 @@ const PART = /^\/(?:media\/)?(?!worker-)[a-z0-9-]+-[A-Za-z0-9_-]{8}\.(?:js|css|w
 export function kilnstoneServer(web: string): Express {
   const app = express();
   app.disable('x-powered-by');
-  const policy = helmet({ strictTransportSecurity: false, contentSecurityPolicy: { useDefaults: false, directives: POLICY } });
+  const policy = helmet({
+    strictTransportSecurity: false,
+    contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+  });
   app.use((request, response, next) => {
     if (!PART.test(request.path)) return policy(request, response, next);
     response.setHeader('X-Content-Type-Options', 'nosniff');
     response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
     next();
   });
-  app.use(expressStaticGzip(web, { enableBrotli: true, orderPreference: ['br', 'gzip'], index: false, serveStatic: { index: false, redirect: false, setHeaders: cacheHeaders } }));
+  app.use(
+    expressStaticGzip(web, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gzip'],
+      index: false,
+      serveStatic: { index: false, redirect: false, setHeaders: cacheHeaders },
+    }),
+  );
   app.use((request, response, next) => {
     // Addresses inside the app have no file; anything that looks like one and is not there is missing.
     if (request.method !== 'GET' && request.method !== 'HEAD') return next();
@@ -40,11 +50,21 @@ export function kilnstoneServer(web: string): Express {
 }
 
 /** A request that cannot be met, such as for a part of a file that it has not: said in a line, without the program's own traces. */
-const refused: ErrorRequestHandler = (error: { readonly status?: number; readonly headers?: Record<string, string> }, _, response, next) => {
+const refused: ErrorRequestHandler = (
+  error: { readonly status?: number; readonly headers?: Record<string, string> },
+  _,
+  response,
+  next,
+) => {
   if (response.headersSent) return next(error);
   const status = error.status !== undefined && error.status >= 400 && error.status < 500 ? error.status : 500;
   if (status === 416 && error.headers) response.set(error.headers);
-  response.status(status).type('text').send(status === 416 ? 'No such part of this file' : status < 500 ? 'This cannot be asked for' : 'This went wrong here');
+  response
+    .status(status)
+    .type('text')
+    .send(
+      status === 416 ? 'No such part of this file' : status < 500 ? 'This cannot be asked for' : 'This went wrong here',
+    );
 };
 
 const POLICY = {
@@ -63,5 +83,8 @@ const POLICY = {
 };
 
 function cacheHeaders(response: ServerResponse, path: string): void {
-  response.setHeader('Cache-Control', HASHED.test(path.replace(/\.(br|gz)$/, '')) ? 'public, max-age=31536000, immutable' : 'no-cache');
+  response.setHeader(
+    'Cache-Control',
+    HASHED.test(path.replace(/\.(br|gz)$/, '')) ? 'public, max-age=31536000, immutable' : 'no-cache',
+  );
 }

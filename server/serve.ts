@@ -9,10 +9,16 @@ const web = join(dirname(fileURLToPath(import.meta.url)), '..', 'web');
 
 const server = createServer(kilnstoneServer(web));
 server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken. Set PORT to a free one and start again.` : `The server cannot start: ${error.message}`);
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken. Set PORT to a free one and start again.`
+      : `The server cannot start: ${error.message}`,
+  );
   process.exit(1);
 });
-server.listen(port, host, () => console.log(`Kilnstone is at http://${host.includes(':') ? `[${host}]` : host}:${port}`));
+server.listen(port, host, () =>
+  console.log(`Kilnstone is at http://${host.includes(':') ? `[${host}]` : host}:${port}`),
+);
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {

@@ -8,7 +8,10 @@ const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolv
 async function start(): Promise<void> {
   const { Frame, appConfig, openFirstPage } = await import('./app/start');
   await nextTask();
-  const app = await bootstrapApplication(Frame, { ...appConfig, providers: [provideZonelessChangeDetection(), ...appConfig.providers] });
+  const app = await bootstrapApplication(Frame, {
+    ...appConfig,
+    providers: [provideZonelessChangeDetection(), ...appConfig.providers],
+  });
   await nextTask();
   openFirstPage(app);
 }

@@ -1,5 +1,11 @@
 import { inject, provideAppInitializer, type ApplicationConfig } from '@angular/core';
-import { provideRouter, withComponentInputBinding, withDisabledInitialNavigation, withNavigationErrorHandler, type NavigationError } from '@angular/router';
+import {
+  provideRouter,
+  withComponentInputBinding,
+  withDisabledInitialNavigation,
+  withNavigationErrorHandler,
+  type NavigationError,
+} from '@angular/router';
 import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
@@ -10,16 +16,33 @@ import { START_STUDY_WORKER } from './state/study-worker';
 
 /** A page whose parts cannot be loaded, as without a network: what happened, and the way on. */
 function notLoaded({ url }: NavigationError): void {
-  inject(Notices).say({ text: 'That page could not be loaded. All you have entered is kept, and this one goes on working.', action: { name: 'Try again', run: () => location.assign(url) } });
+  inject(Notices).say({
+    text: 'That page could not be loaded. All you have entered is kept, and this one goes on working.',
+    action: { name: 'Try again', run: () => location.assign(url) },
+  });
 }
 
 export const appConfig: ApplicationConfig = {
   providers: [
-    provideRouter(routes, withComponentInputBinding(), withDisabledInitialNavigation(), withNavigationErrorHandler(notLoaded)),
+    provideRouter(
+      routes,
+      withComponentInputBinding(),
+      withDisabledInitialNavigation(),
+      withNavigationErrorHandler(notLoaded),
+    ),
     provideNzI18n(en_US),
     provideAppInitializer(() => inject(CastingStore).load()),
-    { provide: START_LOG_WORKER, useValue: () => new Worker(new URL('../workers/log.worker', import.meta.url), { type: 'module' }) },
-    { provide: START_PLAN_WORKER, useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }) },
-    { provide: START_STUDY_WORKER, useValue: () => new Worker(new URL('../workers/study.worker', import.meta.url), { type: 'module' }) },
+    {
+      provide: START_LOG_WORKER,
+      useValue: () => new Worker(new URL('../workers/log.worker', import.meta.url), { type: 'module' }),
+    },
+    {
+      provide: START_PLAN_WORKER,
+      useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }),
+    },
+    {
+      provide: START_STUDY_WORKER,
+      useValue: () => new Worker(new URL('../workers/study.worker', import.meta.url), { type: 'module' }),
+    },
   ],
 };

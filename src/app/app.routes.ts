@@ -14,7 +14,10 @@ function home() {
 
 /** A station that there is not leads to the first thing one looks at. */
 function knownStation({ paramMap }: ActivatedRouteSnapshot) {
-  return STATIONS.some((key) => key === paramMap.get('station')) || inject(Router).createUrlTree(['/casting', paramMap.get('id'), 'coat']);
+  return (
+    STATIONS.some((key) => key === paramMap.get('station')) ||
+    inject(Router).createUrlTree(['/casting', paramMap.get('id'), 'coat'])
+  );
 }
 
 /** Opens the casting of the address and plans it, in two tasks of their own before its page is drawn. */
@@ -38,20 +41,54 @@ function lastOpen(): string | null {
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', canActivate: [home], children: [] },
-  { path: 'castings', title: 'Castings · Kilnstone', loadComponent: () => import('./castings/castings').then((m) => m.Castings) },
+  {
+    path: 'castings',
+    title: 'Castings · Kilnstone',
+    loadComponent: () => import('./castings/castings').then((m) => m.Castings),
+  },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },
   { path: 'molds/:id', loadComponent: () => import('./molds/mold-page').then((m) => m.MoldPage) },
-  { path: 'pantry', title: 'Pantry · Kilnstone', loadComponent: () => import('./pantry/pantry-page').then((m) => m.PantryPage) },
-  { path: 'pantry/preparations', title: 'Ganache, colour, caramel · Kilnstone', loadComponent: () => import('./pantry/preparations-page').then((m) => m.PreparationsPage) },
+  {
+    path: 'pantry',
+    title: 'Pantry · Kilnstone',
+    loadComponent: () => import('./pantry/pantry-page').then((m) => m.PantryPage),
+  },
+  {
+    path: 'pantry/preparations',
+    title: 'Ganache, colour, caramel · Kilnstone',
+    loadComponent: () => import('./pantry/preparations-page').then((m) => m.PreparationsPage),
+  },
   { path: 'pantry/:id/drip', loadComponent: () => import('./pantry/drip-page').then((m) => m.DripPage) },
   { path: 'pantry/:id', loadComponent: () => import('./pantry/entry-page').then((m) => m.EntryPage) },
-  { path: 'kitchen', title: 'Kitchen · Kilnstone', loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage) },
-  { path: 'casting/:id/thermometer', loadComponent: () => import('./thermometer/thermometer-page').then((m) => m.ThermometerPage), resolve: { planned } },
-  { path: 'casting/:id/compare', loadComponent: () => import('./compare/compare-page').then((m) => m.ComparePage), resolve: { planned } },
-  { path: 'casting/:id/find', loadComponent: () => import('./compare/find-page').then((m) => m.FindPage), resolve: { planned } },
+  {
+    path: 'kitchen',
+    title: 'Kitchen · Kilnstone',
+    loadComponent: () => import('./kitchen/kitchen-page').then((m) => m.KitchenPage),
+  },
+  {
+    path: 'casting/:id/thermometer',
+    loadComponent: () => import('./thermometer/thermometer-page').then((m) => m.ThermometerPage),
+    resolve: { planned },
+  },
+  {
+    path: 'casting/:id/compare',
+    loadComponent: () => import('./compare/compare-page').then((m) => m.ComparePage),
+    resolve: { planned },
+  },
+  {
+    path: 'casting/:id/find',
+    loadComponent: () => import('./compare/find-page').then((m) => m.FindPage),
+    resolve: { planned },
+  },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
-  { path: 'casting/:id/:station', component: Workspace, canActivate: [knownStation], resolve: { planned }, runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id') },
+  {
+    path: 'casting/:id/:station',
+    component: Workspace,
+    canActivate: [knownStation],
+    resolve: { planned },
+    runGuardsAndResolvers: (from, to) => from.paramMap.get('id') !== to.paramMap.get('id'),
+  },
   { path: 'casting/:id', redirectTo: 'casting/:id/coat' },
   { path: '**', redirectTo: '' },
 ];

@@ -39,7 +39,9 @@ describe('casting file', () => {
   it('names the line at which a file breaks off', () => {
     const cut = file.slice(0, 900);
     const read = readWhole(readCastingFile(cut));
-    expect(read.ok || read.place).toBe(`line ${cut.split('\n').length}, column ${(cut.split('\n').at(-1) ?? '').length + 1}`);
+    expect(read.ok || read.place).toBe(
+      `line ${cut.split('\n').length}, column ${(cut.split('\n').at(-1) ?? '').length + 1}`,
+    );
   });
 
   it('reads a file that begins with a byte order mark', () => {
@@ -51,7 +53,9 @@ describe('casting file', () => {
     broken.castings[0]['pieces'] = 'many';
     const read = readWhole(readCastingFile(JSON.stringify(broken)));
     expect(read.ok && read.records.map((casting) => casting.name)).toEqual(['Pebble bites']);
-    expect(read.bad).toMatchObject([{ position: 1, name: 'Cider-spice bombs', problem: { problem: 'badValue', path: 'pieces' } }]);
+    expect(read.bad).toMatchObject([
+      { position: 1, name: 'Cider-spice bombs', problem: { problem: 'badValue', path: 'pieces' } },
+    ]);
   });
 
   it('tells a record of a newer version and a reference to nothing', () => {
@@ -60,7 +64,10 @@ describe('casting file', () => {
     (broken.castings[1]['melts'] as { bowlId: string }[])[0].bowlId = 'gone';
     const read = readWhole(readCastingFile(JSON.stringify(broken)));
     expect(read.ok).toBe(false);
-    expect(read.bad.map((bad) => [bad.problem.problem, bad.problem.path])).toEqual([['newerVersion', 'schemaVersion'], ['brokenReference', 'melts.0.bowlId']]);
+    expect(read.bad.map((bad) => [bad.problem.problem, bad.problem.path])).toEqual([
+      ['newerVersion', 'schemaVersion'],
+      ['brokenReference', 'melts.0.bowlId'],
+    ]);
   });
 });
 
@@ -70,7 +77,11 @@ describe('demo', () => {
       expect(casting.due.local).toBe('2026-10-17T18:00');
       expect(readCasting(structuredClone(casting)).ok).toBe(true);
       // A first visit is not greeted with advice, but that some jobs are long.
-      expect(simulatedPlan(casting).problems.map(({ key }) => key).filter((key) => key !== 'longJob')).toEqual([]);
+      expect(
+        simulatedPlan(casting)
+          .problems.map(({ key }) => key)
+          .filter((key) => key !== 'longJob'),
+      ).toEqual([]);
     }
   });
 });

@@ -24,7 +24,10 @@ describe('casting repository', () => {
     const first = await opened('a');
     await first.seedOnce(demo);
     expect((await first.all()).records).toHaveLength(2);
-    await first.write([], demo.map((casting) => casting.id));
+    await first.write(
+      [],
+      demo.map((casting) => casting.id),
+    );
     await (await opened('b')).seedOnce(demo);
     expect((await first.all()).records).toHaveLength(0);
   });
@@ -55,7 +58,12 @@ describe('casting repository', () => {
   it('keeps a record that it cannot read, and names its place', async () => {
     const repository = await opened('a');
     await repository.write([{ record: demo[0] }], []);
-    await new KilnstoneDatabase().castings.put({ id: 'bad', casting: { ...demo[0], id: 'bad', pieces: 0 }, stamp: 1, tab: 'x' });
+    await new KilnstoneDatabase().castings.put({
+      id: 'bad',
+      casting: { ...demo[0], id: 'bad', pieces: 0 },
+      stamp: 1,
+      tab: 'x',
+    });
     const stored = await repository.all();
     expect(stored.records).toHaveLength(1);
     expect(stored.unreadable).toMatchObject([{ id: 'bad', path: 'pieces' }]);
@@ -68,7 +76,11 @@ describe('casting repository', () => {
     await a.write([{ record: { ...demo[0], pieces: 31 }, from }], []);
     const { records } = await b.write([{ record: { ...demo[0], name: 'Renamed' }, from }], []);
     expect(records).toMatchObject([{ pieces: 31, name: 'Renamed' }]);
-    expect((await a.all()).records.map(({ record }) => record)).toContainEqual({ ...demo[0], pieces: 31, name: 'Renamed' });
+    expect((await a.all()).records.map(({ record }) => record)).toContainEqual({
+      ...demo[0],
+      pieces: 31,
+      name: 'Renamed',
+    });
   });
 
   it('notices that everything was cleared, and gets back all that the tab holds', async () => {

@@ -9,20 +9,41 @@ import { SHIPPED_FILLINGS } from './fillings-shipped';
 import { SHIPPED_CHOCOLATES } from './pantry-shipped';
 
 /** Fillings that a casting starts with; the pantry has more. */
-export const DEMO_FILLINGS: readonly Filling[] = SHIPPED_FILLINGS.filter(({ id }) => ['spice', 'mallows', 'hazelnut', 'ganache', 'lentils'].includes(id));
+export const DEMO_FILLINGS: readonly Filling[] = SHIPPED_FILLINGS.filter(({ id }) =>
+  ['spice', 'mallows', 'hazelnut', 'ganache', 'lentils'].includes(id),
+);
 
 function coat(id: string, method: Coat['method'], doseM3: number, wayUp: Coat['wayUp']): Coat {
   return {
-    id, method, doseM3, wayUp,
+    id,
+    method,
+    doseM3,
+    wayUp,
     shares: [{ meltId: 'melt-1', share: 1 }],
-    dwellSeconds: 10, standsIn: 'fridge', drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1,
+    dwellSeconds: 10,
+    standsIn: 'fridge',
+    drainSeconds: 20,
+    tappingSeconds: 10,
+    turnSeconds: 20,
+    volumeShare: 1,
     where: 'all',
     sets: [{ place: 'fridge' }],
   };
 }
 
 function melt(chocolateId: string, workingC: number, school: Melt['school'], { bowls }: Kitchen): Melt {
-  return { id: 'melt-1', source: { kind: 'chocolate', chocolateId }, workingC, way: 'microwave', school, power: 0.8, bowlId: bowls[0].id, coolBowl: false, jacket: 'none', tests: [] };
+  return {
+    id: 'melt-1',
+    source: { kind: 'chocolate', chocolateId },
+    workingC,
+    way: 'microwave',
+    school,
+    power: 0.8,
+    bowlId: bowls[0].id,
+    coolBowl: false,
+    jacket: 'none',
+    tests: [],
+  };
 }
 
 /** A casting's own copy of a shipped mold. */
@@ -36,7 +57,8 @@ function castMold(id: string, atHand: number): Mold {
 export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen = USUAL_KITCHEN): Casting {
   return {
     schemaVersion: CASTING_SCHEMA_VERSION,
-    id, name,
+    id,
+    name,
     createdAt: now.toISOString(),
     pieces: 12,
     due: supper(now),
@@ -47,12 +69,22 @@ export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen
     tints: [],
     fillings: DEMO_FILLINGS.map((filling) => structuredClone(filling)),
     melts: [melt('quarry', 31.5, 'seeding', kitchen)],
-    parts: [{
-      id: 'half', name: 'Half', role: 'shell', perPiece: 2, filled: 'one', heaped: false, moldId: 'bombs', cavityId: 'cavity-1', prep: [],
-      coatsBy: { by: 'count' },
-      coats: [coat('coat-1', 'dump', 7.4e-6, 'upsideDown'), coat('coat-2', 'dump', 7.4e-6, 'upsideDown')],
-      coveredRest: false,
-    }],
+    parts: [
+      {
+        id: 'half',
+        name: 'Half',
+        role: 'shell',
+        perPiece: 2,
+        filled: 'one',
+        heaped: false,
+        moldId: 'bombs',
+        cavityId: 'cavity-1',
+        prep: [],
+        coatsBy: { by: 'count' },
+        coats: [coat('coat-1', 'dump', 7.4e-6, 'upsideDown'), coat('coat-2', 'dump', 7.4e-6, 'upsideDown')],
+        coveredRest: false,
+      },
+    ],
     fill: [],
     closure: { kind: 'warmPlate', meltId: 'melt-1', plateC: 45, seconds: 4, sets: [] },
     finishes: [],
@@ -66,28 +98,56 @@ function supperCasting(now: Date, id: string, name: string, pieces: number, mold
   casting.pieces = pieces;
   casting.molds = [castMold(moldId, 1)];
   const [mold] = casting.molds;
-  casting.parts = partsOfMold(mold).map((one, i) => ({ ...structuredClone(casting.parts[0]), ...one, id: i === 0 ? 'part' : `part-${i + 1}`, moldId, coats: structuredClone(coats) }));
+  casting.parts = partsOfMold(mold).map((one, i) => ({
+    ...structuredClone(casting.parts[0]),
+    ...one,
+    id: i === 0 ? 'part' : `part-${i + 1}`,
+    moldId,
+    coats: structuredClone(coats),
+  }));
   casting.closure = null;
   return casting;
 }
 
 /** The rest of the supper: one casting by each of the other ways of working. */
 function furtherCastings(now: Date): Casting[] {
-  const bonbons = supperCasting(now, 'demo-bonbons', 'Hazelnut bonbons', 24, 'bonbons', [{ ...coat('coat-1', 'dump', 1e-6, 'upsideDown'), sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }]);
+  const bonbons = supperCasting(now, 'demo-bonbons', 'Hazelnut bonbons', 24, 'bonbons', [
+    { ...coat('coat-1', 'dump', 1e-6, 'upsideDown'), sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] },
+  ]);
   bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.0025 } }];
   bonbons.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.002, sets: [{ place: 'fridge', seconds: 900 }] };
-  const cups = supperCasting(now, 'demo-oat-cups', 'Oat cups', 8, 'oat-cups', [coat('coat-1', 'spreadUp', 3.7e-6, 'upright'), coat('coat-2', 'spreadUp', 3.7e-6, 'upright')].map((one) => ({ ...one, sets: [{ place: 'freezer' as const }] })));
+  const cups = supperCasting(
+    now,
+    'demo-oat-cups',
+    'Oat cups',
+    8,
+    'oat-cups',
+    [coat('coat-1', 'spreadUp', 3.7e-6, 'upright'), coat('coat-2', 'spreadUp', 3.7e-6, 'upright')].map((one) => ({
+      ...one,
+      sets: [{ place: 'freezer' as const }],
+    })),
+  );
   cups.molds[0].atHand = 8;
   cups.melts = [melt('fallow', 29.5, 'seeding', USUAL_KITCHEN)];
   const half = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.92 };
-  const owls = supperCasting(now, 'demo-owls', 'Standing owls', 4, 'owls', [half, { ...half, id: 'coat-2', method: 'clamp', volumeShare: 0.08 }]);
+  const owls = supperCasting(now, 'demo-owls', 'Standing owls', 4, 'owls', [
+    half,
+    { ...half, id: 'coat-2', method: 'clamp', volumeShare: 0.08 },
+  ]);
   owls.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
-  const acorns = supperCasting(now, 'demo-acorns', 'Pressed acorns', 6, 'acorns', [coat('coat-1', 'spoon', 7e-6, 'upright')]);
+  const acorns = supperCasting(now, 'demo-acorns', 'Pressed acorns', 6, 'acorns', [
+    coat('coat-1', 'spoon', 7e-6, 'upright'),
+  ]);
   acorns.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
   const layer = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.45 };
-  const tiles = supperCasting(now, 'demo-tiles', 'Seed-and-petal tiles', 12, 'seed-tiles', [layer, { ...layer, id: 'coat-2' }]);
+  const tiles = supperCasting(now, 'demo-tiles', 'Seed-and-petal tiles', 12, 'seed-tiles', [
+    layer,
+    { ...layer, id: 'coat-2' },
+  ]);
   tiles.melts = [melt('pebble', 36, 'meltOnly', USUAL_KITCHEN)];
-  tiles.finishes = [{ id: 'finish-1', kind: 'sprinkle', name: 'Seeds and petals', fillingId: 'seeds', share: 0.25, sets: [] }];
+  tiles.finishes = [
+    { id: 'finish-1', kind: 'sprinkle', name: 'Seeds and petals', fillingId: 'seeds', share: 0.25, sets: [] },
+  ];
   tiles.fillings.push(...SHIPPED_FILLINGS.filter(({ id }) => id === 'seeds').map((one) => structuredClone(one)));
   return [bonbons, smashedPears(now), cups, owls, acorns, tiles];
 }
@@ -96,12 +156,25 @@ function furtherCastings(now: Date): Casting[] {
 function smashedPears(now: Date): Casting {
   const light = coat('coat-1', 'dump', 7e-6, 'upsideDown');
   const dark = [{ meltId: 'melt-2', share: 1 }];
-  const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [light, { ...light, id: 'coat-2', shares: dark }]);
-  pears.melts = [melt('linen', 29.5, 'seeding', USUAL_KITCHEN), { ...melt('quarry', 31.5, 'seeding', USUAL_KITCHEN), id: 'melt-2' }];
+  const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [
+    light,
+    { ...light, id: 'coat-2', shares: dark },
+  ]);
+  pears.melts = [
+    melt('linen', 29.5, 'seeding', USUAL_KITCHEN),
+    { ...melt('quarry', 31.5, 'seeding', USUAL_KITCHEN), id: 'melt-2' },
+  ];
   pears.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'lentils', amount: { by: 'share', share: 0.5 } }];
   pears.molds.push(castMold('rounds', 1));
   pears.parts[0].name = 'Pear';
-  pears.parts.push({ ...structuredClone(pears.parts[0]), id: 'part-2', name: 'Base', role: 'base', moldId: 'rounds', coats: [{ ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.5, shares: dark }] });
+  pears.parts.push({
+    ...structuredClone(pears.parts[0]),
+    id: 'part-2',
+    name: 'Base',
+    role: 'base',
+    moldId: 'rounds',
+    coats: [{ ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.5, shares: dark }],
+  });
   pears.closure = { kind: 'pipedSeam', meltId: 'melt-2', lineM: 0.003, sets: [] };
   return pears;
 }
@@ -123,11 +196,16 @@ export function demoCastings(now: Date): Casting[] {
   bites.parts[0].moldId = 'bites';
   bites.parts[0].coats = [coat('coat-1', 'spoon', 1.85e-6, 'upright'), coat('coat-2', 'spoon', 1.85e-6, 'upright')];
   bites.parts[0].coveredRest = true;
-  bites.fill = [{ id: 'layer-1', partId: 'half', fillingId: 'ganache', amount: { by: 'volume', m3: 4.92892159375e-6 } }];
+  bites.fill = [
+    { id: 'layer-1', partId: 'half', fillingId: 'ganache', amount: { by: 'volume', m3: 4.92892159375e-6 } },
+  ];
   return [bombs, bites, ...furtherCastings(now)];
 }
 
 /** The next Saturday at 18:00, in the zone the person is in. */
 function supper(now: Date): Casting['due'] {
-  return { local: `${format(nextSaturday(now), 'yyyy-MM-dd')}T18:00`, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+  return {
+    local: `${format(nextSaturday(now), 'yyyy-MM-dd')}T18:00`,
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  };
 }

@@ -2,25 +2,66 @@ import { FILLING_MATTER, type FillingKind } from '../core/matter/filling';
 import type { Allergen } from '../core/record/choices';
 import type { Filling, Ingredient, PantryFilling } from '../core/record/filling';
 
-function filling(id: string, name: string, kind: FillingKind, allergens: readonly Allergen[] = [], recipe: readonly Ingredient[] = [], more: Partial<Pick<Filling, 'bulkDensity' | 'pieceKg'>> = {}): Filling {
+function filling(
+  id: string,
+  name: string,
+  kind: FillingKind,
+  allergens: readonly Allergen[] = [],
+  recipe: readonly Ingredient[] = [],
+  more: Partial<Pick<Filling, 'bulkDensity' | 'pieceKg'>> = {},
+): Filling {
   const { bulkDensity, pieceKg } = FILLING_MATTER[kind];
-  return { id, name, kind, bulkDensity, allergens: [...allergens], recipe: [...recipe], ...(pieceKg === undefined ? {} : { pieceKg }), ...more };
+  return {
+    id,
+    name,
+    kind,
+    bulkDensity,
+    allergens: [...allergens],
+    recipe: [...recipe],
+    ...(pieceKg === undefined ? {} : { pieceKg }),
+    ...more,
+  };
 }
 
-const of = (name: string, parts: number, allergens: readonly Allergen[] = []): Ingredient => ({ name, parts, allergens: [...allergens] });
-const chocolate = (chocolateId: string, name: string, parts: number): Ingredient => ({ ...of(name, parts), chocolateId });
+const of = (name: string, parts: number, allergens: readonly Allergen[] = []): Ingredient => ({
+  name,
+  parts,
+  allergens: [...allergens],
+});
+const chocolate = (chocolateId: string, name: string, parts: number): Ingredient => ({
+  ...of(name, parts),
+  chocolateId,
+});
 const inner = (fillingId: string, name: string, parts: number): Ingredient => ({ ...of(name, parts), fillingId });
 
 /** The fillings of the made-up hedgerow supper: one of each kind. Recipes by parts of weight. Common practice, no source. */
 export const SHIPPED_FILLINGS: readonly Filling[] = [
-  filling('spice', 'Cider-spice powder', 'powder', [], [of('Cocoa', 10), of('Sugar', 10), of('Dried apple, ground', 9), of('Mixed spice', 1)]),
+  filling(
+    'spice',
+    'Cider-spice powder',
+    'powder',
+    [],
+    [of('Cocoa', 10), of('Sugar', 10), of('Dried apple, ground', 9), of('Mixed spice', 1)],
+  ),
   filling('mallows', 'Small marshmallows', 'marshmallow', ['gelatine']),
   // A little more chocolate than cream makes a ganache that is cut or bitten.
   filling('ganache', 'Dark ganache', 'ganache', [], [chocolate('quarry', 'Quarry 64', 1), of('Cream', 1, ['milk'])]),
-  filling('hazelnut', 'Hazelnut ganache', 'ganache', [], [inner('ganache', 'Dark ganache', 3), of('Hazelnut paste', 1, ['nuts'])]),
+  filling(
+    'hazelnut',
+    'Hazelnut ganache',
+    'ganache',
+    [],
+    [inner('ganache', 'Dark ganache', 3), of('Hazelnut paste', 1, ['nuts'])],
+  ),
   filling('lentils', 'Sugar lentils', 'sweets', ['milk', 'soy', 'wheat']),
   filling('caramel', 'Soft caramel', 'caramel', ['milk']),
-  filling('nut-butter', 'Hazelnut butter filling', 'nutButter', [], [of('Hazelnut butter', 5, ['nuts']), of('Powdered sugar', 1)]),
+  filling(
+    'nut-butter',
+    'Hazelnut butter filling',
+    'nutButter',
+    [],
+    [of('Hazelnut butter', 5, ['nuts']), of('Powdered sugar', 1)],
+  ),
   filling('custard', 'Vanilla custard', 'custard', ['milk', 'egg']),
   filling('hips', 'Rosehip purée', 'fruit'),
   filling('crumbs', 'Oat-cake crumbs', 'crumbs', ['wheat', 'milk', 'egg']),
@@ -41,5 +82,10 @@ const NONE = { stockKg: 0, packKg: 0.25 };
 
 /** The same as records of the pantry. */
 export function shippedFillings(dated: Pick<PantryFilling, 'schemaVersion' | 'createdAt'>): PantryFilling[] {
-  return SHIPPED_FILLINGS.map((one) => ({ ...structuredClone(one), ...(STOCK[one.id] ?? NONE), ...dated, entry: 'filling' }));
+  return SHIPPED_FILLINGS.map((one) => ({
+    ...structuredClone(one),
+    ...(STOCK[one.id] ?? NONE),
+    ...dated,
+    entry: 'filling',
+  }));
 }

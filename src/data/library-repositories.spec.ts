@@ -23,7 +23,10 @@ describe('the pantry in the browser', () => {
     await pantry.seedOnce(shippedPantry(MONDAY));
     const stored = (await pantry.all()).records.map(({ record }) => record);
     expect(new Set(stored)).toEqual(new Set(shippedPantry(MONDAY)));
-    await pantry.write([], stored.map(({ id }) => id));
+    await pantry.write(
+      [],
+      stored.map(({ id }) => id),
+    );
     await pantry.seedOnce(shippedPantry(MONDAY));
     expect((await pantry.all()).records).toEqual([]);
   });
@@ -43,12 +46,21 @@ describe('the kitchen in the browser', () => {
   it('keeps its bowls, its fans and what the microwave was calibrated by', async () => {
     const repository = new KitchenRepository('a');
     await repository.open();
-    const kitchen = { ...usualKitchen(MONDAY), freezerFan: true, microwaveTest: { kg: 0.2, seconds: 88, endC: 39 }, currency: 'kr' };
+    const kitchen = {
+      ...usualKitchen(MONDAY),
+      freezerFan: true,
+      microwaveTest: { kg: 0.2, seconds: 88, endC: 39 },
+      currency: 'kr',
+    };
     await repository.write([{ record: kitchen }], []);
     expect((await repository.all()).records.map(({ record }) => record)).toEqual([kitchen]);
   });
 
-  it.each([['no bowl', { bowls: [] }], ['a room of 60 °C', { roomC: 60 }], ['a microwave of no power', { microwaveW: 0 }]])('refuses one with %s', async (_, change) => {
+  it.each([
+    ['no bowl', { bowls: [] }],
+    ['a room of 60 °C', { roomC: 60 }],
+    ['a microwave of no power', { microwaveW: 0 }],
+  ])('refuses one with %s', async (_, change) => {
     const repository = new KitchenRepository('a');
     await repository.open();
     await repository.write([{ record: { ...usualKitchen(MONDAY), ...change } }], []);
@@ -59,7 +71,9 @@ describe('the kitchen in the browser', () => {
 
 describe('a database of the version before the pantry', () => {
   it('is opened with everything that was in it, castings brought up to today', async () => {
-    const old = JSON.parse(readFileSync('src/core/record/fixtures/castings-v2.json', 'utf8')) as { readonly id: string }[];
+    const old = JSON.parse(readFileSync('src/core/record/fixtures/castings-v2.json', 'utf8')) as {
+      readonly id: string;
+    }[];
     const before = new Dexie('kilnstone');
     before.version(2).stores({ castings: 'id', molds: 'id', facts: 'key' });
     await before.open();

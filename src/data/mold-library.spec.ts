@@ -9,15 +9,32 @@ import { readMoldFile, writeMoldFile } from './mold-file';
 import { SHIPPED_MOLDS, shippedMolds } from './mold-library';
 
 const now = new Date('2026-10-12T08:00:00Z');
-const everyCavity = SHIPPED_MOLDS.flatMap((mold) => mold.cavities.map((cavity) => [`${mold.name}, ${cavity.name}`, mold, cavity] as const));
+const everyCavity = SHIPPED_MOLDS.flatMap((mold) =>
+  mold.cavities.map((cavity) => [`${mold.name}, ${cavity.name}`, mold, cavity] as const),
+);
 
 describe('shipped molds', () => {
   it('are whole records, one of each shape at least, under names of their own', () => {
     for (const mold of shippedMolds(now)) expect(readMold(mold).ok).toBe(true);
     const kinds = new Set(SHIPPED_MOLDS.flatMap((mold) => mold.cavities.map((cavity) => cavity.shape.kind)));
-    const all: ShapeKind[] = ['hemisphere', 'cap', 'egg', 'cylinder', 'cup', 'liner', 'tile', 'pillow', 'faceted', 'turned', 'measured', 'ball'];
+    const all: ShapeKind[] = [
+      'hemisphere',
+      'cap',
+      'egg',
+      'cylinder',
+      'cup',
+      'liner',
+      'tile',
+      'pillow',
+      'faceted',
+      'turned',
+      'measured',
+      'ball',
+    ];
     expect(all.filter((kind) => !kinds.has(kind))).toEqual([]);
-    expect(new Set(SHIPPED_MOLDS.map((mold) => mold.composition.kind))).toEqual(new Set(['single', 'halves', 'figure', 'press', 'former', 'assembly']));
+    expect(new Set(SHIPPED_MOLDS.map((mold) => mold.composition.kind))).toEqual(
+      new Set(['single', 'halves', 'figure', 'press', 'former', 'assembly']),
+    );
     expect(new Set(SHIPPED_MOLDS.map((mold) => mold.id)).size).toBe(SHIPPED_MOLDS.length);
     expect(new Set(SHIPPED_MOLDS.map((mold) => mold.name)).size).toBe(SHIPPED_MOLDS.length);
   });
@@ -35,7 +52,8 @@ describe('shipped molds', () => {
     }
     expect(Number.isFinite(plan.batch.melts[0].melted.value)).toBe(true);
     expect(plan.chill.coats.every((coat) => coat.stay.value > 60)).toBe(true);
-    if (!plan.cavity.outward) expect(Math.abs((plan.fill.capacity.value + plan.coat.volumeM3) / plan.cavity.volumeM3 - 1)).toBeLessThan(0.06);
+    if (!plan.cavity.outward)
+      expect(Math.abs((plan.fill.capacity.value + plan.coat.volumeM3) / plan.cavity.volumeM3 - 1)).toBeLessThan(0.06);
     if (mold.composition.kind === 'press') {
       expect(plan.coat.coats).toHaveLength(1);
       expect(plan.coat.total.rim.value).toBeCloseTo(0.003, 9);
@@ -59,7 +77,9 @@ describe('shipped molds', () => {
       { position: 5, problem: { problem: 'brokenReference', path: 'composition.backId' } },
       { position: 6, problem: { problem: 'newerVersion' } },
     ]);
-    expect(readWhole(readMoldFile(JSON.stringify({ format: 'kilnstone castings', formatVersion: 1, castings: [] })))).toMatchObject({ ok: false, problem: 'otherFile' });
+    expect(
+      readWhole(readMoldFile(JSON.stringify({ format: 'kilnstone castings', formatVersion: 1, castings: [] }))),
+    ).toMatchObject({ ok: false, problem: 'otherFile' });
   });
 });
 
@@ -69,7 +89,17 @@ describe('a mold’s record', () => {
 
   it.each([
     ['a cap deeper than half a sphere', { kind: 'cap', diameterM: 0.06, depthM: 0.05 }],
-    ['a profile that goes back', { kind: 'turned', points: [{ radiusM: 0, heightM: 0 }, { radiusM: 0.02, heightM: 0.02 }, { radiusM: 0.03, heightM: 0.01 }] }],
+    [
+      'a profile that goes back',
+      {
+        kind: 'turned',
+        points: [
+          { radiusM: 0, heightM: 0 },
+          { radiusM: 0.02, heightM: 0.02 },
+          { radiusM: 0.03, heightM: 0.01 },
+        ],
+      },
+    ],
     ['a metre', { kind: 'hemisphere', diameterM: 1 }],
     ['a shape unheard of', { kind: 'torus', diameterM: 0.05 }],
   ])('refuses %s', (_, shape) => {
@@ -77,7 +107,10 @@ describe('a mold’s record', () => {
   });
 
   it('refuses more than sixty cavities of a kind, and takes sixty', () => {
-    const grid = (rows: number, columns: number): unknown => ({ ...mold, cavities: [{ ...mold.cavities[0], rows, columns }] });
+    const grid = (rows: number, columns: number): unknown => ({
+      ...mold,
+      cavities: [{ ...mold.cavities[0], rows, columns }],
+    });
     expect(readMold(grid(6, 10)).ok).toBe(true);
     expect(readMold(grid(7, 9)).ok).toBe(false);
   });

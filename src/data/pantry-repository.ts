@@ -6,6 +6,11 @@ import { RecordRepository } from './record-repository';
 /** Keeps the pantry in the browser's database. */
 export class PantryRepository extends RecordRepository<PantryEntry> {
   constructor(tab: string) {
-    super(tab, new KilnstoneDatabase(), { table: 'pantry', field: 'pantry', seededFact: 'pantrySeeded', read: readPantryEntry });
+    super(tab, new KilnstoneDatabase(), {
+      table: 'pantry',
+      field: 'pantry',
+      seededFact: 'pantrySeeded',
+      read: readPantryEntry,
+    });
   }
 }

@@ -14,8 +14,7 @@ export const LARGEST_FILE = 20_000_000;
 
 /** What an import file holds, or why nothing of it can be used. */
 export type FileReading<T> =
-  | { readonly ok: true; readonly records: readonly T[]; readonly bad: readonly BadRecord[] }
-  | FileProblem;
+  { readonly ok: true; readonly records: readonly T[]; readonly bad: readonly BadRecord[] } | FileProblem;
 
 /** Why nothing of a file can be used, and where. */
 export interface FileProblem {
@@ -34,7 +33,11 @@ export interface BadRecord {
 
 /** Records as the text of an export file, readable and versioned. */
 export function writeRecordFile<T>(kind: FileKind<T>, records: readonly T[], now: Date): string {
-  return JSON.stringify({ format: kind.format, formatVersion: FORMAT_VERSION, exportedAt: now.toISOString(), [kind.list]: records }, null, 1);
+  return JSON.stringify(
+    { format: kind.format, formatVersion: FORMAT_VERSION, exportedAt: now.toISOString(), [kind.list]: records },
+    null,
+    1,
+  );
 }
 
 /** Records read between two looks at whether to go on. */
@@ -54,9 +57,11 @@ export function* readRecordFile<T>(kind: FileKind<T>, text: string): Generator<n
   } catch (error) {
     return badJson(text, error instanceof Error ? error.message : '');
   }
-  if (typeof raw !== 'object' || raw === null || (raw as { format?: unknown }).format !== kind.format) return failed('otherFile');
+  if (typeof raw !== 'object' || raw === null || (raw as { format?: unknown }).format !== kind.format)
+    return failed('otherFile');
   const { formatVersion, [kind.list]: records } = raw as Record<string, unknown>;
-  if (typeof formatVersion === 'number' && formatVersion > FORMAT_VERSION) return failed('newerFile', String(formatVersion));
+  if (typeof formatVersion === 'number' && formatVersion > FORMAT_VERSION)
+    return failed('newerFile', String(formatVersion));
   if (!Array.isArray(records)) return failed('noRecords');
   return yield* readRecords(kind, records);
 }

@@ -63,7 +63,11 @@ export class RecordRepository<T extends Named> {
   private lastStamp = 0;
 
   /** @param tab a name for this tab, unlike any other's */
-  constructor(readonly tab: string, private readonly database: KilnstoneDatabase, private readonly kind: RecordKind<T>) {
+  constructor(
+    readonly tab: string,
+    private readonly database: KilnstoneDatabase,
+    private readonly kind: RecordKind<T>,
+  ) {
     this.table = database[kind.table];
   }
 
@@ -73,7 +77,9 @@ export class RecordRepository<T extends Named> {
   }
 
   async all(): Promise<StoredRecords<T>> {
-    return this.database.transaction('r', this.table, this.database.facts, async () => this.read(await this.table.toArray(), await this.emptied()));
+    return this.database.transaction('r', this.table, this.database.facts, async () =>
+      this.read(await this.table.toArray(), await this.emptied()),
+    );
   }
 
   /** All records again whenever any tab changes one. */
@@ -86,7 +92,11 @@ export class RecordRepository<T extends Named> {
    * Writes changes and removes records in one transaction. What another tab has written since a change began is merged with it, field
    * by field. A database that has been emptied from outside gets back all that this tab holds.
    */
-  async write(changes: readonly RecordChange<T>[], remove: readonly string[], held: () => readonly T[] = () => []): Promise<Written<T>> {
+  async write(
+    changes: readonly RecordChange<T>[],
+    remove: readonly string[],
+    held: () => readonly T[] = () => [],
+  ): Promise<Written<T>> {
     return this.database.transaction('rw', this.table, this.database.facts, async () => {
       const restored = await this.emptied();
       const rows = await this.table.bulkGet(changes.map(({ record }) => record.id));
@@ -106,7 +116,9 @@ export class RecordRepository<T extends Named> {
 
   /** Puts raw records back as they were, readable or not. */
   async putBack(raws: readonly UnreadableRecord[]): Promise<void> {
-    await this.table.bulkPut(raws.map(({ id, raw }) => ({ id, [this.kind.field]: raw, stamp: this.lastStamp, tab: this.tab })));
+    await this.table.bulkPut(
+      raws.map(({ id, raw }) => ({ id, [this.kind.field]: raw, stamp: this.lastStamp, tab: this.tab })),
+    );
   }
 
   /** Takes rows away, readable or not. */
@@ -159,7 +171,9 @@ export class RecordRepository<T extends Named> {
       if (read.ok) records.push({ record: read.record, stamp: row.stamp, tab: row.tab });
       else unreadable.push({ id: row.id, path: read.path, raw });
     }
-    records.sort((a, b) => a.record.createdAt.localeCompare(b.record.createdAt) || a.record.name.localeCompare(b.record.name));
+    records.sort(
+      (a, b) => a.record.createdAt.localeCompare(b.record.createdAt) || a.record.name.localeCompare(b.record.name),
+    );
     return { records, unreadable, emptied };
   }
 }

@@ -27,7 +27,22 @@ export const MONDAY = new Date('2026-10-12T08:00:00Z');
 
 /** Sets what time it is, and leaves all timers as they are; `jest.useRealTimers()` ends it. */
 export function clockAt(now: Date): void {
-  jest.useFakeTimers({ doNotFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'queueMicrotask', 'performance', 'requestAnimationFrame', 'cancelAnimationFrame', 'setImmediate', 'clearImmediate', 'nextTick'], now });
+  jest.useFakeTimers({
+    doNotFake: [
+      'setTimeout',
+      'clearTimeout',
+      'setInterval',
+      'clearInterval',
+      'queueMicrotask',
+      'performance',
+      'requestAnimationFrame',
+      'cancelAnimationFrame',
+      'setImmediate',
+      'clearImmediate',
+      'nextTick',
+    ],
+    now,
+  });
 }
 
 const ports: MessagePort[] = [];
@@ -42,11 +57,14 @@ export function workerAfter(delayMs: () => number | undefined): Worker {
     return work();
   };
   const work = planWork();
-  expose({
-    ...work,
-    work: (makings: readonly Making[], from: readonly Worked[] | undefined) => answer(() => work.work(makings, from)),
-    effects: (casting: Casting) => answer(() => work.effects(casting)),
-  }, port2 as never);
+  expose(
+    {
+      ...work,
+      work: (makings: readonly Making[], from: readonly Worked[] | undefined) => answer(() => work.work(makings, from)),
+      effects: (casting: Casting) => answer(() => work.effects(casting)),
+    },
+    port2 as never,
+  );
   port1.start();
   return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
 }
@@ -61,16 +79,32 @@ function studyWorker(): Worker {
 }
 
 /** The app's state as it runs, with the demo's castings in memory and one of them open. */
-export async function openDemo(id: 'demo-bombs' | 'demo-bites' | 'demo-bonbons' | 'demo-pears' = 'demo-bombs', delayMs: () => number | undefined = () => 0): Promise<CastingStore> {
+export async function openDemo(
+  id: 'demo-bombs' | 'demo-bites' | 'demo-bonbons' | 'demo-pears' = 'demo-bombs',
+  delayMs: () => number | undefined = () => 0,
+): Promise<CastingStore> {
   localStorage.clear();
   sessionStorage.clear();
-  const storageOf = <T>(records: readonly T[]) => ({ changes: new Subject<OutsideChange<T>>(), state: signal('saved'), open: () => Promise.resolve(records), put: () => undefined, remove: () => undefined });
+  const storageOf = <T>(records: readonly T[]) => ({
+    changes: new Subject<OutsideChange<T>>(),
+    state: signal('saved'),
+    open: () => Promise.resolve(records),
+    put: () => undefined,
+    remove: () => undefined,
+  });
   TestBed.configureTestingModule({
     providers: [
-      provideZonelessChangeDetection(), provideRouter([]),
-      { provide: CastingStorage, useValue: storageOf(demoCastings(MONDAY).filter((casting, i) => i < 2 || casting.id === id)) }, { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
-      { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) }, { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
-      { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) }, { provide: START_STUDY_WORKER, useValue: studyWorker },
+      provideZonelessChangeDetection(),
+      provideRouter([]),
+      {
+        provide: CastingStorage,
+        useValue: storageOf(demoCastings(MONDAY).filter((casting, i) => i < 2 || casting.id === id)),
+      },
+      { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
+      { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) },
+      { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
+      { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
+      { provide: START_STUDY_WORKER, useValue: studyWorker },
     ],
   });
   const store = TestBed.inject(CastingStore);

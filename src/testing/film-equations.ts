@@ -1,4 +1,12 @@
-import { CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, latentHeat, rheologyAt, type ChocolateKind, type FluidityClass } from '../core/matter/chocolate';
+import {
+  CHOCOLATE_CONDUCTIVITY,
+  CHOCOLATE_MATTER,
+  CHOCOLATE_SPECIFIC_HEAT,
+  latentHeat,
+  rheologyAt,
+  type ChocolateKind,
+  type FluidityClass,
+} from '../core/matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../core/matter/mold-material';
 
 /** One coat on a half sphere, written plainly for a general solver of ordinary differential equations or a plain explicit scheme. */
@@ -77,7 +85,7 @@ export class FilmEquations {
     const rates = new Float64Array(this.size);
     const thickness = Float64Array.from({ length: cells }, (_, i) => this.thickness(y[6 * i], i));
     this.stableS = Infinity;
-    this.flow(y, thickness, stage, rates, (this.angle * R));
+    this.flow(y, thickness, stage, rates, this.angle * R);
     for (let i = 0; i < cells; i++) this.heat(y, thickness, i, stage, rates);
     return rates;
   }
@@ -132,7 +140,8 @@ export class FilmEquations {
     const wallCapacity = density * specificHeat * wallM * (1 + wallM / (2 * R)) ** 2 + trayHeat;
     const perVolume = meltedDensity * CHOCOLATE_SPECIFIC_HEAT;
     const kelvin = (meltedDensity * latentHeat(fatShare)) / perVolume;
-    const setting = (c: number, already: number): number => Math.max(0, Math.min(1, (setFromC - c) / (setFromC - setToC)) - already) / settingLagS;
+    const setting = (c: number, already: number): number =>
+      Math.max(0, Math.min(1, (setFromC - c) / (setFromC - setToC)) - already) / settingLagS;
     // Without a layer below, wall and film touch.
     const direct = 1 / (halfWall + h / (2 * k));
     const below = belowM > 0 ? y[at + 4] : NaN;
@@ -148,6 +157,9 @@ export class FilmEquations {
     rates[at + 1] += (this.area(i) * (toFilm + inside * (stage.airC - film))) / perVolume + y[at] * kelvin * sets;
     rates[at + 2] += y[at] * sets;
     const filmCapacity = (y[at] / this.area(i)) * perVolume;
-    this.stableS = Math.min(this.stableS, (0.5 * filmCapacity) / (direct + inside + 2 * k / Math.max(h, 1e-6) * (belowM > 0 ? 1 : 0)));
+    this.stableS = Math.min(
+      this.stableS,
+      (0.5 * filmCapacity) / (direct + inside + ((2 * k) / Math.max(h, 1e-6)) * (belowM > 0 ? 1 : 0)),
+    );
   }
 }

@@ -7,24 +7,36 @@ import type { Casting } from '../core/record/casting';
 
 /** A casting planned by the nominal chill, seen from its first part; by the closed form, or its shells simulated. */
 export function planned(casting: Casting, simulated = false): CastingPlan {
-  const draft = draftPlan(casting, simulated ? casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated) : []);
-  return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
+  const draft = draftPlan(
+    casting,
+    simulated ? casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated) : [],
+  );
+  return finishPlan(
+    draft,
+    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
+  );
 }
 
 /** By the closed form and the chill with its ranges. */
 export function plannedInFull(casting: Casting): CastingPlan {
   const draft = draftPlan(casting);
-  return finishPlan(draft, draft.parts.map(({ chillInput }) => chillCasting(chillInput)));
+  return finishPlan(
+    draft,
+    draft.parts.map(({ chillInput }) => chillCasting(chillInput)),
+  );
 }
 
 /** With made-up stays, for what does not depend on them: hundreds of castings in the time of one that is chilled. */
 export function plannedUnchilled(casting: Casting): CastingPlan {
   const minutes = (value: number) => ({ value: 60 * value, low: 60 * value, high: 60 * value });
   const draft = draftPlan(casting);
-  return finishPlan(draft, draft.parts.map(({ chillInput }) => ({
-    coats: chillInput.coats.map(({ place }) => {
-      const chosen = { place, touch: minutes(5), unmold: minutes(10), latest: minutes(20), equilibrium: 1 };
-      return { chosen, places: [chosen], surfaceC: 10 };
-    }),
-  })));
+  return finishPlan(
+    draft,
+    draft.parts.map(({ chillInput }) => ({
+      coats: chillInput.coats.map(({ place }) => {
+        const chosen = { place, touch: minutes(5), unmold: minutes(10), latest: minutes(20), equilibrium: 1 };
+        return { chosen, places: [chosen], surfaceC: 10 };
+      }),
+    })),
+  );
 }

@@ -7,7 +7,11 @@ const manifold = await Module();
 manifold.setup();
 const { Manifold } = manifold;
 
-const polygon = (facets, radius) => Array.from({ length: facets }, (_, k) => [radius * Math.cos((2 * Math.PI * k) / facets), radius * Math.sin((2 * Math.PI * k) / facets)]);
+const polygon = (facets, radius) =>
+  Array.from({ length: facets }, (_, k) => [
+    radius * Math.cos((2 * Math.PI * k) / facets),
+    radius * Math.sin((2 * Math.PI * k) / facets),
+  ]);
 
 const lid = (facets, radius) => (facets / 2) * radius ** 2 * Math.sin((2 * Math.PI) / facets);
 
@@ -23,7 +27,10 @@ function body({ facets, radiusMm, corners }) {
     }
     // Built standing on its wider end: a pyramid then ends in a true point.
     const [wide, narrow] = from > to ? [from, to] : [to, from];
-    const solid = Manifold.extrude([polygon(facets, radiusMm * wide)], high - low, 0, 0, [narrow / wide, narrow / wide]);
+    const solid = Manifold.extrude([polygon(facets, radiusMm * wide)], high - low, 0, 0, [
+      narrow / wide,
+      narrow / wide,
+    ]);
     volume += solid.volume();
     wall += solid.surfaceArea() - lid(facets, radiusMm * from) - lid(facets, radiusMm * to);
   }

@@ -4,7 +4,8 @@ import type { LogRead, LogRefused } from '../core/melt/read-log';
 import type { LogWorker } from './log.worker';
 
 /** What became of reading a log: read or refused as the table deserves; or the worker itself failed. */
-export type LogOutcome = LogRead | LogRefused | { readonly ok: false; readonly problem: 'failed'; readonly detail: string };
+export type LogOutcome =
+  LogRead | LogRefused | { readonly ok: false; readonly problem: 'failed'; readonly detail: string };
 
 /**
  * Reads a table of readings in a worker of its own. Gives one outcome and completes; letting go of it stops the worker, so that
@@ -20,13 +21,15 @@ export function readLogIn(start: () => Worker, text: string): Observable<LogOutc
     try {
       worker = start();
       worker.addEventListener('error', (event) => failed(event.message ?? ''));
-      wrap<LogWorker>(worker).read(text).then(
-        (outcome) => {
-          subscriber.next(outcome);
-          subscriber.complete();
-        },
-        (error: unknown) => failed(String(error)),
-      );
+      wrap<LogWorker>(worker)
+        .read(text)
+        .then(
+          (outcome) => {
+            subscriber.next(outcome);
+            subscriber.complete();
+          },
+          (error: unknown) => failed(String(error)),
+        );
     } catch (error) {
       failed(String(error));
     }

@@ -16,7 +16,11 @@ const clientOf = (start: () => Worker): PlanClient => {
 };
 
 /** A worker's two ends over a message channel, with an answer of the test's making on the far one. */
-function workerThat(answers: () => Promise<Worked[]>, range: () => Promise<Worked[] | undefined> = () => Promise.resolve(undefined), stop = (): void => undefined): Worker {
+function workerThat(
+  answers: () => Promise<Worked[]>,
+  range: () => Promise<Worked[] | undefined> = () => Promise.resolve(undefined),
+  stop = (): void => undefined,
+): Worker {
   const { port1, port2 } = new MessageChannel();
   open.push(port1, port2);
   expose({ work: answers, range, stop }, port2 as never);
@@ -34,7 +38,13 @@ describe('PlanClient', () => {
 
   it('answers, and of those that wait only the newest', async () => {
     const asked: number[] = [];
-    const client = clientOf(() => workerThat(async () => { asked.push(1); await wait(20); return done; }));
+    const client = clientOf(() =>
+      workerThat(async () => {
+        asked.push(1);
+        await wait(20);
+        return done;
+      }),
+    );
     const keys: string[] = [];
     client.answers.subscribe(({ key }: PlanAnswered) => keys.push(key));
     for (const key of ['a', 'b', 'c', 'd']) client.request(key, input);
@@ -46,12 +56,24 @@ describe('PlanClient', () => {
   it('answers again with the likely range, and stops it for something newer', async () => {
     const ranged: Worked[] = [{ ...done[0], simulated: { structure: 'ranged', byCount: {} } }];
     let stop: (() => void) | undefined;
-    const client = clientOf(() => workerThat(() => Promise.resolve(done), () => new Promise((resolve) => {
-      const late = setTimeout(() => resolve(ranged), 120);
-      stop = () => { clearTimeout(late); resolve(undefined); };
-    }), () => stop?.()));
+    const client = clientOf(() =>
+      workerThat(
+        () => Promise.resolve(done),
+        () =>
+          new Promise((resolve) => {
+            const late = setTimeout(() => resolve(ranged), 120);
+            stop = () => {
+              clearTimeout(late);
+              resolve(undefined);
+            };
+          }),
+        () => stop?.(),
+      ),
+    );
     const heard: string[] = [];
-    client.answers.subscribe(({ key, worked }: PlanAnswered) => heard.push(`${key}${worked[0].simulated.structure ? ' ranged' : ''}`));
+    client.answers.subscribe(({ key, worked }: PlanAnswered) =>
+      heard.push(`${key}${worked[0].simulated.structure ? ' ranged' : ''}`),
+    );
     client.request('a', input);
     await wait(160);
     client.request('b', input);
@@ -78,7 +100,9 @@ describe('PlanClient', () => {
 
   it('rests after three failures in a row, and tries again when asked', async () => {
     let broken = true;
-    const client = clientOf(() => workerThat(() => (broken ? Promise.reject(new Error('broken')) : Promise.resolve(done))));
+    const client = clientOf(() =>
+      workerThat(() => (broken ? Promise.reject(new Error('broken')) : Promise.resolve(done))),
+    );
     client.request('a', input);
     await wait(1400);
     expect(await firstValueFrom(client.state)).toBe('failed');

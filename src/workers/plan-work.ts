@@ -28,7 +28,8 @@ export function planWork(): PlanWork {
     if (ended.size > KEPT) ended.delete([...ended.keys()][0]);
   };
   return {
-    work: (makings, from) => makings.map((making, i) => ended.get(JSON.stringify(making)) ?? workOut(making, from?.[i])),
+    work: (makings, from) =>
+      makings.map((making, i) => ended.get(JSON.stringify(making)) ?? workOut(making, from?.[i])),
     async range(makings, worked) {
       const mine = ++run;
       const all: Worked[] = [];

@@ -44,7 +44,15 @@ describe('StudyClient', () => {
 
   it('gives nothing where the work fails, and asks a fresh worker the next time', async () => {
     let started = 0;
-    const client = clientOf(() => (++started === 1 ? { compare: () => { throw new Error('broken'); } } : studyWork()));
+    const client = clientOf(() =>
+      ++started === 1
+        ? {
+            compare: () => {
+              throw new Error('broken');
+            },
+          }
+        : studyWork(),
+    );
     expect(await client.compare(bombs, ['fridge', 'freezer'], 'half')).toBeUndefined();
     expect((await client.compare(bombs, ['fridge', 'freezer'], 'half'))?.verdict.better).toBe(1);
   });

@@ -29,7 +29,12 @@ export class StudyClient {
   }
 
   /** Ways that reach a goal, telling the share that is done; undefined where it was stopped too. */
-  search(casting: Casting, goal: AimGoal, partId: string, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined> {
+  search(
+    casting: Casting,
+    goal: AimGoal,
+    partId: string,
+    progress: (share: number) => void,
+  ): Promise<readonly FoundWay[] | undefined> {
     return this.ask((remote) => remote.search(casting, goal, partId, proxy(progress)));
   }
 
@@ -38,7 +43,11 @@ export class StudyClient {
   }
 
   /** What the weight of a finished shell says. */
-  weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): Promise<WeighedOutcome | undefined> {
+  weigh(
+    casting: Casting,
+    plan: Pick<PartDraft, 'part' | 'coatsMade'>,
+    shellKg: number,
+  ): Promise<WeighedOutcome | undefined> {
     return this.ask<WeighedOutcome>(async (remote) => remote.weigh(casting, plan, shellKg));
   }
 

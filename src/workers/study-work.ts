@@ -14,7 +14,12 @@ export interface StudyWork {
   /** The casting made two ways. */
   compare(casting: Casting, ways: readonly [Way, Way], partId: string): Comparison;
   /** Ways that reach a goal, telling the share that is done; undefined where it was stopped. */
-  search(casting: Casting, goal: AimGoal, partId: string, progress: (share: number) => void): Promise<readonly FoundWay[] | undefined>;
+  search(
+    casting: Casting,
+    goal: AimGoal,
+    partId: string,
+    progress: (share: number) => void,
+  ): Promise<readonly FoundWay[] | undefined>;
   stopSearch(): void;
   /** What the weight of a finished shell says. */
   weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;

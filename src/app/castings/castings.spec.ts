@@ -50,7 +50,9 @@ describe('Castings', () => {
   it('copies under a free name, and gives the copy a life of its own', async () => {
     await bench.press('Copy Cider-spice bombs');
     await bench.press('Copy Cider-spice bombs');
-    expect(names()).toEqual(expect.arrayContaining(['Cider-spice bombs', 'Cider-spice bombs 2', 'Cider-spice bombs 3']));
+    expect(names()).toEqual(
+      expect.arrayContaining(['Cider-spice bombs', 'Cider-spice bombs 2', 'Cider-spice bombs 3']),
+    );
     const copy = store.castings().find((casting) => casting.name === 'Cider-spice bombs 2');
     store.open(copy?.id);
     store.edit('pieces', (casting) => (casting.pieces = 99));

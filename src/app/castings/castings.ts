@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, effect, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
@@ -60,7 +69,13 @@ export class Castings {
   /** "64 mm, dark, fill and dump". */
   protected what(casting: Casting): string {
     const part = casting.parts[0];
-    const chocolates = listed([...new Set(casting.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)).name))))]);
+    const chocolates = listed([
+      ...new Set(
+        casting.parts.flatMap(({ coats }) =>
+          coats.flatMap(({ shares }) => shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)).name)),
+        ),
+      ),
+    ]);
     const mold = moldOf(casting, part);
     const { shape } = cavityRecordOf(mold, part);
     return `${cavitySizeText(shape, this.units.system())}, ${chocolates}, ${madeText(mold, part.coats[part.coats.length - 1].method)}`;

@@ -15,16 +15,60 @@ const MARGIN = { top: 8, bottom: 8, left: 8, right: 8 };
   template: `
     <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" width="100%" height="${HEIGHT}" aria-hidden="true">
       <path [attr.d]="drawn().geometry.moldPath" class="mold" />
-      @for (layer of drawn().geometry.layers; track $index) { <path [attr.d]="layer.path" [attr.class]="layer.kind" /> }
-      @for (path of drawn().geometry.coatPaths; track $index) { <path [attr.d]="path" [attr.fill]="drawn().shades[$index]" /> }
+      @for (layer of drawn().geometry.layers; track $index) {
+        <path [attr.d]="layer.path" [attr.class]="layer.kind" />
+      }
+      @for (path of drawn().geometry.coatPaths; track $index) {
+        <path [attr.d]="path" [attr.fill]="drawn().shades[$index]" />
+      }
     </svg>
   `,
-  styles: `svg { display: block; } .mold { fill: #e6ddd0; } .powder { fill: #c79a6d; } .marshmallow { fill: #f3ece2; } .ganache { fill: #6a4733; } .sweets { fill: #d8a86a; } .caramel { fill: #c98a3e; } .nutButter { fill: #b99566; } .custard { fill: #efd58a; } .fruit { fill: #b5545a; } .crumbs { fill: #d9b98c; } .surprise { fill: #cfd8d6; }`,
+  styles: `
+    svg {
+      display: block;
+    }
+    .mold {
+      fill: #e6ddd0;
+    }
+    .powder {
+      fill: #c79a6d;
+    }
+    .marshmallow {
+      fill: #f3ece2;
+    }
+    .ganache {
+      fill: #6a4733;
+    }
+    .sweets {
+      fill: #d8a86a;
+    }
+    .caramel {
+      fill: #c98a3e;
+    }
+    .nutButter {
+      fill: #b99566;
+    }
+    .custard {
+      fill: #efd58a;
+    }
+    .fruit {
+      fill: #b5545a;
+    }
+    .crumbs {
+      fill: #d9b98c;
+    }
+    .surprise {
+      fill: #cfd8d6;
+    }
+  `,
 })
 export class SmallSection {
   readonly casting = input.required<Casting>();
   protected readonly drawn = computed(() => {
     const draft = draftPlan(this.casting());
-    return { geometry: sectionGeometry(draft, WIDTH, HEIGHT, false, MARGIN), shades: coatShades(draft.chocolates.map(({ colour }) => colour)) };
+    return {
+      geometry: sectionGeometry(draft, WIDTH, HEIGHT, false, MARGIN),
+      shades: coatShades(draft.chocolates.map(({ colour }) => colour)),
+    };
   });
 }

@@ -13,7 +13,12 @@ import { unbroken } from '../wording/format';
 import { CompareSide } from './compare-side';
 
 /** Pairs that people argue about, to begin from. */
-const PAIRS: readonly (readonly [Way, Way])[] = [['upright', 'upsideDown'], ['oneThick', 'twoThin'], ['fridge', 'freezer'], ['cooler', 'warmer']];
+const PAIRS: readonly (readonly [Way, Way])[] = [
+  ['upright', 'upsideDown'],
+  ['oneThick', 'twoThin'],
+  ['fridge', 'freezer'],
+  ['cooler', 'warmer'],
+];
 
 /** One casting made two ways, side by side, with a verdict and its reason. */
 @Component({
@@ -32,7 +37,11 @@ export class ComparePage {
   protected readonly casting = this.store.current;
   private readonly chosen = signal<readonly [Way, Way]>(PAIRS[0]);
   /** The two that were chosen, or the first pair that makes a difference here. */
-  protected readonly ways = computed(() => (this.chosen().every((way) => this.possible().includes(way)) ? this.chosen() : (PAIRS.find((pair) => pair.every((way) => this.possible().includes(way))) ?? PAIRS[0])));
+  protected readonly ways = computed(() =>
+    this.chosen().every((way) => this.possible().includes(way))
+      ? this.chosen()
+      : (PAIRS.find((pair) => pair.every((way) => this.possible().includes(way))) ?? PAIRS[0]),
+  );
   protected readonly exaggerated = signal(false);
   protected readonly compared = signal<Comparison | undefined>(undefined);
   protected readonly state = signal<'working' | 'done' | 'failed'>('working');
@@ -40,9 +49,18 @@ export class ComparePage {
     const plan = this.plans.draft();
     return plan ? waysFor(plan) : [];
   });
-  protected readonly options = computed(() => this.possible().map((value) => ({ value, name: wayName(value, this.units.system()) })));
-  protected readonly names = computed(() => this.ways().map((way) => wayName(way, this.units.system())) as [string, string]);
-  protected readonly pairs = computed(() => PAIRS.filter((pair) => pair.every((way) => this.possible().includes(way))).map((pair) => ({ pair, name: pair.map((way) => wayName(way, this.units.system())).join(' or ') })));
+  protected readonly options = computed(() =>
+    this.possible().map((value) => ({ value, name: wayName(value, this.units.system()) })),
+  );
+  protected readonly names = computed(
+    () => this.ways().map((way) => wayName(way, this.units.system())) as [string, string],
+  );
+  protected readonly pairs = computed(() =>
+    PAIRS.filter((pair) => pair.every((way) => this.possible().includes(way))).map((pair) => ({
+      pair,
+      name: pair.map((way) => wayName(way, this.units.system())).join(' or '),
+    })),
+  );
   protected readonly verdict = computed(() => {
     const compared = this.compared();
     return compared ? unbroken(verdictText(compared.verdict, compared.sides, this.names(), this.units.system())) : '';

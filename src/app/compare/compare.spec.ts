@@ -38,7 +38,8 @@ describe('comparison', () => {
     await seen(bench, /As two thin coats it breaks less often .* drips off the rim/);
     const sides = bench.all('ks-compare-side');
     expect(sides).toHaveLength(2);
-    for (const side of sides) expect(side.textContent).toMatch(/Rim.*mm.*Base.*mm.*Breaks when unmolded.*%.*min.*Chocolate in a part.* g/s);
+    for (const side of sides)
+      expect(side.textContent).toMatch(/Rim.*mm.*Base.*mm.*Breaks when unmolded.*%.*min.*Chocolate in a part.* g/s);
     expect(bench.all('section.better')).toHaveLength(1);
   });
 
@@ -54,7 +55,11 @@ describe('comparison', () => {
 
   it('makes the casting the chosen way, in one step that is undone', async () => {
     await bench.choose('The other way', 'freezer');
-    await until(() => bench.all<HTMLButtonElement>('button').some((button) => button.textContent?.trim() === 'Make it this way' && !button.disabled));
+    await until(() =>
+      bench
+        .all<HTMLButtonElement>('button')
+        .some((button) => button.textContent?.trim() === 'Make it this way' && !button.disabled),
+    );
     await bench.press('Make it this way', 1);
     expect(store.current()?.parts[0].coats.map((coat) => coat.sets[0].place)).toEqual(['freezer', 'freezer']);
     store.undo();
@@ -91,7 +96,11 @@ describe('search for a way', () => {
   });
 
   it('says so plainly when the worker cannot start, and the casting is as it was', async () => {
-    TestBed.overrideProvider(START_STUDY_WORKER, { useValue: () => { throw new Error('blocked'); } });
+    TestBed.overrideProvider(START_STUDY_WORKER, {
+      useValue: () => {
+        throw new Error('blocked');
+      },
+    });
     await begin();
     const before = store.current();
     const bench = await Bench.of(FindPage);
@@ -107,7 +116,10 @@ describe('a weighed shell', () => {
     const bench = await Bench.of(WeighedShellPanel);
     const computed = parseFloat(bench.field('One part, all its coats').value);
     await bench.type('One part, all its coats', `${(computed * 1.15).toFixed(1)} g`);
-    await seen(bench, /It runs 1\.\d\d times stiffer than told, give or take a factor of 1\.\d\d: the likely ranges narrow with it\. Rim .* before, .* after/);
+    await seen(
+      bench,
+      /It runs 1\.\d\d times stiffer than told, give or take a factor of 1\.\d\d: the likely ranges narrow with it\. Rim .* before, .* after/,
+    );
     await bench.press('Take it over');
     expect(typeof store.current()?.chocolates[0].fluidity).toBe('object');
     expect(bench.text).toContain('Its weight tells how this chocolate runs in your hands.');

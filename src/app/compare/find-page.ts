@@ -50,11 +50,18 @@ export class FindPage {
     // To survive, a thicker rim is as good.
     const near = this.key() === 'survive' ? 'at least' : 'about';
     switch (this.state()) {
-      case 'asking': return `Wanted: ${near} ${rim} at the rim.`;
-      case 'working': return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
-      case 'stopped': return 'Stopped; nothing has changed.';
-      case 'failed': return 'The computation gave no answer; nothing has changed. Try again in a moment.';
-      case 'done': return this.found().length > 0 ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to ${near} ${rim} at the rim, the quickest first.` : `Nothing leads to ${rim} at the rim here: another chocolate, another place to set, or another thickness may.`;
+      case 'asking':
+        return `Wanted: ${near} ${rim} at the rim.`;
+      case 'working':
+        return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
+      case 'stopped':
+        return 'Stopped; nothing has changed.';
+      case 'failed':
+        return 'The computation gave no answer; nothing has changed. Try again in a moment.';
+      case 'done':
+        return this.found().length > 0
+          ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to ${near} ${rim} at the rim, the quickest first.`
+          : `Nothing leads to ${rim} at the rim here: another chocolate, another place to set, or another thickness may.`;
     }
   });
   private newest = 0;

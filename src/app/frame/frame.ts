@@ -19,7 +19,19 @@ import { Keys } from './keys';
 @Component({
   selector: 'ks-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [KeyList, LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup, MissingPart, RouterLink, RouterLinkActive, RouterOutlet, Working],
+  imports: [
+    KeyList,
+    LucideGrid2x2,
+    LucideKeyboard,
+    LucidePackageOpen,
+    LucideRefrigerator,
+    LucideSoup,
+    MissingPart,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
+    Working,
+  ],
   templateUrl: './frame.html',
   styleUrl: './frame.less',
   host: { '(document:keydown)': 'keys.press($event)' },
@@ -38,11 +50,16 @@ export class Frame {
   protected readonly trouble = computed(() => STORAGE_TROUBLES[this.storage.state()] ?? '');
   protected readonly silent = computed(() => this.storage.state() === 'silent');
   private readonly damaged = computed(() => this.storages.all().filter((storage) => storage.unreadable().length > 0));
-  protected readonly unreadable = computed(() => (this.hidden() || this.damaged().length === 0 ? '' : unreadableText(this.damaged().map((storage) => ({ kind: storage.kind, count: storage.unreadable().length })))));
+  protected readonly unreadable = computed(() =>
+    this.hidden() || this.damaged().length === 0
+      ? ''
+      : unreadableText(this.damaged().map((storage) => ({ kind: storage.kind, count: storage.unreadable().length }))),
+  );
 
   constructor() {
     effect(() => {
-      if (this.storages.all().some((storage) => storage.restored() > 0)) untracked(() => this.notices.say({ text: RESTORED }));
+      if (this.storages.all().some((storage) => storage.restored() > 0))
+        untracked(() => this.notices.say({ text: RESTORED }));
     });
   }
 
@@ -53,10 +70,15 @@ export class Frame {
   }
 
   protected async dropUnreadable(): Promise<void> {
-    const dropped = await Promise.all(this.damaged().map(async (storage) => ({ storage, records: await storage.dropUnreadable() })));
+    const dropped = await Promise.all(
+      this.damaged().map(async (storage) => ({ storage, records: await storage.dropUnreadable() })),
+    );
     this.notices.say({
       text: 'Taken out of the browser.',
-      action: { name: 'Undo', run: () => void Promise.all(dropped.map(({ storage, records }) => storage.putBack(records))) },
+      action: {
+        name: 'Undo',
+        run: () => void Promise.all(dropped.map(({ storage, records }) => storage.putBack(records))),
+      },
     });
   }
 

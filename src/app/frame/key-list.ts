@@ -10,7 +10,12 @@ import { Keys } from './keys';
   template: `
     <ks-side-panel [open]="keys.listOpen()" heading="Keys" (closed)="keys.listOpen.set(false)">
       <dl>
-        @for (key of keys.list; track key.keys) { <dt><kbd>{{ key.keys }}</kbd></dt><dd>{{ key.does }}</dd> }
+        @for (key of keys.list; track key.keys) {
+          <dt>
+            <kbd>{{ key.keys }}</kbd>
+          </dt>
+          <dd>{{ key.does }}</dd>
+        }
       </dl>
     </ks-side-panel>
   `,

@@ -89,6 +89,11 @@ export class Keys {
   private typing(target: EventTarget | null): boolean {
     const active = target instanceof HTMLElement ? target : this.document.activeElement;
     if (!(active instanceof HTMLElement)) return false;
-    return active.isContentEditable || active instanceof HTMLTextAreaElement || active instanceof HTMLSelectElement || (active instanceof HTMLInputElement && active.type !== 'radio');
+    return (
+      active.isContentEditable ||
+      active instanceof HTMLTextAreaElement ||
+      active instanceof HTMLSelectElement ||
+      (active instanceof HTMLInputElement && active.type !== 'radio')
+    );
   }
 }

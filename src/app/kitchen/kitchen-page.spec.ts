@@ -69,7 +69,9 @@ describe('Kitchen', () => {
     expect(kitchens.kitchen().bowls[3].kg).toBeCloseTo(0.4536, 4);
     for (const bowl of ['Bowl 4', 'Steel bowl', 'Glass bowl']) await bench.press(`Take ${bowl} out`);
     expect(kitchens.kitchen().bowls.map((bowl) => bowl.name)).toEqual(['Plastic bowl']);
-    expect(bench.all('button').some((button) => button.getAttribute('aria-label') === 'Take Plastic bowl out')).toBe(false);
+    expect(bench.all('button').some((button) => button.getAttribute('aria-label') === 'Take Plastic bowl out')).toBe(
+      false,
+    );
   });
 
   it('gives a casting whose bowl is gone the first one', async () => {

@@ -42,8 +42,14 @@ export class KitchenPage {
   protected readonly second = UNITS.second;
   protected readonly gram = UNITS.gram;
   protected readonly kitchen = this.kitchens.kitchen;
-  protected readonly airs = [{ value: 'still' as const, name: 'still air' }, { value: 'fan' as const, name: 'a fan in it' }];
-  protected readonly systems = [{ value: 'metric' as const, name: 'g, mm, °C' }, { value: 'us' as const, name: 'oz, in, °F' }];
+  protected readonly airs = [
+    { value: 'still' as const, name: 'still air' },
+    { value: 'fan' as const, name: 'a fan in it' },
+  ];
+  protected readonly systems = [
+    { value: 'metric' as const, name: 'g, mm, °C' },
+    { value: 'us' as const, name: 'oz, in, °F' },
+  ];
   protected readonly materials = BOWL_MATERIALS.map((value) => ({ value, name: BOWL_NAMES[value] }));
 
   protected readonly dew = computed(() => {
@@ -60,22 +66,35 @@ export class KitchenPage {
     return {
       share: percent(share),
       how: `${text(test.kg, 'mass', system)} of dark chocolate and its bowl took up ${(heatJ / 1000).toFixed(1)} kJ on the way from ${text(kitchen.roomC, 'temperature', system)} to ${text(test.endC, 'temperature', system)}; ${Math.round(kitchen.microwaveW)} W for ${Math.round(test.seconds)} s is ${((kitchen.microwaveW * test.seconds) / 1000).toFixed(0)} kJ.`,
-      compared: Math.abs(factor - 1) < 0.08 ? 'That is what most give to so much.' : factor > 1 ? `That is ${percent(factor - 1)} more than most give to so much (${percent(usualShare(test.kg))}).` : `That is ${percent(1 - factor)} less than most give to so much (${percent(usualShare(test.kg))}).`,
+      compared:
+        Math.abs(factor - 1) < 0.08
+          ? 'That is what most give to so much.'
+          : factor > 1
+            ? `That is ${percent(factor - 1)} more than most give to so much (${percent(usualShare(test.kg))}).`
+            : `That is ${percent(1 - factor)} less than most give to so much (${percent(usualShare(test.kg))}).`,
       odd: share > 0.75 || share < 0.06,
     };
   });
-  protected readonly bowls = computed(() => this.kitchen().bowls.map((bowl) => ({
-    bowl, holds: `up to ${text(mostInBowlKg(bowl, CHOCOLATE_MATTER.dark.meltedDensity), 'mass', this.units.system())} of chocolate${BOWL_MATTER[bowl.material].microwave ? '' : ', not for the microwave'}`,
-  })));
+  protected readonly bowls = computed(() =>
+    this.kitchen().bowls.map((bowl) => ({
+      bowl,
+      holds: `up to ${text(mostInBowlKg(bowl, CHOCOLATE_MATTER.dark.meltedDensity), 'mass', this.units.system())} of chocolate${BOWL_MATTER[bowl.material].microwave ? '' : ', not for the microwave'}`,
+    })),
+  );
   /** Castings that were planned in another kitchen than this one. */
-  protected readonly others = computed(() => (this.kitchens.loaded() ? this.store.castings().filter((casting) => kitchenDiffers(casting, this.kitchen())) : []));
+  protected readonly others = computed(() =>
+    this.kitchens.loaded() ? this.store.castings().filter((casting) => kitchenDiffers(casting, this.kitchen())) : [],
+  );
 
   protected set(key: Measure, value: number): void {
     this.kitchens.change(KITCHEN_NAMES[key], (kitchen) => (kitchen[key] = value));
   }
 
   protected setFan(key: 'fridgeFan' | 'freezerFan', air: 'still' | 'fan'): void {
-    this.kitchens.change(key === 'fridgeFan' ? 'air in the fridge' : 'air in the freezer', (kitchen) => (kitchen[key] = air === 'fan'));
+    this.kitchens.change(
+      key === 'fridgeFan' ? 'air in the fridge' : 'air in the freezer',
+      (kitchen) => (kitchen[key] = air === 'fan'),
+    );
   }
 
   protected calibrate(): void {
@@ -107,7 +126,11 @@ export class KitchenPage {
   }
 
   protected setBowl(index: number, key: 'kg' | 'diameterM', value: number): void {
-    this.kitchens.change(key === 'kg' ? 'weight of a bowl' : 'width of a bowl', (kitchen) => (kitchen.bowls[index][key] = value), `bowl ${index} ${key}`);
+    this.kitchens.change(
+      key === 'kg' ? 'weight of a bowl' : 'width of a bowl',
+      (kitchen) => (kitchen.bowls[index][key] = value),
+      `bowl ${index} ${key}`,
+    );
   }
 
   protected addBowl(): void {

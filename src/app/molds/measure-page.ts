@@ -45,11 +45,16 @@ export class MeasurePage {
 
   protected readonly limits = LIMITS;
   protected readonly gram = UNITS.gram;
-  protected readonly ways = [{ value: 'water' as const, name: 'with water' }, { value: 'ruler' as const, name: 'with a ruler' }];
+  protected readonly ways = [
+    { value: 'water' as const, name: 'with water' },
+    { value: 'ruler' as const, name: 'with a ruler' },
+  ];
   protected readonly way = signal<Way>('water');
   protected readonly mold = computed(() => this.library.byId().get(this.id()));
   protected readonly cavity = computed(() => this.mold()?.cavities[0]);
-  protected readonly water = computed<WaterReadings>(() => this.cavity()?.water ?? { readings: [], cavities: 1, waterC: 20, scaleStepKg: 0.001 });
+  protected readonly water = computed<WaterReadings>(
+    () => this.cavity()?.water ?? { readings: [], cavities: 1, waterC: 20, scaleStepKg: 0.001 },
+  );
   protected readonly empty = new FormControl('', { nonNullable: true });
   protected readonly full = new FormControl('', { nonNullable: true });
   protected readonly wrong = signal<{ readonly which: 'empty' | 'full'; readonly text: string } | undefined>(undefined);
@@ -130,13 +135,24 @@ export class MeasurePage {
     const parsed = parseAmount(typed, ['mass'], displayUnit('mass', this.units.system()) ?? UNITS.gram);
     const { low, high } = LIMITS.waterMassKg;
     if (parsed.ok && parsed.value >= low && parsed.value <= high) return parsed.value;
-    this.wrong.set({ which, text: amountProblemText(parsed.ok ? { problem: 'outOfRange' } : parsed, [LIMITS.waterMassKg], this.units.system()) });
+    this.wrong.set({
+      which,
+      text: amountProblemText(
+        parsed.ok ? { problem: 'outOfRange' } : parsed,
+        [LIMITS.waterMassKg],
+        this.units.system(),
+      ),
+    });
     return undefined;
   }
 
   private set(next: (water: WaterReadings) => WaterReadings, gesture: string): void {
     const water = structuredClone(next(this.water()));
-    this.change('water weighed', (cavity) => (cavity.water = water), gesture === 'reading' ? undefined : `${this.id()} water ${gesture}`);
+    this.change(
+      'water weighed',
+      (cavity) => (cavity.water = water),
+      gesture === 'reading' ? undefined : `${this.id()} water ${gesture}`,
+    );
   }
 
   private change(label: string, change: (cavity: MoldCavity) => void, gesture?: string): void {

@@ -37,7 +37,17 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     Gone,
-    AmountField, ChoiceList, CompositionFields, Figure, FormsModule, MoldSheet, Once, ProfileEditor, RecordHeader, RouterLink, ShapeFields,
+    AmountField,
+    ChoiceList,
+    CompositionFields,
+    Figure,
+    FormsModule,
+    MoldSheet,
+    Once,
+    ProfileEditor,
+    RecordHeader,
+    RouterLink,
+    ShapeFields,
   ],
   templateUrl: './mold-page.html',
   styleUrl: './mold-page.less',
@@ -70,7 +80,18 @@ export class MoldPage {
     const mold = this.mold();
     const cavity = this.cavity();
     const geometry = this.geometry();
-    return mold && cavity && geometry && moldStation({ cavity: geometry, shape: cavity.shape, cavities: cavityCount(cavity), atHand: mold.atHand, chocolateKind: 'dark' });
+    return (
+      mold &&
+      cavity &&
+      geometry &&
+      moldStation({
+        cavity: geometry,
+        shape: cavity.shape,
+        cavities: cavityCount(cavity),
+        atHand: mold.atHand,
+        chocolateKind: 'dark',
+      })
+    );
   });
 
   protected count(cavity: MoldCavity): number {
@@ -91,11 +112,25 @@ export class MoldPage {
   }
 
   protected setShape(shape: CavityShape, key: string): void {
-    this.editCavity('shape', (cavity) => (cavity.shape = structuredClone(shape) as MoldCavity['shape']), `shape ${key}`);
+    this.editCavity(
+      'shape',
+      (cavity) => (cavity.shape = structuredClone(shape) as MoldCavity['shape']),
+      `shape ${key}`,
+    );
   }
 
-  protected setPoints({ points, gesture }: { readonly points: readonly TurnedPoint[]; readonly gesture: string }): void {
-    this.editCavity('profile', (cavity) => (cavity.shape = { kind: 'turned', points: points.map((point) => ({ ...point })) }), `profile ${gesture}`);
+  protected setPoints({
+    points,
+    gesture,
+  }: {
+    readonly points: readonly TurnedPoint[];
+    readonly gesture: string;
+  }): void {
+    this.editCavity(
+      'profile',
+      (cavity) => (cavity.shape = { kind: 'turned', points: points.map((point) => ({ ...point })) }),
+      `profile ${gesture}`,
+    );
   }
 
   protected setGrid(key: 'rows' | 'columns', value: number): void {
@@ -124,7 +159,8 @@ export class MoldPage {
       if (!open || mold.cavities.length < 2) return;
       mold.cavities = mold.cavities.filter((cavity) => cavity.id !== open.id);
       // What needed it is no longer put together of it.
-      if (mold.composition.kind === 'figure' || mold.composition.kind === 'assembly') mold.composition = { kind: 'single' };
+      if (mold.composition.kind === 'figure' || mold.composition.kind === 'assembly')
+        mold.composition = { kind: 'single' };
     });
   }
 
@@ -169,9 +205,13 @@ export class MoldPage {
 
   private editCavity(label: string, change: (cavity: MoldCavity) => void, gesture?: string): void {
     const open = this.cavity();
-    this.edit(label, (mold) => {
-      const cavity = mold.cavities.find((candidate) => candidate.id === open?.id);
-      if (cavity) change(cavity);
-    }, gesture && `${open?.id} ${gesture}`);
+    this.edit(
+      label,
+      (mold) => {
+        const cavity = mold.cavities.find((candidate) => candidate.id === open?.id);
+        if (cavity) change(cavity);
+      },
+      gesture && `${open?.id} ${gesture}`,
+    );
   }
 }

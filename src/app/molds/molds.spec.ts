@@ -80,7 +80,9 @@ describe('Molds', () => {
     await bench.press('Import');
     const input = bench.all<HTMLInputElement>('#import-file')[0];
     const content = writeMoldFile(shippedMolds(MONDAY).slice(0, 2), MONDAY);
-    Object.defineProperty(input, 'files', { value: [{ name: 'molds.json', size: content.length, text: () => Promise.resolve(content) }] });
+    Object.defineProperty(input, 'files', {
+      value: [{ name: 'molds.json', size: content.length, text: () => Promise.resolve(content) }],
+    });
     input.dispatchEvent(new Event('change'));
     await wait(20);
     await bench.settle();
@@ -113,7 +115,20 @@ describe('Mold page', () => {
   it('changes a cavity’s shape from any kind to any other, and all figures follow', async () => {
     const bench = await Bench.of(MoldPage, { id: 'bombs' });
     expect(bench.text).toContain('Holds69 mL');
-    for (const kind of ['cap', 'egg', 'cylinder', 'cup', 'liner', 'tile', 'pillow', 'faceted', 'measured', 'ball', 'turned', 'hemisphere']) {
+    for (const kind of [
+      'cap',
+      'egg',
+      'cylinder',
+      'cup',
+      'liner',
+      'tile',
+      'pillow',
+      'faceted',
+      'measured',
+      'ball',
+      'turned',
+      'hemisphere',
+    ]) {
       await bench.choose('Shape', kind);
       expect(moldOf('bombs').cavities[0].shape.kind).toBe(kind);
       expect(bench.text).toMatch(/Holds[\d.]+ mL/);
@@ -140,7 +155,10 @@ describe('Mold page', () => {
     await bench.type('The insert leaves', '2.5 mm');
     expect(moldOf('acorns').composition).toEqual({ kind: 'press', gap: { by: 'width', gapM: 0.0025 } });
     await bench.type('The insert leaves', '14 g');
-    expect(moldOf('acorns').composition).toEqual({ kind: 'press', gap: { by: 'water', m3: expect.closeTo(14e-6, 12) as number } });
+    expect(moldOf('acorns').composition).toEqual({
+      kind: 'press',
+      gap: { by: 'water', m3: expect.closeTo(14e-6, 12) as number },
+    });
   });
 
   it('leaves the copies of castings alone', async () => {
@@ -174,14 +192,17 @@ describe('profile editor', () => {
   it.each([
     ['Point 4, height', '2', 'Point 4 lies lower than the one before'],
     ['Point 7, from the axis', '0', 'Point 7 is the rim, and it is all but closed'],
-  ])('marks the point that makes no cavity when %s is %j, and keeps the last good shape', async (label, value, says) => {
-    const bench = await Bench.of(MoldPage, { id: 'bells' });
-    const before = shape();
-    await bench.type(label, value);
-    expect(bench.text).toContain(says);
-    expect(bench.all('ks-drag-handle.wrong')).toHaveLength(1);
-    expect(shape()).toBe(before);
-  });
+  ])(
+    'marks the point that makes no cavity when %s is %j, and keeps the last good shape',
+    async (label, value, says) => {
+      const bench = await Bench.of(MoldPage, { id: 'bells' });
+      const before = shape();
+      await bench.type(label, value);
+      expect(bench.text).toContain(says);
+      expect(bench.all('ks-drag-handle.wrong')).toHaveLength(1);
+      expect(shape()).toBe(before);
+    },
+  );
 
   it.each([
     ['Point 3, from the axis', '-4'],
@@ -210,21 +231,36 @@ describe('profile editor', () => {
     await type('0; 0\n20 something\n30; 40');
     expect(bench.text).toContain('Line 2 is not two lengths');
     await type('0; 0\n20,5; 12\n30\t40');
-    expect(shape()).toEqual({ kind: 'turned', points: [{ radiusM: 0, heightM: 0 }, { radiusM: 0.0205, heightM: 0.012 }, { radiusM: 0.03, heightM: 0.04 }] });
+    expect(shape()).toEqual({
+      kind: 'turned',
+      points: [
+        { radiusM: 0, heightM: 0 },
+        { radiusM: 0.0205, heightM: 0.012 },
+        { radiusM: 0.03, heightM: 0.04 },
+      ],
+    });
   });
 
   it('moves a point by keys, both ways', async () => {
     const bench = await Bench.of(MoldPage, { id: 'bells' });
     const handle = bench.all('ks-drag-handle')[6];
-    for (const key of ['ArrowRight', 'ArrowUp']) handle.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    for (const key of ['ArrowRight', 'ArrowUp'])
+      handle.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
     await bench.settle();
-    expect(shape()).toMatchObject({ points: expect.arrayContaining([{ radiusM: expect.closeTo(0.0275, 9) as number, heightM: expect.closeTo(0.0445, 9) as number }]) as unknown });
+    expect(shape()).toMatchObject({
+      points: expect.arrayContaining([
+        { radiusM: expect.closeTo(0.0275, 9) as number, heightM: expect.closeTo(0.0445, 9) as number },
+      ]) as unknown,
+    });
   });
 });
 
 describe('measuring', () => {
   const note = async (bench: Bench<MeasurePage>, empty: string, full: string): Promise<void> => {
-    for (const [id, text] of [['water-empty', empty], ['water-full', full]]) {
+    for (const [id, text] of [
+      ['water-empty', empty],
+      ['water-full', full],
+    ]) {
       const input = bench.all<HTMLInputElement>(`#${id}`)[0];
       input.value = text;
       input.dispatchEvent(new Event('input'));
@@ -240,7 +276,10 @@ describe('measuring', () => {
     expect(bench.text).toContain('69 mL a cavity');
     expect(bench.text).toMatch(/likely 67 to 70 mL/);
     await bench.press('Use it for this mold');
-    expect(moldOf('bombs').cavities[0]).toMatchObject({ shape: { kind: 'measured', volumeM3: expect.closeTo(68.5e-6, 6) as number, diameterM: 0.064, depthM: 0.032 }, water: { readings: { length: 2 } } });
+    expect(moldOf('bombs').cavities[0]).toMatchObject({
+      shape: { kind: 'measured', volumeM3: expect.closeTo(68.5e-6, 6) as number, diameterM: 0.064, depthM: 0.032 },
+      water: { readings: { length: 2 } },
+    });
   });
 
   it('keeps every reading, says what is wrong with one, and asks for more when they disagree', async () => {
@@ -282,7 +321,9 @@ describe('drawings', () => {
     for (const mold of SHIPPED_MOLDS) {
       const sheet = sheetDrawing(mold);
       expect(sheet.cavities).toHaveLength(mold.cavities.length);
-      mold.cavities.forEach((cavity, i) => expect(sheet.cavities[i].match(/M/g)).toHaveLength(cavity.rows * cavity.columns));
+      mold.cavities.forEach((cavity, i) =>
+        expect(sheet.cavities[i].match(/M/g)).toHaveLength(cavity.rows * cavity.columns),
+      );
       for (const path of sheet.cavities) expect(path).not.toMatch(/NaN|Infinity/);
     }
   });

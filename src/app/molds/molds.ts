@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, afterRenderEffect, computed, effect, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  afterRenderEffect,
+  computed,
+  effect,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
@@ -36,7 +47,10 @@ export class Molds {
   protected readonly readFile = readMoldFile;
   protected readonly importing = signal(false);
   protected readonly kind = signal<ShapeKind | 'all'>('all');
-  protected readonly kinds = [{ value: 'all' as const, name: 'all kinds' }, ...Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name }))];
+  protected readonly kinds = [
+    { value: 'all' as const, name: 'all kinds' },
+    ...Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name })),
+  ];
   private readonly searched = signal('');
   private readonly limit = signal(AT_FIRST);
   private readonly end = viewChild<ElementRef<HTMLElement>>('end');
@@ -44,15 +58,26 @@ export class Molds {
   protected readonly found = computed(() => {
     const wanted = this.searched().trim().toLowerCase();
     const kind = this.kind();
-    return this.library.molds().filter((mold) => (kind === 'all' || mold.cavities.some((cavity) => cavity.shape.kind === kind)) && mold.name.toLowerCase().includes(wanted));
+    return this.library
+      .molds()
+      .filter(
+        (mold) =>
+          (kind === 'all' || mold.cavities.some((cavity) => cavity.shape.kind === kind)) &&
+          mold.name.toLowerCase().includes(wanted),
+      );
   });
   protected readonly cards = computed(() => {
     const system = this.units.system();
-    return this.found().slice(0, this.limit()).map((mold) => ({
-      mold,
-      size: `${mold.cavities.map((cavity) => `${cavitySizeText(cavity.shape, system)} ${SHAPE_NAMES[cavity.shape.kind]}`).slice(0, 2).join(', ')}${mold.cavities.length > 2 ? ' and more' : ''}`,
-      what: `${MATERIAL_NAMES[mold.material]}, ${cavitiesText(mold)}${mold.atHand > 1 ? `, ${mold.atHand} at hand` : ''}`,
-    }));
+    return this.found()
+      .slice(0, this.limit())
+      .map((mold) => ({
+        mold,
+        size: `${mold.cavities
+          .map((cavity) => `${cavitySizeText(cavity.shape, system)} ${SHAPE_NAMES[cavity.shape.kind]}`)
+          .slice(0, 2)
+          .join(', ')}${mold.cavities.length > 2 ? ' and more' : ''}`,
+        what: `${MATERIAL_NAMES[mold.material]}, ${cavitiesText(mold)}${mold.atHand > 1 ? `, ${mold.atHand} at hand` : ''}`,
+      }));
   });
   protected readonly more = computed(() => this.found().length - this.cards().length);
 
@@ -66,7 +91,13 @@ export class Molds {
       const next = setTimeout(() => this.showMore(), NEXT_MS);
       clean(() => clearTimeout(next));
     });
-    const seen = typeof IntersectionObserver === 'undefined' ? undefined : new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && this.showMore(), { rootMargin: '400px', scrollMargin: '400px' } as IntersectionObserverInit);
+    const seen =
+      typeof IntersectionObserver === 'undefined'
+        ? undefined
+        : new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && this.showMore(), {
+            rootMargin: '400px',
+            scrollMargin: '400px',
+          } as IntersectionObserverInit);
     afterRenderEffect(() => {
       const end = this.end()?.nativeElement;
       seen?.disconnect();

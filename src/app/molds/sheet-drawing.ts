@@ -30,7 +30,16 @@ export function sheetDrawing(mold: Pick<Mold, 'cavities'>): SheetDrawing {
     const left = (widthMm - width) / 2;
     const one: string[] = [];
     for (let row = 0; row < rows; row++) {
-      for (let column = 0; column < columns; column++) one.push(outlinePath(shape, left + column * (across + GAP_MM) + across / 2, top + row * (along + GAP_MM) + along / 2, across, along));
+      for (let column = 0; column < columns; column++)
+        one.push(
+          outlinePath(
+            shape,
+            left + column * (across + GAP_MM) + across / 2,
+            top + row * (along + GAP_MM) + along / 2,
+            across,
+            along,
+          ),
+        );
     }
     return one.join('');
   });
@@ -47,18 +56,27 @@ function outlinePath(shape: CavityShape, x: number, y: number, across: number, a
     return `M${n(x - a + c)} ${n(y - b)}h${n(across - 2 * c)}${arc(c, c)}v${n(along - 2 * c)}${arc(-c, c)}h${n(2 * c - across)}${arc(-c, -c)}v${n(2 * c - along)}${arc(c, -c)}z`;
   }
   if (shape.kind === 'faceted') {
-    const corners = Array.from({ length: shape.facets }, (_, k) => `${n(x + a * Math.sin((2 * Math.PI * k) / shape.facets))} ${n(y - a * Math.cos((2 * Math.PI * k) / shape.facets))}`);
+    const corners = Array.from(
+      { length: shape.facets },
+      (_, k) =>
+        `${n(x + a * Math.sin((2 * Math.PI * k) / shape.facets))} ${n(y - a * Math.cos((2 * Math.PI * k) / shape.facets))}`,
+    );
     return `M${corners.join('L')}z`;
   }
   return `M${n(x - a)} ${n(y)}a${n(a)} ${n(b)} 0 1 0 ${n(across)} 0a${n(a)} ${n(b)} 0 1 0 ${n(-across)} 0z`;
 }
 
 /** A cavity cut through the middle, mm from its rim's middle downward. */
-export function cutPath(shape: CavityShape): { readonly path: string; readonly widthMm: number; readonly depthMm: number } {
+export function cutPath(shape: CavityShape): {
+  readonly path: string;
+  readonly widthMm: number;
+  readonly depthMm: number;
+} {
   const { profile, depthM, spanM, lengthM } = cavityOf(shape);
   // What is not round is cut along its length.
   const stretch = lengthM / spanM;
-  const point = (side: number, i: number): string => `${(side * profile.radiusM[i] * stretch * 1000).toFixed(2)} ${((depthM - profile.heightM[i]) * 1000).toFixed(2)}`;
+  const point = (side: number, i: number): string =>
+    `${(side * profile.radiusM[i] * stretch * 1000).toFixed(2)} ${((depthM - profile.heightM[i]) * 1000).toFixed(2)}`;
   const last = profile.radiusM.length - 1;
   const kept = Array.from({ length: last + 1 }, (_, i) => i).filter((i) => i % 2 === 0 || i === last);
   const right = kept.map((i) => point(1, i));

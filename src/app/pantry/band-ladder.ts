@@ -17,26 +17,89 @@ const BASE = 150;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let l = ladder();
-    <svg [attr.viewBox]="'0 0 ' + l.width + ' ' + height" width="100%" [attr.height]="height" role="img" [attr.aria-label]="l.description">
+    <svg
+      [attr.viewBox]="'0 0 ' + l.width + ' ' + height"
+      width="100%"
+      [attr.height]="height"
+      role="img"
+      [attr.aria-label]="l.description"
+    >
       <path class="axis" [attr.d]="'M' + l.from + ' ' + base + 'H' + l.to" />
-      @for (tick of l.ticks; track tick.name) { <path class="tick" [attr.d]="'M' + tick.x + ' ' + base + 'v7'" /><text class="scale" [attr.x]="tick.x" [attr.y]="base + 22" text-anchor="middle">{{ tick.name }}</text> }
+      @for (tick of l.ticks; track tick.name) {
+        <path class="tick" [attr.d]="'M' + tick.x + ' ' + base + 'v7'" />
+        <text class="scale" [attr.x]="tick.x" [attr.y]="base + 22" text-anchor="middle">{{ tick.name }}</text>
+      }
       <rect class="sets" [attr.x]="l.sets.x" [attr.y]="base - 20" [attr.width]="l.sets.width" height="20" />
       <text class="name" [attr.x]="l.sets.x + 4" [attr.y]="base - 6">sets as it cools</text>
-      <rect class="work" [attr.x]="l.work.x" [attr.y]="base - 56" [attr.width]="l.work.width" height="56" [attr.fill]="chocolate().colour" />
+      <rect
+        class="work"
+        [attr.x]="l.work.x"
+        [attr.y]="base - 56"
+        [attr.width]="l.work.width"
+        height="56"
+        [attr.fill]="chocolate().colour"
+      />
       <text class="band" [attr.x]="l.work.x + l.work.width / 2" [attr.y]="base - 64" text-anchor="middle">work</text>
       @for (mark of l.marks; track mark.name) {
         <path [attr.class]="mark.tone" [attr.d]="'M' + mark.x + ' ' + base + 'V' + mark.y" />
-        <text [attr.class]="'band ' + mark.tone" [attr.x]="mark.x" [attr.y]="mark.y - 6" [attr.text-anchor]="mark.anchor">{{ mark.name }}</text>
+        <text
+          [attr.class]="'band ' + mark.tone"
+          [attr.x]="mark.x"
+          [attr.y]="mark.y - 6"
+          [attr.text-anchor]="mark.anchor"
+        >
+          {{ mark.name }}
+        </text>
       }
-      @if (l.path) { <path class="path" [attr.d]="l.path" /><text class="scale" [attr.x]="l.to" [attr.y]="base + 74" text-anchor="end">{{ l.pathName }}</text> }
+      @if (l.path) {
+        <path class="path" [attr.d]="l.path" />
+        <text class="scale" [attr.x]="l.to" [attr.y]="base + 74" text-anchor="end">{{ l.pathName }}</text>
+      }
     </svg>
   `,
   styles: `
-    :host { display: block; }
-    .axis { stroke: var(--ink); stroke-width: 1.5; } .tick { stroke: var(--edge); } .scale, .name { font-size: 12.5px; fill: var(--soft); font-variant-numeric: tabular-nums; }
-    .sets { fill: var(--glaze-pale); } .band { font-size: 13.5px; font-weight: 600; fill: var(--ink); }
-    path.ceiling { stroke: var(--ember); stroke-width: 1.5; } text.ceiling { fill: #8f361c; } path.mark { stroke: var(--ink); stroke-width: 1.5; stroke-dasharray: 3 3; }
-    .path { fill: none; stroke: var(--ember); stroke-width: 2; stroke-linejoin: round; }
+    :host {
+      display: block;
+    }
+    .axis {
+      stroke: var(--ink);
+      stroke-width: 1.5;
+    }
+    .tick {
+      stroke: var(--edge);
+    }
+    .scale,
+    .name {
+      font-size: 12.5px;
+      fill: var(--soft);
+      font-variant-numeric: tabular-nums;
+    }
+    .sets {
+      fill: var(--glaze-pale);
+    }
+    .band {
+      font-size: 13.5px;
+      font-weight: 600;
+      fill: var(--ink);
+    }
+    path.ceiling {
+      stroke: var(--ember);
+      stroke-width: 1.5;
+    }
+    text.ceiling {
+      fill: #8f361c;
+    }
+    path.mark {
+      stroke: var(--ink);
+      stroke-width: 1.5;
+      stroke-dasharray: 3 3;
+    }
+    .path {
+      fill: none;
+      stroke: var(--ember);
+      stroke-width: 2;
+      stroke-linejoin: round;
+    }
   `,
 })
 export class BandLadder {
@@ -61,12 +124,17 @@ export class BandLadder {
     const down = stirDownToC(chocolate);
     const seeded = kind !== 'compound';
     return {
-      width, from: MARGIN, to: width - MARGIN, marks,
+      width,
+      from: MARGIN,
+      to: width - MARGIN,
+      marks,
       ticks: x.ticks(width > 460 ? 8 : 5).map((c) => ({ x: x(c), name: text(c, 'temperature', system) })),
       sets: { x: x(setToC), width: Math.max(0, x(setFromC) - x(setToC)) },
       work: { x: x(workFromC), width: Math.max(3, x(workToC) - x(workFromC)) },
       // Melted, seeded down, stirred down, warmed up to work.
-      path: seeded ? `M${x(meltToC)} ${BASE + 36}H${x(seedToC)}V${BASE + 44}H${x(down)}V${BASE + 52}H${x((workFromC + workToC) / 2)}l-6 -4m6 4l-6 4` : '',
+      path: seeded
+        ? `M${x(meltToC)} ${BASE + 36}H${x(seedToC)}V${BASE + 44}H${x(down)}V${BASE + 52}H${x((workFromC + workToC) / 2)}l-6 -4m6 4l-6 4`
+        : '',
       pathName: `${at('seed to', seedToC)}, stir on to ${text(down, 'temperature', system)}, warm to work`,
       description: `Sets from ${text(setFromC, 'temperature', system)} down, worked from ${text(workFromC, 'temperature', system)} to ${text(workToC, 'temperature', system)}, ${at('ceiling', ceilingC)}, ${at('melted to', meltToC)}${seeded ? `, ${at('seeded to', seedToC)}` : ''}.`,
     };

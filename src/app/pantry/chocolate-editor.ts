@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { bandProblem, type Bands } from '../../core/matter/bands';
-import { CHOCOLATE_KINDS, CHOCOLATE_MATTER, FLUIDITY_CLASSES, cassonAt40, nearestClass, rheologyAt, type ChocolateKind, type FluidityClass } from '../../core/matter/chocolate';
+import {
+  CHOCOLATE_KINDS,
+  CHOCOLATE_MATTER,
+  FLUIDITY_CLASSES,
+  cassonAt40,
+  nearestClass,
+  rheologyAt,
+  type ChocolateKind,
+  type FluidityClass,
+} from '../../core/matter/chocolate';
 import { holdThicknessM } from '../../core/matter/chocolate';
 import { thinnerShare } from '../../core/matter/thinning';
 import { ALLERGENS, type Allergen } from '../../core/record/choices';
@@ -38,17 +47,31 @@ export class ChocolateEditor {
   protected readonly limits = LIMITS;
   protected readonly kinds = CHOCOLATE_KINDS.map((value) => ({ value, name: KIND_NAMES[value] }));
   protected readonly allergens = ALLERGENS.map((value) => ({ value, name: ALLERGEN_NAMES[value] }));
-  protected readonly runs = [...FLUIDITY_CLASSES.map((value) => ({ value: value as Runs, name: FLUIDITY_NAMES[value] })), { value: OWN_VALUES as Runs, name: 'by its own values' }];
+  protected readonly runs = [
+    ...FLUIDITY_CLASSES.map((value) => ({ value: value as Runs, name: FLUIDITY_NAMES[value] })),
+    { value: OWN_VALUES as Runs, name: 'by its own values' },
+  ];
   protected readonly currency = computed(() => this.kitchens.kitchen().currency);
-  protected readonly bands = computed<readonly (keyof Bands)[]>(() => (this.chocolate().kind === 'compound' ? ['meltToC', 'workFromC', 'workToC', 'ceilingC'] : ['meltToC', 'seedToC', 'workFromC', 'workToC', 'ceilingC']));
+  protected readonly bands = computed<readonly (keyof Bands)[]>(() =>
+    this.chocolate().kind === 'compound'
+      ? ['meltToC', 'workFromC', 'workToC', 'ceilingC']
+      : ['meltToC', 'seedToC', 'workFromC', 'workToC', 'ceilingC'],
+  );
   protected readonly bandNames = BAND_NAMES;
-  protected readonly fluidity = computed<Runs>(() => (typeof this.chocolate().fluidity === 'string' ? (this.chocolate().fluidity as FluidityClass) : OWN_VALUES));
+  protected readonly fluidity = computed<Runs>(() =>
+    typeof this.chocolate().fluidity === 'string' ? (this.chocolate().fluidity as FluidityClass) : OWN_VALUES,
+  );
   protected readonly casson = computed(() => cassonAt40(this.chocolate().fluidity));
   protected readonly flow = computed(() => {
     const { fluidity, kind, workFromC, workToC } = this.chocolate();
     const system = this.units.system();
     const middle = (workFromC + workToC) / 2;
-    const at = (celsius: number): string => text(holdThicknessM(rheologyAt(fluidity, celsius), CHOCOLATE_MATTER[kind].meltedDensity, Math.PI / 2), 'length', system);
+    const at = (celsius: number): string =>
+      text(
+        holdThicknessM(rheologyAt(fluidity, celsius), CHOCOLATE_MATTER[kind].meltedDensity, Math.PI / 2),
+        'length',
+        system,
+      );
     const flow = rheologyAt(fluidity, middle);
     return {
       class: FLUIDITY_NAMES[nearestClass(fluidity)],
@@ -70,10 +93,15 @@ export class ChocolateEditor {
   /** Says why a band cannot be where it was typed. */
   protected readonly refusals = computed(() => {
     const chocolate = this.chocolate();
-    return Object.fromEntries((Object.keys(BAND_NAMES) as (keyof Bands)[]).map((band) => [band, (value: number): string => {
-      const problem = bandProblem(chocolate.kind, { ...chocolate, [band]: value });
-      return problem ? bandProblemText(problem) : '';
-    }])) as Readonly<Record<keyof Bands, (value: number) => string>>;
+    return Object.fromEntries(
+      (Object.keys(BAND_NAMES) as (keyof Bands)[]).map((band) => [
+        band,
+        (value: number): string => {
+          const problem = bandProblem(chocolate.kind, { ...chocolate, [band]: value });
+          return problem ? bandProblemText(problem) : '';
+        },
+      ]),
+    ) as Readonly<Record<keyof Bands, (value: number) => string>>;
   });
 
   protected setKind(kind: ChocolateKind): void {
@@ -85,11 +113,15 @@ export class ChocolateEditor {
   }
 
   protected setBand(band: keyof Bands, celsius: number): void {
-    this.edit(BAND_NAMES[band].toLowerCase(), (chocolate) => {
-      chocolate[band] = celsius;
-      // Coating needs no seed; its lower end follows where it is worked.
-      if (chocolate.kind === 'compound') chocolate.seedToC = chocolate.workFromC;
-    }, band);
+    this.edit(
+      BAND_NAMES[band].toLowerCase(),
+      (chocolate) => {
+        chocolate[band] = celsius;
+        // Coating needs no seed; its lower end follows where it is worked.
+        if (chocolate.kind === 'compound') chocolate.seedToC = chocolate.workFromC;
+      },
+      band,
+    );
   }
 
   protected setRuns(runs: Runs): void {
@@ -99,13 +131,21 @@ export class ChocolateEditor {
   }
 
   protected setCasson(key: 'yieldPa' | 'viscosityPas', value: number): void {
-    this.edit('how it runs', (chocolate) => {
-      chocolate.fluidity = { ...cassonAt40(chocolate.fluidity), [key]: value };
-    }, key);
+    this.edit(
+      'how it runs',
+      (chocolate) => {
+        chocolate.fluidity = { ...cassonAt40(chocolate.fluidity), [key]: value };
+      },
+      key,
+    );
   }
 
   protected setNumber(key: 'fatShare' | 'packKg' | 'stockKg' | 'packPrice', value: number): void {
-    this.edit(key === 'fatShare' ? 'fat' : key === 'stockKg' ? 'stock' : 'pack', (chocolate) => (chocolate[key] = value), key);
+    this.edit(
+      key === 'fatShare' ? 'fat' : key === 'stockKg' ? 'stock' : 'pack',
+      (chocolate) => (chocolate[key] = value),
+      key,
+    );
   }
 
   protected setText(key: 'lot' | 'colour', value: string): void {
@@ -127,8 +167,13 @@ export class ChocolateEditor {
 
   private edit(label: string, change: (chocolate: PantryChocolate) => void, gesture?: string): void {
     const { id } = this.chocolate();
-    this.pantry.edit(id, label, (entry) => {
-      if (entry.entry === 'chocolate') change(entry);
-    }, gesture && `${id} ${gesture}`);
+    this.pantry.edit(
+      id,
+      label,
+      (entry) => {
+        if (entry.entry === 'chocolate') change(entry);
+      },
+      gesture && `${id} ${gesture}`,
+    );
   }
 }

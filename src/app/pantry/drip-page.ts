@@ -14,7 +14,13 @@ import { Stopwatch } from '../ui/stopwatch';
 import { text } from '../wording/format';
 import { FLUIDITY_NAMES } from '../wording/names';
 
-const START: DripReading = { cardWidthM: 0.04, dippedM: 0.05, celsius: 40, first: { seconds: 10, kg: 0.0065 }, second: { seconds: 60, kg: 0.0042 } };
+const START: DripReading = {
+  cardWidthM: 0.04,
+  dippedM: 0.05,
+  celsius: 40,
+  first: { seconds: 10, kg: 0.0065 },
+  second: { seconds: 60, kg: 0.0042 },
+};
 
 /** The drip test: a card of known size dipped, hung up and weighed twice tells how thick a chocolate runs; the arithmetic is shown. */
 @Component({
@@ -48,20 +54,41 @@ export class DripPage {
     const system = this.units.system();
     const density = CHOCOLATE_MATTER[chocolate.kind].meltedDensity;
     const test = dripTest(reading, density);
-    if (!test.ok) return { problem: test.problem === 'gains' ? 'A card cannot hold more later than before: weigh it without the drops that fell, and with the same card.' : 'The second weighing has to come after the first.' };
+    if (!test.ok)
+      return {
+        problem:
+          test.problem === 'gains'
+            ? 'A card cannot hold more later than before: weigh it without the drops that fell, and with the same card.'
+            : 'The second weighing has to come after the first.',
+      };
     const mass = (kg: number | undefined): string => (kg === undefined ? '' : text(kg, 'mass', system));
     return {
       picked: test.picked,
       name: FLUIDITY_NAMES[test.picked],
       film: `${mass(reading.first.kg)} over ${text(test.wettedM2, 'area', system)} of card, both sides, at ${text(density, 'density', system)} is a film of ${text(test.filmM, 'length', system)}.`,
-      doubt: test.beyond === 'thicker' ? 'It hangs on thicker than any class: is it warm enough, and dry?' : test.beyond === 'thinner' ? 'It runs thinner than any class: did drops fall while it was weighed?' : test.disagree ? 'The two weighings tell different classes. Weigh once more.' : '',
-      rows: test.expected.map((row) => ({ name: FLUIDITY_NAMES[row.fluidity], first: mass(row.firstKg), second: mass(row.secondKg), picked: row.fluidity === test.picked })),
+      doubt:
+        test.beyond === 'thicker'
+          ? 'It hangs on thicker than any class: is it warm enough, and dry?'
+          : test.beyond === 'thinner'
+            ? 'It runs thinner than any class: did drops fall while it was weighed?'
+            : test.disagree
+              ? 'The two weighings tell different classes. Weigh once more.'
+              : '',
+      rows: test.expected.map((row) => ({
+        name: FLUIDITY_NAMES[row.fluidity],
+        first: mass(row.firstKg),
+        second: mass(row.secondKg),
+        picked: row.fluidity === test.picked,
+      })),
       own: { first: mass(reading.first.kg), second: mass(reading.second?.kg) },
     };
   });
   protected readonly secondsText = computed(() => {
     const { first, second } = this.reading();
-    return { first: text(first.seconds, 'duration', 'metric'), second: second ? text(second.seconds, 'duration', 'metric') : '' };
+    return {
+      first: text(first.seconds, 'duration', 'metric'),
+      second: second ? text(second.seconds, 'duration', 'metric') : '',
+    };
   });
 
   protected set(change: Partial<DripReading>): void {

@@ -15,15 +15,42 @@ import { TintEditor } from './tint-editor';
   imports: [ChocolateEditor, FillingEditor, Gone, RecordHeader, RouterLink, TintEditor],
   template: `
     @if (entry(); as e) {
-      <ks-record-header [name]="e.name" [noun]="e.entry" back="/pantry" backLabel="The whole pantry" [line]="line()" (named)="rename($event)" (copied)="copy(e)" (exported)="pantry.export([e])" (deleted)="remove(e)">
-        @if (e.entry === 'chocolate') { <a class="ant-btn ant-btn-primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a> }
+      <ks-record-header
+        [name]="e.name"
+        [noun]="e.entry"
+        back="/pantry"
+        backLabel="The whole pantry"
+        [line]="line()"
+        (named)="rename($event)"
+        (copied)="copy(e)"
+        (exported)="pantry.export([e])"
+        (deleted)="remove(e)"
+      >
+        @if (e.entry === 'chocolate') {
+          <a class="ant-btn ant-btn-primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a>
+        }
       </ks-record-header>
-      @if (e.entry === 'chocolate') { <ks-chocolate-editor [chocolate]="e" /> } @else if (e.entry === 'tint') { <ks-tint-editor [tint]="e" /> } @else { <ks-filling-editor [filling]="e" /> }
+      @if (e.entry === 'chocolate') {
+        <ks-chocolate-editor [chocolate]="e" />
+      } @else if (e.entry === 'tint') {
+        <ks-tint-editor [tint]="e" />
+      } @else {
+        <ks-filling-editor [filling]="e" />
+      }
     } @else if (pantry.loaded()) {
-      <ks-gone heading="This is not in the pantry any more" why="It was deleted, perhaps in another tab. Castings made with it keep their own copies." to="/pantry" toText="See the pantry" />
+      <ks-gone
+        heading="This is not in the pantry any more"
+        why="It was deleted, perhaps in another tab. Castings made with it keep their own copies."
+        to="/pantry"
+        toText="See the pantry"
+      />
     }
   `,
-  styles: `:host { display: block; }`,
+  styles: `
+    :host {
+      display: block;
+    }
+  `,
 })
 export class EntryPage {
   protected readonly pantry = inject(Pantry);
@@ -35,7 +62,9 @@ export class EntryPage {
   protected readonly entry = computed(() => this.pantry.byId().get(this.id()));
   protected readonly line = computed(() => {
     const used = this.pantry.usedBy(this.id());
-    return used.length ? `Used in ${used.join(', ')}. Changes here leave those copies as they are.` : 'Not used in any casting yet.';
+    return used.length
+      ? `Used in ${used.join(', ')}. Changes here leave those copies as they are.`
+      : 'Not used in any casting yet.';
   });
 
   protected rename(name: string): void {

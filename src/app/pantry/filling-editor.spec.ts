@@ -39,7 +39,11 @@ describe('a filling of the pantry', () => {
     await bench.type('A pack costs, €', 'a lot');
     expect(bench.text).toContain('No amount in that');
     await bench.type('A pack costs, €', '0');
-    expect(filling('lentils')).toMatchObject({ pieceKg: 0.0012, stockKg: expect.closeTo(0.1134, 4) as number, packPrice: 0 });
+    expect(filling('lentils')).toMatchObject({
+      pieceKg: 0.0012,
+      stockKg: expect.closeTo(0.1134, 4) as number,
+      packPrice: 0,
+    });
     expect(bench.text).toContain('larger ones lie looser');
   });
 
@@ -58,7 +62,16 @@ describe('a filling of the pantry', () => {
     await bench.choose('Ingredient 1', 'c:fallow');
     await bench.choose('Ingredient 2', 'f:ganache');
     await bench.type('Parts', '3');
-    expect(filling('caramel').recipe.map(({ name, parts, chocolateId, fillingId }) => [name, parts, chocolateId ?? fillingId])).toEqual([['Fallow', 3, 'fallow'], ['Dark ganache', 1, 'ganache']]);
+    expect(
+      filling('caramel').recipe.map(({ name, parts, chocolateId, fillingId }) => [
+        name,
+        parts,
+        chocolateId ?? fillingId,
+      ]),
+    ).toEqual([
+      ['Fallow', 3, 'fallow'],
+      ['Dark ganache', 1, 'ganache'],
+    ]);
     expect(bench.text).toContain('From the recipe it also contains soy');
     await bench.press('Take Fallow out');
     expect(filling('caramel').recipe).toHaveLength(1);
@@ -77,7 +90,10 @@ describe('a filling of the pantry', () => {
     expect(bench.text).toContain('1 Quarry 64 : 1 Cream');
     await bench.press('New filling');
     expect(pantry.fillings().some(({ name }) => name === 'New filling')).toBe(true);
-    expect(readWhole(readPantryFile(writePantryFile(pantry.fillings(), new Date())))).toMatchObject({ ok: true, records: pantry.fillings() });
+    expect(readWhole(readPantryFile(writePantryFile(pantry.fillings(), new Date())))).toMatchObject({
+      ok: true,
+      records: pantry.fillings(),
+    });
     for (const one of pantry.fillings()) pantry.remove(one);
     await bench.settle();
     await bench.press('Bring them back');

@@ -45,7 +45,9 @@ export class FillingEditor {
   protected readonly inPieces = computed(() => FILLING_MATTER[this.filling().kind].pieceKg !== undefined);
   protected readonly pieceText = computed(() => {
     const width = pieceWidthM(this.filling());
-    return width === undefined ? '' : `about ${text(width, 'length', this.units.system())} across; larger ones lie looser in a small shell`;
+    return width === undefined
+      ? ''
+      : `about ${text(width, 'length', this.units.system())} across; larger ones lie looser in a small shell`;
   });
   protected readonly keeping = computed(() => KEEPING_TEXTS[FILLING_MATTER[this.filling().kind].keeping]);
   protected readonly inedible = computed(() => FILLING_MATTER[this.filling().kind].inedible ?? false);
@@ -53,14 +55,25 @@ export class FillingEditor {
   protected readonly things = computed(() => [
     { value: OTHER, name: 'something else' },
     ...this.pantry.chocolates().map(({ id, name }) => ({ value: `c:${id}`, name })),
-    ...this.pantry.fillings().filter(({ id }) => id !== this.filling().id).map(({ id, name }) => ({ value: `f:${id}`, name })),
+    ...this.pantry
+      .fillings()
+      .filter(({ id }) => id !== this.filling().id)
+      .map(({ id, name }) => ({ value: `f:${id}`, name })),
   ]);
   protected readonly carried = computed(() => {
     const all = allergensOf(this.pantry.fillings(), this.pantry.chocolates(), this.filling());
     const inner = all.filter((allergen) => !this.filling().allergens.includes(allergen));
-    return inner.length ? `From the recipe it also contains ${listed(inner.map((allergen) => ALLERGEN_NAMES[allergen]))}.` : '';
+    return inner.length
+      ? `From the recipe it also contains ${listed(inner.map((allergen) => ALLERGEN_NAMES[allergen]))}.`
+      : '';
   });
-  protected readonly scaled = computed(() => gathered(components(this.pantry.fillings(), this.filling(), this.wantedKg())).map(({ name, kg }) => ({ name, share: `${(100 * kg) / this.wantedKg()}%`, amount: text(kg, 'mass', this.units.system()) })));
+  protected readonly scaled = computed(() =>
+    gathered(components(this.pantry.fillings(), this.filling(), this.wantedKg())).map(({ name, kg }) => ({
+      name,
+      share: `${(100 * kg) / this.wantedKg()}%`,
+      amount: text(kg, 'mass', this.units.system()),
+    })),
+  );
   protected readonly full = computed(() => this.filling().recipe.length >= MOST_INGREDIENTS);
 
   protected thingOf({ chocolateId, fillingId }: Ingredient): string {
@@ -89,16 +102,28 @@ export class FillingEditor {
   }
 
   protected setAllergen(allergen: Allergen, there: boolean): void {
-    this.edit('allergens', (filling) => (filling.allergens = ALLERGENS.filter((one) => (one === allergen ? there : filling.allergens.includes(one)))));
+    this.edit(
+      'allergens',
+      (filling) =>
+        (filling.allergens = ALLERGENS.filter((one) => (one === allergen ? there : filling.allergens.includes(one)))),
+    );
   }
 
   /** A filling that would contain itself is refused; the ingredient stays what it was. */
   protected setThing(index: number, thing: string): void {
     const id = thing.slice(2);
     const [before] = [this.filling().recipe[index]];
-    const named = thing.startsWith('c:') || thing.startsWith('f:') ? (this.pantry.byId().get(id)?.name ?? before.name) : before.name;
+    const named =
+      thing.startsWith('c:') || thing.startsWith('f:')
+        ? (this.pantry.byId().get(id)?.name ?? before.name)
+        : before.name;
     const { parts, allergens } = before;
-    const next: Ingredient = { name: named, parts, allergens: thing === OTHER ? allergens : [], ...(thing.startsWith('c:') ? { chocolateId: id } : thing.startsWith('f:') ? { fillingId: id } : {}) };
+    const next: Ingredient = {
+      name: named,
+      parts,
+      allergens: thing === OTHER ? allergens : [],
+      ...(thing.startsWith('c:') ? { chocolateId: id } : thing.startsWith('f:') ? { fillingId: id } : {}),
+    };
     const changed = { ...this.filling(), recipe: this.filling().recipe.map((part, i) => (i === index ? next : part)) };
     const circle = circularRecipe([changed, ...this.pantry.fillings().filter((one) => one.id !== changed.id)]);
     this.circle.set(circle ? circle.join(' → ') : '');
@@ -106,7 +131,8 @@ export class FillingEditor {
   }
 
   protected setName(index: number, name: string): void {
-    if (name.trim()) this.edit('recipe', (filling) => (filling.recipe[index].name = name.trim().slice(0, 120)), `name ${index}`);
+    if (name.trim())
+      this.edit('recipe', (filling) => (filling.recipe[index].name = name.trim().slice(0, 120)), `name ${index}`);
   }
 
   protected setParts(index: number, parts: number): void {
@@ -124,8 +150,13 @@ export class FillingEditor {
 
   private edit(label: string, change: (filling: PantryFilling) => void, gesture?: string): void {
     const { id } = this.filling();
-    this.pantry.edit(id, label, (entry) => {
-      if (entry.entry === 'filling') change(entry);
-    }, gesture && `${id} ${gesture}`);
+    this.pantry.edit(
+      id,
+      label,
+      (entry) => {
+        if (entry.entry === 'filling') change(entry);
+      },
+      gesture && `${id} ${gesture}`,
+    );
   }
 }

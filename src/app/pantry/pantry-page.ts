@@ -33,10 +33,25 @@ export class PantryPage {
   protected readonly importing = signal(false);
   private readonly searched = signal('');
 
-  protected readonly chocolates = computed(() => this.pantry.chocolates().filter(({ name }) => this.wanted(name)).map((chocolate) => ({ chocolate, ...this.lines(chocolate) })));
-  protected readonly tints = computed(() => this.pantry.tints().filter(({ name }) => this.wanted(name)).map((tint) => ({ tint, recipe: this.recipe(tint) })));
+  protected readonly chocolates = computed(() =>
+    this.pantry
+      .chocolates()
+      .filter(({ name }) => this.wanted(name))
+      .map((chocolate) => ({ chocolate, ...this.lines(chocolate) })),
+  );
+  protected readonly tints = computed(() =>
+    this.pantry
+      .tints()
+      .filter(({ name }) => this.wanted(name))
+      .map((tint) => ({ tint, recipe: this.recipe(tint) })),
+  );
 
-  protected readonly fillings = computed(() => this.pantry.fillings().filter(({ name }) => this.wanted(name)).map((filling) => ({ filling, ...this.fillingLines(filling) })));
+  protected readonly fillings = computed(() =>
+    this.pantry
+      .fillings()
+      .filter(({ name }) => this.wanted(name))
+      .map((filling) => ({ filling, ...this.fillingLines(filling) })),
+  );
 
   constructor() {
     this.search.valueChanges.pipe(takeUntilDestroyed()).subscribe((typed) => this.searched.set(typed));
@@ -71,7 +86,13 @@ export class PantryPage {
     return name.toLowerCase().includes(this.searched().trim().toLowerCase());
   }
 
-  private lines(chocolate: PantryChocolate): { readonly kind: string; readonly work: string; readonly stock: string; readonly before: string; readonly old: boolean } {
+  private lines(chocolate: PantryChocolate): {
+    readonly kind: string;
+    readonly work: string;
+    readonly stock: string;
+    readonly before: string;
+    readonly old: boolean;
+  } {
     const system = this.units.system();
     const best = bestBeforeText(chocolate.bestBefore, new Date());
     return {
@@ -83,21 +104,32 @@ export class PantryPage {
     };
   }
 
-  private fillingLines(filling: PantryFilling): { readonly kind: string; readonly recipe: string; readonly stock: string; readonly before: string; readonly old: boolean } {
+  private fillingLines(filling: PantryFilling): {
+    readonly kind: string;
+    readonly recipe: string;
+    readonly stock: string;
+    readonly before: string;
+    readonly old: boolean;
+  } {
     const system = this.units.system();
     const best = bestBeforeText(filling.bestBefore, new Date());
     const bought = filling.recipe.length === 0;
     return {
       kind: `${FILLING_NAMES[filling.kind]}, ${text(filling.bulkDensity, 'density', system)}`,
       recipe: filling.recipe.map(({ name, parts }) => `${parts} ${name}`).join(' : '),
-      stock: bought ? `${filling.stockKg > 0 ? text(filling.stockKg, 'mass', system) : 'none'} here; ${packText(filling, this.kitchens.kitchen().currency, system)}` : '',
+      stock: bought
+        ? `${filling.stockKg > 0 ? text(filling.stockKg, 'mass', system) : 'none'} here; ${packText(filling, this.kitchens.kitchen().currency, system)}`
+        : '',
       before: best.text,
       old: best.past,
     };
   }
 
   private recipe(tint: PantryTint): string {
-    const names = tint.chocolates.map(({ chocolateId, parts }) => `${parts} ${this.pantry.byId().get(chocolateId)?.name ?? 'something not here any more'}`);
+    const names = tint.chocolates.map(
+      ({ chocolateId, parts }) =>
+        `${parts} ${this.pantry.byId().get(chocolateId)?.name ?? 'something not here any more'}`,
+    );
     return [...names, ...tint.colours.map(({ name, parts }) => `${parts} ${name}`)].join(' : ');
   }
 }

@@ -43,7 +43,9 @@ describe('Pantry', () => {
   it('shows what is there: chocolates with band, stock, price and best before, tints with their recipe', async () => {
     const bench = await Bench.of(PantryPage);
     expect(bench.all('li')).toHaveLength(SHIPPED);
-    expect(bench.text).toMatch(/Quarry 64dark, runs fluidWork 31 to 32 °C500 g here; 250 g a pack, € 4\.90Best before 30 Jun 2027/);
+    expect(bench.text).toMatch(
+      /Quarry 64dark, runs fluidWork 31 to 32 °C500 g here; 250 g a pack, € 4\.90Best before 30 Jun 2027/,
+    );
     expect(bench.text).toContain('12 Linen : 1 Quarry 64');
     const search = bench.all<HTMLInputElement>('input[type=search]')[0];
     search.value = 'lin';
@@ -60,7 +62,9 @@ describe('Pantry', () => {
   it('deletes with the way back, and says which tint lacks it', async () => {
     const bench = await Bench.of(PantryPage);
     await bench.press('Delete Quarry 64');
-    expect(TestBed.inject(Notices).notice()?.text).toMatch(/One casting keeps its own copy.*“Moth” cannot be mixed without it/);
+    expect(TestBed.inject(Notices).notice()?.text).toMatch(
+      /One casting keeps its own copy.*“Moth” cannot be mixed without it/,
+    );
     await bench.settle();
     expect(bench.text).toContain('something not here any more');
     TestBed.inject(Notices).notice()?.action?.run();
@@ -75,7 +79,9 @@ describe('Pantry', () => {
     await bench.press('Import');
     const input = bench.all<HTMLInputElement>('#import-file')[0];
     const text = writePantryFile(shippedPantry(MONDAY), MONDAY);
-    Object.defineProperty(input, 'files', { value: [{ name: 'pantry.json', size: text.length, text: () => Promise.resolve(text) }] });
+    Object.defineProperty(input, 'files', {
+      value: [{ name: 'pantry.json', size: text.length, text: () => Promise.resolve(text) }],
+    });
     input.dispatchEvent(new Event('change'));
     await wait(20);
     await bench.settle();
@@ -138,10 +144,21 @@ describe('a chocolate', () => {
     await bench.type('Lot', 'Q-200');
     await bench.choose('Best before', '2027-01-31');
     bench.all<HTMLInputElement>('fieldset input')[0].click();
-    expect(chocolate('quarry')).toMatchObject({ packPrice: 5.25, lot: 'Q-200', bestBefore: '2027-01-31', allergens: ['milk', 'soy'] });
+    expect(chocolate('quarry')).toMatchObject({
+      packPrice: 5.25,
+      lot: 'Q-200',
+      bestBefore: '2027-01-31',
+      allergens: ['milk', 'soy'],
+    });
     expect(chocolate('quarry').stockKg).toBeCloseTo(0.45359, 5);
     for (let k = 0; k < 5; k++) store.undo();
-    expect(chocolate('quarry')).toMatchObject({ packPrice: 4.9, lot: 'Q-114', bestBefore: '2027-06-30', allergens: ['soy'], stockKg: 0.5 });
+    expect(chocolate('quarry')).toMatchObject({
+      packPrice: 4.9,
+      lot: 'Q-114',
+      bestBefore: '2027-06-30',
+      allergens: ['soy'],
+      stockKg: 0.5,
+    });
   });
 });
 
@@ -186,7 +203,10 @@ describe('the drip test', () => {
     expect(bench.text).toContain('by your weighings');
     expect(bench.text).toMatch(/10 g over 40\.0 cm² of card, both sides, at 1\.24 g\/mL is a film of 2\.0 mm/);
     await bench.press(/^Use “thick”/);
-    expect(chocolate('fallow')).toMatchObject({ fluidity: 'thick', drip: { first: { kg: 0.01 }, second: { kg: 0.0067 } } });
+    expect(chocolate('fallow')).toMatchObject({
+      fluidity: 'thick',
+      drip: { first: { kg: 0.01 }, second: { kg: 0.0067 } },
+    });
   });
 
   it('says what cannot be', async () => {

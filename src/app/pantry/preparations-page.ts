@@ -1,5 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { COCOA_BUTTER_COLOUR, GANACHE_USES, caramelised, cocoaButterColour, ganache, type GanacheUse } from '../../core/melt/preparations';
+import {
+  COCOA_BUTTER_COLOUR,
+  GANACHE_USES,
+  caramelised,
+  cocoaButterColour,
+  ganache,
+  type GanacheUse,
+} from '../../core/melt/preparations';
 import { kitchenCalibration } from '../../core/plan/melts';
 import { LIMITS } from '../../core/record/limits';
 import { Kitchens } from '../state/kitchens';
@@ -11,7 +18,12 @@ import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
 import { text, written } from '../wording/format';
 
-const USE_NAMES: Readonly<Record<GanacheUse, string>> = { molded: 'piped into a shell', bomb: 'in a bomb', rolled: 'rolled or cut', poured: 'poured over' };
+const USE_NAMES: Readonly<Record<GanacheUse, string>> = {
+  molded: 'piped into a shell',
+  bomb: 'in a bomb',
+  rolled: 'rolled or cut',
+  poured: 'poured over',
+};
 
 /** Ganache, coloured cocoa butter and caramelised coating, each for the amount that is wanted. */
 @Component({
@@ -34,11 +46,19 @@ export class PreparationsPage {
   protected readonly use = signal<GanacheUse>('molded');
   private readonly wanted = signal('');
   protected readonly chocolates = computed(() => this.pantry.chocolates().map(({ id, name }) => ({ value: id, name })));
-  protected readonly chocolate = computed(() => this.pantry.chocolates().find(({ id }) => id === this.wanted()) ?? this.pantry.chocolates()[0]);
+  protected readonly chocolate = computed(
+    () => this.pantry.chocolates().find(({ id }) => id === this.wanted()) ?? this.pantry.chocolates()[0],
+  );
   private readonly place = computed(() => {
     const kitchen = this.kitchens.kitchen();
     const { microwaveTest: test, microwaveW, roomC, fridgeC } = kitchen;
-    return { bowl: kitchen.bowls[0], roomC, fridgeC, microwaveW, microwaveFactor: test ? kitchenCalibration(kitchen, test).factor : 1 };
+    return {
+      bowl: kitchen.bowls[0],
+      roomC,
+      fridgeC,
+      microwaveW,
+      microwaveFactor: test ? kitchenCalibration(kitchen, test).factor : 1,
+    };
   });
   protected readonly ganache = computed(() => {
     const chocolate = this.chocolate();
@@ -67,7 +87,10 @@ export class PreparationsPage {
       if (last?.seconds === seconds) Object.assign(last, { count: last.count + 1, afterC });
       else groups.push({ seconds, count: 1, afterC });
     }
-    return groups.map(({ seconds, count, afterC }) => ({ what: `${count} × ${seconds} s`, after: text(afterC, 'temperature', this.units.system()) }));
+    return groups.map(({ seconds, count, afterC }) => ({
+      what: `${count} × ${seconds} s`,
+      after: text(afterC, 'temperature', this.units.system()),
+    }));
   });
 
   protected choose(id: string): void {

@@ -13,7 +13,11 @@ import { text } from '../wording/format';
 
 const WATER = 'water';
 type Base = ColourBase | typeof WATER;
-const BASE_NAMES: Readonly<Record<Base, string>> = { oil: 'oil-based', cocoaButter: 'in cocoa butter', water: 'water-based or gel' };
+const BASE_NAMES: Readonly<Record<Base, string>> = {
+  oil: 'oil-based',
+  cocoaButter: 'in cocoa butter',
+  water: 'water-based or gel',
+};
 
 /** A tint: chocolates and colours by parts, scaled to the amount that is wanted. */
 @Component({
@@ -37,23 +41,40 @@ export class TintEditor {
   protected readonly refused = signal<number | undefined>(undefined);
   protected readonly options = computed(() => {
     const there = this.pantry.chocolates().map(({ id, name }) => ({ value: id, name }));
-    const gone = this.tint().chocolates.filter(({ chocolateId }) => !there.some(({ value }) => value === chocolateId)).map(({ chocolateId }) => ({ value: chocolateId, name: 'not here any more' }));
+    const gone = this.tint()
+      .chocolates.filter(({ chocolateId }) => !there.some(({ value }) => value === chocolateId))
+      .map(({ chocolateId }) => ({ value: chocolateId, name: 'not here any more' }));
     return [...there, ...gone];
   });
   protected readonly mixesFats = computed(() => {
-    const kinds = new Set(this.tint().chocolates.flatMap(({ chocolateId }) => this.pantry.chocolates().find(({ id }) => id === chocolateId)?.kind ?? []).map((kind) => (kind === 'compound' ? 'coating' : 'real')));
+    const kinds = new Set(
+      this.tint()
+        .chocolates.flatMap(
+          ({ chocolateId }) => this.pantry.chocolates().find(({ id }) => id === chocolateId)?.kind ?? [],
+        )
+        .map((kind) => (kind === 'compound' ? 'coating' : 'real')),
+    );
     return kinds.size > 1;
   });
   protected readonly scaled = computed(() => {
     const { chocolatesKg, coloursKg } = tintAmounts(this.tint(), this.wantedKg());
     const system = this.units.system();
     const name = (id: string): string => this.options().find(({ value }) => value === id)?.name ?? '';
-    const colourOf = (id: string): string => this.pantry.chocolates().find((chocolate) => chocolate.id === id)?.colour ?? '#e0d8cc';
+    const colourOf = (id: string): string =>
+      this.pantry.chocolates().find((chocolate) => chocolate.id === id)?.colour ?? '#e0d8cc';
     const rows = [
-      ...this.tint().chocolates.map(({ chocolateId }, i) => ({ name: name(chocolateId), kg: chocolatesKg[i], colour: colourOf(chocolateId) })),
+      ...this.tint().chocolates.map(({ chocolateId }, i) => ({
+        name: name(chocolateId),
+        kg: chocolatesKg[i],
+        colour: colourOf(chocolateId),
+      })),
       ...this.tint().colours.map((colour, i) => ({ name: colour.name, kg: coloursKg[i], colour: this.tint().colour })),
     ];
-    return rows.map((row) => ({ ...row, share: `${(100 * row.kg) / this.wantedKg()}%`, amount: text(row.kg, 'mass', system) }));
+    return rows.map((row) => ({
+      ...row,
+      share: `${(100 * row.kg) / this.wantedKg()}%`,
+      amount: text(row.kg, 'mass', system),
+    }));
   });
 
   protected setColour(colour: string): void {
@@ -73,7 +94,8 @@ export class TintEditor {
   }
 
   protected setColourName(index: number, name: string): void {
-    if (name.trim()) this.edit('colour', (tint) => (tint.colours[index].name = name.trim().slice(0, 120)), `colour ${index}`);
+    if (name.trim())
+      this.edit('colour', (tint) => (tint.colours[index].name = name.trim().slice(0, 120)), `colour ${index}`);
   }
 
   /** Colour in water is not taken: the base stays what it was, and the reason is said. */
@@ -97,12 +119,19 @@ export class TintEditor {
     this.edit(list === 'colours' ? 'colour' : 'chocolate', (tint) => void tint[list].splice(index, 1));
   }
 
-  protected readonly mayAddChocolate = computed(() => this.tint().chocolates.length < Math.min(6, this.pantry.chocolates().length));
+  protected readonly mayAddChocolate = computed(
+    () => this.tint().chocolates.length < Math.min(6, this.pantry.chocolates().length),
+  );
 
   private edit(label: string, change: (tint: PantryTint) => void, gesture?: string): void {
     const { id } = this.tint();
-    this.pantry.edit(id, label, (entry) => {
-      if (entry.entry === 'tint') change(entry);
-    }, gesture && `${id} ${gesture}`);
+    this.pantry.edit(
+      id,
+      label,
+      (entry) => {
+        if (entry.entry === 'tint') change(entry);
+      },
+      gesture && `${id} ${gesture}`,
+    );
   }
 }

@@ -8,10 +8,17 @@ import { sheetContent, type SheetContent } from './sheet-content';
 import { missingLetters } from './sheet-pdf';
 import { weighOutCsv } from './weigh-out-csv';
 
-const supper = (id: string): Casting => demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
+const supper = (id: string): Casting =>
+  demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
 const sheet = (casting: Casting, system: 'metric' | 'us' = 'metric'): SheetContent => {
   const plan = planned(casting);
-  const lines = larderNeeds(plan).map((need): ShoppingLine => ({ ...need, stockKg: undefined, packKg: undefined, packPrice: undefined, shopping: undefined }));
+  const lines = larderNeeds(plan).map((need): ShoppingLine => ({
+    ...need,
+    stockKg: undefined,
+    packKg: undefined,
+    packPrice: undefined,
+    shopping: undefined,
+  }));
   return sheetContent(plan, lines, '€', system);
 };
 
@@ -30,7 +37,10 @@ describe('the weigh-out sheet', () => {
     const { tables, parts, lead } = sheet(supper('demo-pears'));
     expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Linen', 'Quarry 64']);
     expect(tables[1].rows.map(({ name }) => name)).toEqual(expect.arrayContaining(['Base, the fill', 'Seams']));
-    expect(parts[0].steps.map(({ how }) => /^(Linen|Quarry 64), fill and dump/.exec(how)?.[1])).toEqual(['Linen', 'Quarry 64']);
+    expect(parts[0].steps.map(({ how }) => /^(Linen|Quarry 64), fill and dump/.exec(how)?.[1])).toEqual([
+      'Linen',
+      'Quarry 64',
+    ]);
     expect(lead).toMatch(/^6 pieces: \d × Pear, \d of them spare and \d × Base, \d of them spare, in \d rounds\.$/);
   });
 
@@ -58,7 +68,8 @@ describe('the weigh-out sheet', () => {
   it('is a table of grams as CSV, what is mixed told below it', async () => {
     const csv = await weighOutCsv(planned(supper('demo-bonbons')));
     const rows = csv.split('\r\n').map((row) => row.split(','));
-    const grams = (name: string, use: string): number => Number(rows.find(([what, what2]) => what === name && what2 === use)?.at(-1));
+    const grams = (name: string, use: string): number =>
+      Number(rows.find(([what, what2]) => what === name && what2 === use)?.at(-1));
     const ganache = grams('Hazelnut ganache', '"Filling');
     expect(Number.isFinite(ganache)).toBe(true);
     const mixed = ['Quarry 64', 'Cream', 'Hazelnut paste'].map((name) => grams(name, 'in Hazelnut ganache'));

@@ -39,7 +39,12 @@ export interface SheetContent {
   readonly melts: readonly (SheetSteps & { readonly amount: string })[];
   readonly rounds: readonly string[];
   readonly parts: readonly SheetSteps[];
-  readonly inside: readonly { readonly name: string; readonly each: string; readonly job: string; readonly mixed: string }[];
+  readonly inside: readonly {
+    readonly name: string;
+    readonly each: string;
+    readonly job: string;
+    readonly mixed: string;
+  }[];
   readonly after: readonly SheetSteps[];
   readonly buy: readonly string[];
   readonly caution: string;
@@ -52,19 +57,30 @@ export interface SheetState {
 }
 
 /** Words the plan for the kitchen table. */
-export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], currency: string, system: UnitSystem, { estimated = false, late }: SheetState = {}): SheetContent {
+export function sheetContent(
+  plan: CastingPlan,
+  lines: readonly ShoppingLine[],
+  currency: string,
+  system: UnitSystem,
+  { estimated = false, late }: SheetState = {},
+): SheetContent {
   const { casting, batch } = plan;
   const { due, pieces } = casting;
   return {
     title: casting.name,
     lead: `${counted(pieces, 'piece')}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
-    estimate: estimated ? 'These figures are a first estimate: the fine computation had not run when this was written.' : '',
+    estimate: estimated
+      ? 'These figures are a first estimate: the fine computation had not run when this was written.'
+      : '',
     mind: mindSteps(plan, system, late),
     times: [
       { name: 'Start by', value: startText(plan.start.value, due) },
       { name: 'Ready', value: dueText(due) },
       { name: 'In all', value: text(batch.total.value, 'duration', system) },
-      { name: 'Work at', value: listed([...new Set(plan.melts.map(({ input }) => text(input.workingC, 'temperature', system)))]) },
+      {
+        name: 'Work at',
+        value: listed([...new Set(plan.melts.map(({ input }) => text(input.workingC, 'temperature', system)))]),
+      },
     ],
     tables: weighOutTables(plan, system),
     melts: meltSteps(plan, system),
@@ -80,7 +96,8 @@ export function sheetContent(plan: CastingPlan, lines: readonly ShoppingLine[], 
 /** Whatever the notes say of the plan, so that it stands where the work is done. */
 function mindSteps(plan: CastingPlan, system: UnitSystem, late: Lateness | undefined): SheetStep[] {
   const note = late && lateNote(late, plan.start.value, plan.casting.due);
-  const named = (partId: string | undefined): string => (plan.parts.length > 1 ? plan.parts.find(({ part }) => part.id === partId)?.part.name ?? '' : '');
+  const named = (partId: string | undefined): string =>
+    plan.parts.length > 1 ? (plan.parts.find(({ part }) => part.id === partId)?.part.name ?? '') : '';
   return [
     ...(note ? [{ what: note.head, how: note.body }] : []),
     ...plan.problems.map((problem) => {
@@ -114,44 +131,80 @@ function meltSteps({ casting, melts }: CastingPlan, system: UnitSystem): SheetCo
 function roundTexts(plan: CastingPlan): string[] {
   const { runs, byPart } = plan.batch;
   if (runs.length === 1 && byPart.length === 1) return [];
-  return runs.map(({ from, count, cast }) => `${count === 1 ? `Round ${from + 1}` : `Rounds ${from + 1} to ${from + count}, each`}: ${byPart.flatMap(({ partId }, i) => (cast[i] > 0 ? [castText(plan, partId, cast[i])] : [])).join(', ')}.`);
+  return runs.map(
+    ({ from, count, cast }) =>
+      `${count === 1 ? `Round ${from + 1}` : `Rounds ${from + 1} to ${from + count}, each`}: ${byPart.flatMap(({ partId }, i) => (cast[i] > 0 ? [castText(plan, partId, cast[i])] : [])).join(', ')}.`,
+  );
 }
 
-function partSteps(plan: CastingPlan, { part, coat, coatsMade, chill, chocolates, moldRecord }: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
+function partSteps(
+  plan: CastingPlan,
+  { part, coat, coatsMade, chill, chocolates, moldRecord }: CastingPlan['parts'][number],
+  system: UnitSystem,
+): SheetSteps {
   const pressed = moldRecord.composition.kind === 'press';
   const several = plan.parts.length > 1;
-  const melts = new Set(plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))));
+  const melts = new Set(
+    plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+  );
   return {
     head: several ? part.name : 'Each round',
     steps: [
       ...part.prep.map(({ name, kind }) => ({ what: 'First,', how: `${name}. ${PREP_TEXTS[kind]}` })),
       ...coatsMade.map((made, i) => {
         const { stay, last } = chill.coats[i];
-        const of = melts.size > 1 ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},` : '';
+        const of =
+          melts.size > 1
+            ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
+            : '';
         const likely = rangeText(stay, system);
         const then = last ? (plan.closure?.kind === 'cap' ? 'fill and cap' : 'unmold') : 'the next coat';
-        const sets = Number.isFinite(stay.value) ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.` : ': it does not set there, see the notes.';
-        return { what: `${coatNameIn(coatsMade, i)},`, how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, made.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(made, system)}. Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)}${sets}` };
+        const sets = Number.isFinite(stay.value)
+          ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.`
+          : ': it does not set there, see the notes.';
+        return {
+          what: `${coatNameIn(coatsMade, i)},`,
+          how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, made.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(made, system)}. Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)}${sets}`,
+        };
       }),
-      ...(part.coveredRest && chill.cover.value > 0 ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }] : []),
+      ...(part.coveredRest && chill.cover.value > 0
+        ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }]
+        : []),
     ],
   };
 }
 
 function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside'] {
-  return plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => {
-    const jobKg = mass.value * layersOf(plan, part);
-    const components = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.components ?? [];
-    return {
-      name: plan.parts.length > 1 ? `${choice.filling.name}, in ${part.part.name.toLowerCase()}` : choice.filling.name,
-      each: text(mass.value, 'mass', system), job: text(jobKg, 'mass', system),
-      mixed: components.length > 1 ? components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ') : '',
-    };
-  }));
+  return plan.parts.flatMap((part) =>
+    part.fill.layers.map(({ choice, mass }) => {
+      const jobKg = mass.value * layersOf(plan, part);
+      const components = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.components ?? [];
+      return {
+        name:
+          plan.parts.length > 1 ? `${choice.filling.name}, in ${part.part.name.toLowerCase()}` : choice.filling.name,
+        each: text(mass.value, 'mass', system),
+        job: text(jobKg, 'mass', system),
+        mixed:
+          components.length > 1
+            ? components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')
+            : '',
+      };
+    }),
+  );
 }
 
 function afterSteps({ casting, close, finishes }: CastingPlan, system: UnitSystem): SheetSteps[] {
-  const closing = close ? [{ head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`, steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({ what: '', how })) }] : [];
+  const closing = close
+    ? [
+        {
+          head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`,
+          steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
+            what: '',
+            how,
+          })),
+        },
+      ]
+    : [];
   const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
     what: `${FINISH_NAMES[finish.kind][0].toUpperCase()}${FINISH_NAMES[finish.kind].slice(1)}:`,
     how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${FINISH_TEXTS[finish.kind]}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
@@ -160,16 +213,22 @@ function afterSteps({ casting, close, finishes }: CastingPlan, system: UnitSyste
 }
 
 /** What something comes to in packs, and what of it the pantry lacks. */
-function buyText({ name, neededKg, stockKg, packKg, shopping }: ShoppingLine, currency: string, system: UnitSystem): string {
+function buyText(
+  { name, neededKg, stockKg, packKg, shopping }: ShoppingLine,
+  currency: string,
+  system: UnitSystem,
+): string {
   const mass = (kg: number): string => text(kg, 'mass', system);
   if (!shopping || packKg === undefined) return `${mass(neededKg)} ${name}.`;
-  const price = shopping.cost === undefined || shopping.cost === 0 ? '' : `, ${currency}\u00a0${shopping.cost.toFixed(2)}`;
+  const price =
+    shopping.cost === undefined || shopping.cost === 0 ? '' : `, ${currency}\u00a0${shopping.cost.toFixed(2)}`;
   const there = stockKg ? ` ${mass(stockKg)} is in the pantry:` : '';
   return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
 }
 
 function cautionText({ piece, closure, parts }: CastingPlan): string {
   const drink = parts.some(({ fill }) => fill.layers.some(({ choice }) => choice.filling.kind === 'powder'));
-  const contains = listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
+  const contains =
+    listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
   return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${closure?.kind === 'warmPlate' ? ' Hot plates burn: lift parts off at once.' : ''}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

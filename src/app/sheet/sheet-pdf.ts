@@ -9,7 +9,8 @@ import type { SheetContent, SheetSteps } from './sheet-content';
 const SIZES = [11, 10, 9, 8] as const;
 
 /** What the PDF's typeface has letters for: Latin with its accents, Greek, Cyrillic, and the signs that the sheet uses. */
-const LETTERS = /[ -\u024f\u02c6-\u02dd\u0384-\u04ff\u1e00-\u1eff\u2010-\u2026\u2030-\u203a\u20a0-\u20bf\u2122\u2212\u2248\u2260-\u2265]/u;
+const LETTERS =
+  /[ -\u024f\u02c6-\u02dd\u0384-\u04ff\u1e00-\u1eff\u2010-\u2026\u2030-\u203a\u20a0-\u20bf\u2122\u2212\u2248\u2260-\u2265]/u;
 
 /** Letters of a sheet that its PDF would leave out, each once: those of other scripts, and emoji. */
 export function missingLetters(content: SheetContent): string[] {
@@ -43,9 +44,28 @@ function definition(content: SheetContent, system: UnitSystem, size: number): TD
       { text: content.title, fontSize: size * 2, bold: true },
       { text: content.lead, color: '#655c53' },
       ...(content.estimate ? [{ text: content.estimate, bold: true }] : []),
-      { columns: content.times.map(({ name, value }): Content => ({ stack: [{ text: name, fontSize: size - 2, color: '#655c53' }, { text: value, bold: true, fontSize: size + 2 }] })), margin: [0, size * 0.5, 0, 0] },
-      ...(content.mind.length > 0 ? [head('Mind', size), { ul: content.mind.map(({ what, how }): Content => ({ text: [{ text: `${what} `, bold: true }, how] })) }] : []),
-      { columns: [{ width: '52%', stack: amounts(content, system, size) }, { width: '*', stack: work(content, size) }], columnGap: 22 },
+      {
+        columns: content.times.map(({ name, value }): Content => ({
+          stack: [
+            { text: name, fontSize: size - 2, color: '#655c53' },
+            { text: value, bold: true, fontSize: size + 2 },
+          ],
+        })),
+        margin: [0, size * 0.5, 0, 0],
+      },
+      ...(content.mind.length > 0
+        ? [
+            head('Mind', size),
+            { ul: content.mind.map(({ what, how }): Content => ({ text: [{ text: `${what} `, bold: true }, how] })) },
+          ]
+        : []),
+      {
+        columns: [
+          { width: '52%', stack: amounts(content, system, size) },
+          { width: '*', stack: work(content, size) },
+        ],
+        columnGap: 22,
+      },
     ],
   };
 }
@@ -55,17 +75,30 @@ function head(words: string, size: number): Content {
 }
 
 function steps({ head: name, steps: list }: SheetSteps, size: number, amount = ''): Content[] {
-  return [head(name, size), ...(amount ? [{ text: amount }] : []), { ol: list.map(({ what, how }): Content => ({ text: what ? [{ text: `${what} `, bold: true }, how] : how })) }];
+  return [
+    head(name, size),
+    ...(amount ? [{ text: amount }] : []),
+    { ol: list.map(({ what, how }): Content => ({ text: what ? [{ text: `${what} `, bold: true }, how] : how })) },
+  ];
 }
 
 /** What is weighed and melted: the left column. */
 function amounts({ tables, melts }: SheetContent, system: UnitSystem, size: number): Content[] {
   const mass = (kg: number | undefined): string => (kg === undefined ? '' : text(kg, 'mass', system));
-  const weighed = (kg: number | undefined, stepKg: number): string => (kg === undefined ? '' : weighedText(kg, stepKg, system));
+  const weighed = (kg: number | undefined, stepKg: number): string =>
+    kg === undefined ? '' : weighedText(kg, stepKg, system);
   return [
     ...tables.flatMap((table): Content[] => [
       head(table.chocolate, size),
-      grid(['', `each ${table.partName}`, 'fullest round', 'whole job'], table.rows.map(({ name, use, perPartKg, perRoundKg, jobKg }) => [name, mass(perPartKg), weighed(perRoundKg, table.stepKg), weighed(jobKg, table.stepKg)].map((cell) => ({ text: cell, bold: use === 'sum' })))),
+      grid(
+        ['', `each ${table.partName}`, 'fullest round', 'whole job'],
+        table.rows.map(({ name, use, perPartKg, perRoundKg, jobKg }) =>
+          [name, mass(perPartKg), weighed(perRoundKg, table.stepKg), weighed(jobKg, table.stepKg)].map((cell) => ({
+            text: cell,
+            bold: use === 'sum',
+          })),
+        ),
+      ),
     ]),
     ...melts.flatMap((melt) => steps(melt, size, melt.amount)),
   ];
@@ -76,7 +109,19 @@ function work({ parts, rounds, inside, after, buy, caution }: SheetContent, size
   return [
     ...parts.flatMap((part) => steps(part, size)),
     ...rounds.map((round): Content => ({ text: round })),
-    ...(inside.length > 0 ? [head('Inside', size), grid(['', 'each piece', 'whole job'], inside.map(({ name, each, job, mixed }) => [{ text: mixed ? `${name}: ${mixed}` : name }, { text: each }, { text: job }]))] : []),
+    ...(inside.length > 0
+      ? [
+          head('Inside', size),
+          grid(
+            ['', 'each piece', 'whole job'],
+            inside.map(({ name, each, job, mixed }) => [
+              { text: mixed ? `${name}: ${mixed}` : name },
+              { text: each },
+              { text: job },
+            ]),
+          ),
+        ]
+      : []),
     ...after.flatMap((one) => steps(one, size)),
     head('Buy', size),
     ...buy.map((line): Content => ({ text: line })),
@@ -85,10 +130,26 @@ function work({ parts, rounds, inside, after, buy, caution }: SheetContent, size
 }
 
 /** A table with a hairline below each row, its amounts to the right. */
-function grid(heads: readonly string[], rows: readonly (readonly { readonly text: string; readonly bold?: boolean }[])[]): Content {
-  const right = (cell: object, i: number): TableCell => ({ ...cell, alignment: i === 0 ? 'left' : 'right' }) as TableCell;
+function grid(
+  heads: readonly string[],
+  rows: readonly (readonly { readonly text: string; readonly bold?: boolean }[])[],
+): Content {
+  const right = (cell: object, i: number): TableCell =>
+    ({ ...cell, alignment: i === 0 ? 'left' : 'right' }) as TableCell;
   return {
-    table: { headerRows: 1, widths: ['*', ...heads.slice(1).map(() => 'auto')], body: [heads.map((name, i) => right({ text: name, color: '#655c53' }, i)), ...rows.map((row) => row.map(right))] },
-    layout: { hLineWidth: (i) => (i === 0 ? 0 : 0.5), vLineWidth: () => 0, hLineColor: () => '#e0d8cc', paddingTop: () => 1.5, paddingBottom: () => 1.5, paddingLeft: (i) => (i === 0 ? 0 : 10), paddingRight: () => 0 },
+    table: {
+      headerRows: 1,
+      widths: ['*', ...heads.slice(1).map(() => 'auto')],
+      body: [heads.map((name, i) => right({ text: name, color: '#655c53' }, i)), ...rows.map((row) => row.map(right))],
+    },
+    layout: {
+      hLineWidth: (i) => (i === 0 ? 0 : 0.5),
+      vLineWidth: () => 0,
+      hLineColor: () => '#e0d8cc',
+      paddingTop: () => 1.5,
+      paddingBottom: () => 1.5,
+      paddingLeft: (i) => (i === 0 ? 0 : 10),
+      paddingRight: () => 0,
+    },
   };
 }

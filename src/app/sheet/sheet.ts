@@ -1,4 +1,13 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { CastingStore } from '../state/casting-store';
@@ -37,7 +46,13 @@ export class Sheet {
 
   protected readonly content = computed(() => {
     const plan = this.plan();
-    return plan && sheetContent(plan, this.list.lines(), this.list.currency(), this.units.system(), { estimated: this.plans.chillSource() !== 'worker', late: this.time.lateness() });
+    return (
+      plan &&
+      sheetContent(plan, this.list.lines(), this.list.currency(), this.units.system(), {
+        estimated: this.plans.chillSource() !== 'worker',
+        late: this.time.lateness(),
+      })
+    );
   });
 
   constructor() {
@@ -72,13 +87,22 @@ export class Sheet {
       const { missingLetters, sheetPdf } = await loadPdf();
       const missing = missingLetters(content);
       if (missing.length > 0) {
-        this.notices.say({ text: `The PDF has no letters for “${missing.slice(0, 6).join('')}” and would leave them out. Print the page instead, and choose “save as PDF” there: it has them.`, action: { name: 'Print', run: () => this.print() } });
+        this.notices.say({
+          text: `The PDF has no letters for “${missing.slice(0, 6).join('')}” and would leave them out. Print the page instead, and choose “save as PDF” there: it has them.`,
+          action: { name: 'Print', run: () => this.print() },
+        });
         return;
       }
-      saveFile(`Kilnstone weigh-out ${content.title}.pdf`, 'application/pdf', await sheetPdf(content, this.units.system()));
+      saveFile(
+        `Kilnstone weigh-out ${content.title}.pdf`,
+        'application/pdf',
+        await sheetPdf(content, this.units.system()),
+      );
     } catch (error) {
       console.error(error);
-      this.notices.say({ text: 'The PDF could not be written. Nothing is lost: print the page instead, and choose “save as PDF” there.' });
+      this.notices.say({
+        text: 'The PDF could not be written. Nothing is lost: print the page instead, and choose “save as PDF” there.',
+      });
     } finally {
       this.writing.set(false);
     }

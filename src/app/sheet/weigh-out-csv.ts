@@ -9,7 +9,28 @@ export async function weighOutCsv(plan: CastingPlan): Promise<string> {
   const chocolate = weighOutTables(plan, 'metric').flatMap((table) =>
     table.rows.map((row) => [table.chocolate, row.name, grams(row.perPartKg), grams(row.perRoundKg), grams(row.jobKg)]),
   );
-  const inside = plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => [choice.filling.name, 'Filling, each piece', grams(mass.value), '', grams(mass.value * layersOf(plan, part))]));
-  const mixed = plan.fillings.flatMap(({ fillingId, components }) => (components.length > 1 ? components.map(({ name, kg }) => [name, `in ${plan.casting.fillings.find(({ id }) => id === fillingId)?.name ?? ''}`, '', '', grams(kg)]) : []));
-  return papaparse.unparse({ fields: ['what', 'for', 'each, g', 'a round, g', 'the job, g'], data: [...chocolate, ...inside, ...mixed] }, { escapeFormulae: true });
+  const inside = plan.parts.flatMap((part) =>
+    part.fill.layers.map(({ choice, mass }) => [
+      choice.filling.name,
+      'Filling, each piece',
+      grams(mass.value),
+      '',
+      grams(mass.value * layersOf(plan, part)),
+    ]),
+  );
+  const mixed = plan.fillings.flatMap(({ fillingId, components }) =>
+    components.length > 1
+      ? components.map(({ name, kg }) => [
+          name,
+          `in ${plan.casting.fillings.find(({ id }) => id === fillingId)?.name ?? ''}`,
+          '',
+          '',
+          grams(kg),
+        ])
+      : [],
+  );
+  return papaparse.unparse(
+    { fields: ['what', 'for', 'each, g', 'a round, g', 'the job, g'], data: [...chocolate, ...inside, ...mixed] },
+    { escapeFormulae: true },
+  );
 }

@@ -26,7 +26,9 @@ describe('CastingStore', () => {
 
   beforeEach(async () => {
     storage = new PlainStorage();
-    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), { provide: CastingStorage, useValue: storage }] });
+    TestBed.configureTestingModule({
+      providers: [provideZonelessChangeDetection(), { provide: CastingStorage, useValue: storage }],
+    });
     store = TestBed.inject(CastingStore);
     await store.load();
     store.open('demo-bombs');
@@ -61,7 +63,12 @@ describe('CastingStore', () => {
     expect(store.current()?.name).toBe('Cider-spice bombs');
     store.add([{ ...demo[0], id: 'copy' }], 'copy');
     store.undo();
-    expect(store.castings().map((casting) => casting.id).sort()).toEqual(['demo-bites', 'demo-bombs']);
+    expect(
+      store
+        .castings()
+        .map((casting) => casting.id)
+        .sort(),
+    ).toEqual(['demo-bites', 'demo-bombs']);
   });
 
   it('shows what another tab changed, which clears redo; undo keeps that tab’s other changes', () => {
@@ -86,8 +93,21 @@ describe('CastingStore', () => {
 
   it('refuses an edit that could not be read again, says so, and changes nothing', () => {
     const before = store.current();
-    expect(store.edit('coats', ({ parts: [{ coats }] }) => coats.push({ ...coats[0], id: 'x', method: 'clamp' }, { ...coats[0], id: 'y', method: 'clamp' }))).toBe(false);
-    expect(store.edit('melts', (casting) => (casting.melts = Array.from({ length: 21 }, (_, i) => ({ ...casting.melts[0], id: i === 0 ? 'melt-1' : `m${i}` }))))).toBe(false);
+    expect(
+      store.edit('coats', ({ parts: [{ coats }] }) =>
+        coats.push({ ...coats[0], id: 'x', method: 'clamp' }, { ...coats[0], id: 'y', method: 'clamp' }),
+      ),
+    ).toBe(false);
+    expect(
+      store.edit(
+        'melts',
+        (casting) =>
+          (casting.melts = Array.from({ length: 21 }, (_, i) => ({
+            ...casting.melts[0],
+            id: i === 0 ? 'melt-1' : `m${i}`,
+          }))),
+      ),
+    ).toBe(false);
     expect(TestBed.inject(Notices).notice()?.text).toContain('There is room for 20 melts');
     expect(store.edit('due', (casting) => (casting.due = { local: '2026-02-30T10:00', zone: 'Z' }))).toBe(false);
     expect(store.current()).toBe(before);

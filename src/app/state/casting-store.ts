@@ -21,7 +21,11 @@ export class CastingStore {
   private readonly ownReset = signal(0);
 
   /** Records of a library that undo or redo puts back: what was there, and what is to be there instead. */
-  readonly libraryTurned = new Subject<{ readonly library: LibraryKey; readonly from: LibraryChange['before']; readonly to: LibraryChange['after'] }>();
+  readonly libraryTurned = new Subject<{
+    readonly library: LibraryKey;
+    readonly from: LibraryChange['before'];
+    readonly to: LibraryChange['after'];
+  }>();
 
   readonly castings = this.list.asReadonly();
   readonly loaded = signal(false);
@@ -67,7 +71,13 @@ export class CastingStore {
     if (!changed) return false;
     if (changed.before === changed.after) return true;
     this.notices.outdate();
-    this.history.push({ kind: 'edit', ...changed, label, at: Date.now(), ...(gesture === undefined ? {} : { gesture }) });
+    this.history.push({
+      kind: 'edit',
+      ...changed,
+      label,
+      at: Date.now(),
+      ...(gesture === undefined ? {} : { gesture }),
+    });
     this.replace(changed.after);
     return true;
   }
@@ -105,7 +115,10 @@ export class CastingStore {
     if (change?.kind === 'edit') this.turn(change.after, change.before);
     else if (change?.kind === 'add') {
       // Redo brings them back as they are now, and not as they were added.
-      this.history.amendRedo({ ...change, castings: change.castings.map((casting) => this.byId(casting.id) ?? casting) });
+      this.history.amendRedo({
+        ...change,
+        castings: change.castings.map((casting) => this.byId(casting.id) ?? casting),
+      });
       this.take(change.castings);
     } else if (change?.kind === 'remove') this.put(change.castings);
     else if (change?.kind === 'library') {
@@ -137,7 +150,8 @@ export class CastingStore {
     this.historyTick.update((n) => n + 1);
     this.ownReset.update((n) => n + 1);
     // What is not in sight must not change unnoticed.
-    if (change?.kind === 'edit' && change.after.id !== this.openId()) this.notices.say({ text: `${done} in “${change.after.name}”: ${change.label}.` });
+    if (change?.kind === 'edit' && change.after.id !== this.openId())
+      this.notices.say({ text: `${done} in “${change.after.name}”: ${change.label}.` });
   }
 
   /** Takes a change of a library into the same undo as everything else. */
@@ -171,7 +185,8 @@ export class CastingStore {
     const now = this.byId(to.id);
     if (!now) return;
     const turned = mergeRecords(from, to, now, 'theirs');
-    if (alike(turned, now) || !readCasting(turned).ok) this.notices.say({ text: `Nothing to take back in “${now.name}”: it was changed elsewhere since.` });
+    if (alike(turned, now) || !readCasting(turned).ok)
+      this.notices.say({ text: `Nothing to take back in “${now.name}”: it was changed elsewhere since.` });
     else this.replace(turned);
   }
 

@@ -28,7 +28,9 @@ export class CastingsActions {
 
   constructor() {
     // The kitchen is read when the first view stands: before that it would only take the processor from it.
-    timer(KITCHEN_AFTER_MS).pipe(takeUntilDestroyed()).subscribe(() => this.injector.get(Kitchens));
+    timer(KITCHEN_AFTER_MS)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.injector.get(Kitchens));
   }
 
   /** A new casting, in a mold where one is given, else in the first of the supper's. */
@@ -46,7 +48,12 @@ export class CastingsActions {
   }
 
   copy(casting: Casting): void {
-    const copy: Casting = { ...structuredClone(casting), id: newId(), name: this.freeName(casting.name), createdAt: new Date().toISOString() };
+    const copy: Casting = {
+      ...structuredClone(casting),
+      id: newId(),
+      name: this.freeName(casting.name),
+      createdAt: new Date().toISOString(),
+    };
     // It is to be made yet.
     delete copy.bookedAt;
     this.addAndOpen(copy, `copy ${casting.name}`);

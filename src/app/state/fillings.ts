@@ -17,7 +17,9 @@ export class Fillings {
 
   readonly options = computed<readonly Option<string>[]>(() => {
     const there = this.pantry.fillings().map(({ id, name }) => ({ value: id, name }));
-    const own = (this.store.current()?.fillings ?? []).filter(({ id }) => !there.some(({ value }) => value === id)).map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name }));
+    const own = (this.store.current()?.fillings ?? [])
+      .filter(({ id }) => !there.some(({ value }) => value === id))
+      .map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name }));
     return [...own, ...there];
   });
 
@@ -25,10 +27,13 @@ export class Fillings {
   differs(id: string): boolean {
     const entry = this.entry(id);
     const own = this.store.current()?.fillings ?? [];
-    return entry !== undefined && this.withInner(entry).some((there) => {
-      const copy = own.find((filling) => filling.id === there.id);
-      return copy !== undefined && !alike(castingFilling(there), copy);
-    });
+    return (
+      entry !== undefined &&
+      this.withInner(entry).some((there) => {
+        const copy = own.find((filling) => filling.id === there.id);
+        return copy !== undefined && !alike(castingFilling(there), copy);
+      })
+    );
   }
 
   /**
@@ -43,14 +48,17 @@ export class Fillings {
       putCopy(casting.fillings, castingFilling(filling), renewed);
       for (const { chocolateId } of filling.recipe) {
         const chocolate = this.pantry.chocolates().find((candidate) => candidate.id === chocolateId);
-        if (chocolate && !casting.chocolates.some((own) => own.id === chocolate.id)) casting.chocolates.push(castingChocolate(chocolate));
+        if (chocolate && !casting.chocolates.some((own) => own.id === chocolate.id))
+          casting.chocolates.push(castingChocolate(chocolate));
       }
     }
     // What a recipe names and is neither in the pantry nor in the casting is known by its name alone.
     for (const filling of casting.fillings) {
       for (const part of filling.recipe) {
-        if (part.fillingId !== undefined && !casting.fillings.some((one) => one.id === part.fillingId)) delete part.fillingId;
-        if (part.chocolateId !== undefined && !casting.chocolates.some((one) => one.id === part.chocolateId)) delete part.chocolateId;
+        if (part.fillingId !== undefined && !casting.fillings.some((one) => one.id === part.fillingId))
+          delete part.fillingId;
+        if (part.chocolateId !== undefined && !casting.chocolates.some((one) => one.id === part.chocolateId))
+          delete part.chocolateId;
       }
     }
     return true;
@@ -62,7 +70,9 @@ export class Fillings {
 
   private withInner(entry: PantryFilling, seen: readonly string[] = []): PantryFilling[] {
     if (seen.includes(entry.id)) return [];
-    const inner = entry.recipe.flatMap(({ fillingId }) => (fillingId === undefined ? [] : this.entry(fillingId) ?? []));
+    const inner = entry.recipe.flatMap(({ fillingId }) =>
+      fillingId === undefined ? [] : (this.entry(fillingId) ?? []),
+    );
     return [...inner.flatMap((one) => this.withInner(one, [...seen, entry.id])), entry];
   }
 }

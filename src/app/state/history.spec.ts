@@ -2,7 +2,14 @@ import type { Casting } from '../../core/record/casting';
 import { History, type Change } from './history';
 
 const states = Array.from({ length: 4 }, (_, pieces) => ({ id: 'a', pieces: pieces + 1 }) as Casting);
-const edit = (label: string, at: number, gesture?: string, [before, after] = [states[0], states[1]]): Change => ({ kind: 'edit', before, after, label, at, gesture });
+const edit = (label: string, at: number, gesture?: string, [before, after] = [states[0], states[1]]): Change => ({
+  kind: 'edit',
+  before,
+  after,
+  label,
+  at,
+  gesture,
+});
 
 describe('History', () => {
   it('gives changes back in reverse, and again', () => {

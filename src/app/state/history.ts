@@ -63,11 +63,25 @@ export class History {
     this.undone = [];
     const last = this.done.at(-1);
     // A change from another tab between two of a gesture is no part of it.
-    if (change.kind === 'edit' && last?.kind === 'edit' && change.gesture !== undefined && last.gesture === change.gesture && last.after === change.before && change.at - last.at < ONE_GESTURE_MS) {
+    if (
+      change.kind === 'edit' &&
+      last?.kind === 'edit' &&
+      change.gesture !== undefined &&
+      last.gesture === change.gesture &&
+      last.after === change.before &&
+      change.at - last.at < ONE_GESTURE_MS
+    ) {
       this.done[this.done.length - 1] = { ...change, before: last.before };
       return;
     }
-    if (change.kind === 'library' && last?.kind === 'library' && last.library === change.library && change.gesture !== undefined && last.gesture === change.gesture && change.at - last.at < ONE_GESTURE_MS) {
+    if (
+      change.kind === 'library' &&
+      last?.kind === 'library' &&
+      last.library === change.library &&
+      change.gesture !== undefined &&
+      last.gesture === change.gesture &&
+      change.at - last.at < ONE_GESTURE_MS
+    ) {
       this.done[this.done.length - 1] = { ...change, before: last.before };
       return;
     }

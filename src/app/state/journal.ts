@@ -19,7 +19,10 @@ export class Journal<T> {
   private written = false;
 
   /** @param kind what is kept, unlike any other's; @param tab this tab, likewise */
-  constructor(kind: string, private readonly tab: string) {
+  constructor(
+    kind: string,
+    private readonly tab: string,
+  ) {
     this.prefix = `kilnstone.journal.${kind}.`;
   }
 
@@ -28,7 +31,8 @@ export class Journal<T> {
     this.written = true;
     const { put, remove } = page;
     // Without what it was changed from, a change takes half the room.
-    if (!attempt(this.prefix + this.tab, { put, remove })) attempt(this.prefix + this.tab, { put: put.map(({ record }) => ({ record })), remove });
+    if (!attempt(this.prefix + this.tab, { put, remove }))
+      attempt(this.prefix + this.tab, { put: put.map(({ record }) => ({ record })), remove });
   }
 
   /** This tab has nothing more to save. */

@@ -13,7 +13,11 @@ export class Kitchens extends RecordLibrary<StoredKitchen> {
   readonly kitchen = computed(() => this.byId().get(KITCHEN_ID) ?? usualKitchen(new Date()));
 
   constructor() {
-    super(inject(KitchenStorage), { key: 'kitchens', plural: 'kitchen changes', accepts: (kitchen) => StoredKitchenSchema.safeParse(kitchen).success });
+    super(inject(KitchenStorage), {
+      key: 'kitchens',
+      plural: 'kitchen changes',
+      accepts: (kitchen) => StoredKitchenSchema.safeParse(kitchen).success,
+    });
   }
 
   change(label: string, change: (kitchen: StoredKitchen) => void, gesture = label): boolean {

@@ -11,7 +11,11 @@ import { saveFile } from './save-file';
 @Injectable({ providedIn: 'root' })
 export class MoldLibrary extends RecordLibrary<LibraryMold> {
   constructor() {
-    super(inject(MoldStorage), { key: 'molds', plural: 'molds', accepts: (mold) => LibraryMoldSchema.safeParse(mold).success });
+    super(inject(MoldStorage), {
+      key: 'molds',
+      plural: 'molds',
+      accepts: (mold) => LibraryMoldSchema.safeParse(mold).success,
+    });
   }
 
   get molds() {
@@ -20,13 +24,20 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
 
   /** Castings that hold a copy of a mold, by name. */
   usedBy(moldId: string): readonly string[] {
-    return this.castings.castings().filter((casting) => casting.molds.some((mold) => mold.id === moldId)).map((casting) => casting.name);
+    return this.castings
+      .castings()
+      .filter((casting) => casting.molds.some((mold) => mold.id === moldId))
+      .map((casting) => casting.name);
   }
 
   /** A new mold like the first one shipped, each cavity a piece by itself, under a free name. */
   create(): LibraryMold {
     const model = SHIPPED_MOLDS[0];
-    return this.added({ ...structuredClone(model), composition: { kind: 'single' }, emptyKg: undefined }, 'New mold', 'new mold');
+    return this.added(
+      { ...structuredClone(model), composition: { kind: 'single' }, emptyKg: undefined },
+      'New mold',
+      'new mold',
+    );
   }
 
   copy(mold: LibraryMold): LibraryMold {
@@ -35,7 +46,12 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
 
   remove(mold: LibraryMold): void {
     const used = this.usedBy(mold.id);
-    this.removed(mold, used.length === 0 ? '' : ` ${used.length === 1 ? `“${used[0]}” keeps its own copy` : `${used.length} castings keep their own copies`}.`);
+    this.removed(
+      mold,
+      used.length === 0
+        ? ''
+        : ` ${used.length === 1 ? `“${used[0]}” keeps its own copy` : `${used.length} castings keep their own copies`}.`,
+    );
   }
 
   /** Brings back those of the shipped molds that are not there. */
@@ -45,11 +61,21 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
   }
 
   export(molds: readonly LibraryMold[]): void {
-    saveFile(`Kilnstone ${molds.length === 1 ? molds[0].name : 'molds'}.json`, 'application/json', writeMoldFile(molds, new Date()));
+    saveFile(
+      `Kilnstone ${molds.length === 1 ? molds[0].name : 'molds'}.json`,
+      'application/json',
+      writeMoldFile(molds, new Date()),
+    );
   }
 
   private added(model: Mold, name: string, label: string): LibraryMold {
-    const mold: LibraryMold = { ...structuredClone(model), id: newId(), name: this.freeName(name), schemaVersion: MOLD_SCHEMA_VERSION, createdAt: new Date().toISOString() };
+    const mold: LibraryMold = {
+      ...structuredClone(model),
+      id: newId(),
+      name: this.freeName(name),
+      schemaVersion: MOLD_SCHEMA_VERSION,
+      createdAt: new Date().toISOString(),
+    };
     this.keep({ before: [], after: [mold], label });
     return mold;
   }

@@ -8,14 +8,17 @@ import { OpenPart } from './open-part';
 export class OpenMelt {
   private readonly store = inject(CastingStore);
   private readonly part = inject(OpenPart);
-  private readonly wanted = signal<{ readonly partId: string | undefined; readonly meltId: string } | undefined>(undefined);
+  private readonly wanted = signal<{ readonly partId: string | undefined; readonly meltId: string } | undefined>(
+    undefined,
+  );
 
   readonly id = computed(() => {
     const casting = this.store.current();
     const wanted = this.wanted();
     if (!casting) return undefined;
     // Another part brings its own melt with it.
-    if (wanted && wanted.partId === this.part.id() && casting.melts.some(({ id }) => id === wanted.meltId)) return wanted.meltId;
+    if (wanted && wanted.partId === this.part.id() && casting.melts.some(({ id }) => id === wanted.meltId))
+      return wanted.meltId;
     return partOf(casting, this.part.id()).coats[0].shares[0].meltId;
   });
 

@@ -18,8 +18,12 @@ import { saveFile } from './save-file';
 /** The chocolates, tints and fillings at hand: listed, edited, copied, deleted, exported; all of it undone with everything else. */
 @Injectable({ providedIn: 'root' })
 export class Pantry extends RecordLibrary<PantryEntry> {
-  readonly chocolates = computed(() => this.records().filter((entry): entry is PantryChocolate => entry.entry === 'chocolate'));
-  readonly fillings = computed(() => this.records().filter((entry): entry is PantryFilling => entry.entry === 'filling'));
+  readonly chocolates = computed(() =>
+    this.records().filter((entry): entry is PantryChocolate => entry.entry === 'chocolate'),
+  );
+  readonly fillings = computed(() =>
+    this.records().filter((entry): entry is PantryFilling => entry.entry === 'filling'),
+  );
   readonly tints = computed(() => this.records().filter((entry): entry is PantryTint => entry.entry === 'tint'));
 
   constructor() {
@@ -28,20 +32,50 @@ export class Pantry extends RecordLibrary<PantryEntry> {
 
   /** Castings that hold a copy of an entry, by name. */
   usedBy(id: string): readonly string[] {
-    return this.castings.castings().filter((casting) => usesEntry(casting, id)).map((casting) => casting.name);
+    return this.castings
+      .castings()
+      .filter((casting) => usesEntry(casting, id))
+      .map((casting) => casting.name);
   }
 
   createChocolate(): PantryEntry {
     const { fatShare, meltToC, seedToC, workFromC, workToC, ceilingC } = CHOCOLATE_MATTER.dark;
-    return this.added({
-      ...this.fresh('New chocolate'), entry: 'chocolate', kind: 'dark', fluidity: 'medium', fatShare, meltToC, seedToC, workFromC, workToC, ceilingC, colour: '#5a3624', allergens: ['soy'], lot: '', packKg: 0.25, stockKg: 0,
-    }, 'new chocolate');
+    return this.added(
+      {
+        ...this.fresh('New chocolate'),
+        entry: 'chocolate',
+        kind: 'dark',
+        fluidity: 'medium',
+        fatShare,
+        meltToC,
+        seedToC,
+        workFromC,
+        workToC,
+        ceilingC,
+        colour: '#5a3624',
+        allergens: ['soy'],
+        lot: '',
+        packKg: 0.25,
+        stockKg: 0,
+      },
+      'new chocolate',
+    );
   }
 
   createTint(): PantryEntry | undefined {
     const base = this.chocolates().find((chocolate) => chocolate.kind === 'white') ?? this.chocolates()[0];
     if (!base) return undefined;
-    return this.added({ ...this.fresh('New tint'), entry: 'tint', colour: base.colour, chocolates: [{ chocolateId: base.id, parts: 20 }], colours: [], allAtOnce: true }, 'new tint');
+    return this.added(
+      {
+        ...this.fresh('New tint'),
+        entry: 'tint',
+        colour: base.colour,
+        chocolates: [{ chocolateId: base.id, parts: 20 }],
+        colours: [],
+        allAtOnce: true,
+      },
+      'new tint',
+    );
   }
 
   copy(entry: PantryEntry): PantryEntry {
@@ -51,20 +85,39 @@ export class Pantry extends RecordLibrary<PantryEntry> {
   remove(entry: PantryEntry): void {
     const used = this.usedBy(entry.id).length;
     const tints = this.tints().filter((tint) => tint.chocolates.some(({ chocolateId }) => chocolateId === entry.id));
-    const mixed = this.fillings().filter(({ recipe }) => recipe.some(({ chocolateId, fillingId }) => chocolateId === entry.id || fillingId === entry.id));
-    const kept = used === 0 ? '' : ` ${used === 1 ? 'One casting keeps its own copy' : `${used} castings keep their own copies`}.`;
-    this.removed(entry, `${kept}${tints.length === 0 ? '' : ` ${tints.map((tint) => `“${tint.name}”`).join(', ')} cannot be mixed without it.`}${mixed.length === 0 ? '' : ` ${mixed.map((filling) => `“${filling.name}”`).join(', ')} ${mixed.length === 1 ? 'has' : 'have'} it in the recipe, by name.`}`);
+    const mixed = this.fillings().filter(({ recipe }) =>
+      recipe.some(({ chocolateId, fillingId }) => chocolateId === entry.id || fillingId === entry.id),
+    );
+    const kept =
+      used === 0 ? '' : ` ${used === 1 ? 'One casting keeps its own copy' : `${used} castings keep their own copies`}.`;
+    this.removed(
+      entry,
+      `${kept}${tints.length === 0 ? '' : ` ${tints.map((tint) => `“${tint.name}”`).join(', ')} cannot be mixed without it.`}${mixed.length === 0 ? '' : ` ${mixed.map((filling) => `“${filling.name}”`).join(', ')} ${mixed.length === 1 ? 'has' : 'have'} it in the recipe, by name.`}`,
+    );
   }
 
   createFilling(): PantryEntry {
-    return this.added({ ...this.fresh('New filling'), entry: 'filling', kind: 'ganache', bulkDensity: FILLING_MATTER.ganache.bulkDensity, allergens: [], recipe: [], stockKg: 0, packKg: 0.25 }, 'new filling');
+    return this.added(
+      {
+        ...this.fresh('New filling'),
+        entry: 'filling',
+        kind: 'ganache',
+        bulkDensity: FILLING_MATTER.ganache.bulkDensity,
+        allergens: [],
+        recipe: [],
+        stockKg: 0,
+        packKg: 0.25,
+      },
+      'new filling',
+    );
   }
 
   /** Puts entries as they are after the job of a casting, which is marked as booked, in one step of undo. */
   book(entries: readonly PantryEntry[], castingId: string): void {
     const before = entries.flatMap(({ id }) => this.byId().get(id) ?? []);
     const mark = this.castings.changed(castingId, (casting) => (casting.bookedAt = new Date().toISOString()));
-    if (before.length > 0 && mark) this.keep({ before, after: entries, label: 'job booked into the pantry', casting: mark });
+    if (before.length > 0 && mark)
+      this.keep({ before, after: entries, label: 'job booked into the pantry', casting: mark });
   }
 
   bringShippedBack(): void {
@@ -73,7 +126,11 @@ export class Pantry extends RecordLibrary<PantryEntry> {
   }
 
   export(entries: readonly PantryEntry[]): void {
-    saveFile(`Kilnstone ${entries.length === 1 ? entries[0].name : 'pantry'}.json`, 'application/json', writePantryFile(entries, new Date()));
+    saveFile(
+      `Kilnstone ${entries.length === 1 ? entries[0].name : 'pantry'}.json`,
+      'application/json',
+      writePantryFile(entries, new Date()),
+    );
   }
 
   private fresh(name: string): Pick<PantryEntry, 'id' | 'name' | 'schemaVersion' | 'createdAt'> {
@@ -87,8 +144,16 @@ export class Pantry extends RecordLibrary<PantryEntry> {
 }
 
 function usesEntry(casting: Casting, id: string): boolean {
-  const fillings = new Set([...casting.fill.map(({ fillingId }) => fillingId), ...casting.finishes.flatMap((finish) => ('fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : []))]);
-  return fillings.has(id) || casting.melts.some(({ source }) => (source.kind === 'chocolate' ? source.chocolateId === id : source.tintId === id));
+  const fillings = new Set([
+    ...casting.fill.map(({ fillingId }) => fillingId),
+    ...casting.finishes.flatMap((finish) =>
+      'fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : [],
+    ),
+  ]);
+  return (
+    fillings.has(id) ||
+    casting.melts.some(({ source }) => (source.kind === 'chocolate' ? source.chocolateId === id : source.tintId === id))
+  );
 }
 
 /**
@@ -96,8 +161,18 @@ function usesEntry(casting: Casting, id: string): boolean {
  * stays with all that was learned of it, unless it is to be renewed.
  * Gives what can be melted from it; undefined, and nothing changed, where a tint lacks a chocolate.
  */
-export function bringIn(casting: Casting, entry: PantryChocolate | PantryTint, chocolates: readonly PantryChocolate[], renewed = false): MeltSource | undefined {
-  const needed = entry.entry === 'chocolate' ? [entry] : entry.chocolates.flatMap(({ chocolateId }) => chocolates.find((chocolate) => chocolate.id === chocolateId) ?? []);
+export function bringIn(
+  casting: Casting,
+  entry: PantryChocolate | PantryTint,
+  chocolates: readonly PantryChocolate[],
+  renewed = false,
+): MeltSource | undefined {
+  const needed =
+    entry.entry === 'chocolate'
+      ? [entry]
+      : entry.chocolates.flatMap(
+          ({ chocolateId }) => chocolates.find((chocolate) => chocolate.id === chocolateId) ?? [],
+        );
   if (entry.entry === 'tint' && needed.length < entry.chocolates.length) return undefined;
   if (!hasRoomFor(casting, needed.length + 1)) dropUnusedCopies(casting);
   for (const chocolate of needed) putCopy(casting.chocolates, castingChocolate(chocolate), renewed);

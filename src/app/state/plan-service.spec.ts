@@ -138,7 +138,9 @@ describe('PlanService', () => {
 
   it('says what taking a note’s advice would change', async () => {
     await begin(0);
-    const [long] = plan().problems.filter(({ key }) => key === 'longJob').map(problemId);
+    const [long] = plan()
+      .problems.filter(({ key }) => key === 'longJob')
+      .map(problemId);
     await until(() => plans.effects().has(long));
     expect(plans.effects().get(long)?.seconds).toBeLessThan(-600);
   });

@@ -59,7 +59,9 @@ export class PlanService {
   /** The simulation's corrections, one for each part; undefined before the first answer. */
   readonly allSimulated = computed(() => this.newest()?.map(({ simulated }) => simulated));
   /** That of the open part. */
-  readonly simulated = computed(() => this.allSimulated()?.[this.store.current()?.parts.findIndex(({ id }) => id === this.openPart.id()) ?? 0]);
+  readonly simulated = computed(
+    () => this.allSimulated()?.[this.store.current()?.parts.findIndex(({ id }) => id === this.openPart.id()) ?? 0],
+  );
 
   private readonly whole = computed<PlanDraft | undefined>(() => {
     const casting = this.store.current();
@@ -83,7 +85,8 @@ export class PlanService {
       const shown = this.shown();
       if (!draft) return undefined;
       if (answered?.key === this.key()) return { draft, result: answered.result };
-      if (this.workerState() === 'failed' || shown?.draft.casting.id !== draft.casting.id) return { draft, result: undefined };
+      if (this.workerState() === 'failed' || shown?.draft.casting.id !== draft.casting.id)
+        return { draft, result: undefined };
       return shown;
     },
     { equal: (a, b) => a?.draft === b?.draft && a?.result === b?.result },
@@ -91,14 +94,19 @@ export class PlanService {
   private readonly lastResult = computed(() => {
     const standing = this.standing();
     const answered = this.answered();
-    const fits = answered?.draft.casting.id === standing?.draft.casting.id && sameCoats(answered?.result, standing?.draft);
+    const fits =
+      answered?.draft.casting.id === standing?.draft.casting.id && sameCoats(answered?.result, standing?.draft);
     return standing?.result ?? (fits ? answered?.result : undefined);
   });
 
-  readonly chillSource = computed<ChillSource>(() => (this.answered()?.key === this.key() ? 'worker' : this.lastResult() ? 'last' : 'first'));
+  readonly chillSource = computed<ChillSource>(() =>
+    this.answered()?.key === this.key() ? 'worker' : this.lastResult() ? 'last' : 'first',
+  );
   private readonly wholePlan = computed<CastingPlan | undefined>(() => {
     const draft = this.standing()?.draft;
-    return draft && finishPlan(draft, this.lastResult() ?? draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
+    return (
+      draft && finishPlan(draft, this.lastResult() ?? draft.parts.map(({ chillInput }) => chillNominal(chillInput)))
+    );
   });
   /** Every answer, seen from the open part. */
   readonly plan = computed<CastingPlan | undefined>(() => this.seen(this.wholePlan()));
@@ -111,7 +119,9 @@ export class PlanService {
   /** What each note's remedy would change, a moment after the plan has come to rest. */
   readonly effects = toSignal(
     toObservable(this.atRest).pipe(
-      switchMap((casting) => (casting ? timer(EFFECTS_AFTER_MS).pipe(switchMap(() => this.client.effects(casting))) : EMPTY)),
+      switchMap((casting) =>
+        casting ? timer(EFFECTS_AFTER_MS).pipe(switchMap(() => this.client.effects(casting))) : EMPTY,
+      ),
     ),
     { initialValue: new Map() as RemedyEffects },
   );
@@ -132,7 +142,10 @@ export class PlanService {
       this.turns.next(() => this.take(answer));
     });
     toObservable(this.waitingSince)
-      .pipe(switchMap((since) => (since ? timer(PATIENCE_MS) : EMPTY)), takeUntilDestroyed())
+      .pipe(
+        switchMap((since) => (since ? timer(PATIENCE_MS) : EMPTY)),
+        takeUntilDestroyed(),
+      )
       .subscribe(() => {
         const draft = this.whole();
         if (draft) this.shown.set({ draft, result: undefined });
@@ -157,10 +170,15 @@ export class PlanService {
     const now = this.store.current();
     const casting = now && key === this.key() ? now : asked;
     // What is on screen by the closed form may be of now already; and a drag need not be followed by every answer.
-    const late = key !== this.key() && (this.shown()?.draft.casting === this.store.current() || performance.now() - this.followedAt < FOLLOWS_MS);
+    const late =
+      key !== this.key() &&
+      (this.shown()?.draft.casting === this.store.current() || performance.now() - this.followedAt < FOLLOWS_MS);
     if (late) return;
     this.followedAt = performance.now();
-    const draft = draftPlan(casting, worked.map(({ simulated }) => simulated));
+    const draft = draftPlan(
+      casting,
+      worked.map(({ simulated }) => simulated),
+    );
     const result = worked.map(({ chill }) => chill);
     this.answered.set({ draft, key, result });
     this.shown.set({ draft, result });
@@ -173,5 +191,8 @@ export class PlanService {
 
 /** Whether chills are of as many parts and coats as a draft. */
 function sameCoats(chills: readonly ChillResult[] | undefined, draft: PlanDraft | undefined): boolean {
-  return chills?.length === draft?.parts.length && (draft?.parts.every(({ coatsMade }, i) => chills?.[i].coats.length === coatsMade.length) ?? false);
+  return (
+    chills?.length === draft?.parts.length &&
+    (draft?.parts.every(({ coatsMade }, i) => chills?.[i].coats.length === coatsMade.length) ?? false)
+  );
 }

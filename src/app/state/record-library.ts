@@ -29,13 +29,23 @@ export abstract class RecordLibrary<T extends Named> {
   /** Resolves once what is stored is there. */
   readonly ready: Promise<void>;
 
-  protected constructor(private readonly storage: RecordStorage<T>, private readonly kind: LibraryKind<T>) {
+  protected constructor(
+    private readonly storage: RecordStorage<T>,
+    private readonly kind: LibraryKind<T>,
+  ) {
     storage.changes.subscribe(({ records, removed }) => this.show(records, removed));
     this.castings.libraryTurned.subscribe(({ library, from, to }) => {
-      if (library === kind.key) this.turn(from as readonly T[], (to as readonly T[]).map((record) => this.mergedWithNow(from as readonly T[], record)));
+      if (library === kind.key)
+        this.turn(
+          from as readonly T[],
+          (to as readonly T[]).map((record) => this.mergedWithNow(from as readonly T[], record)),
+        );
     });
     effect(() => {
-      if (storage.state() === 'full') this.notices.say({ text: `The browser’s storage is full: ${kind.plural} changed now are kept in this tab only. Export them, then free some space.` });
+      if (storage.state() === 'full')
+        this.notices.say({
+          text: `The browser’s storage is full: ${kind.plural} changed now are kept in this tab only. Export them, then free some space.`,
+        });
     });
     this.ready = storage.open().then((records) => {
       this.list.set(records);
@@ -68,13 +78,18 @@ export abstract class RecordLibrary<T extends Named> {
       return { ...record, id };
     });
     this.keep({ before: [], after: fresh, label: `import of ${this.kind.plural}` });
-    this.notices.say({ text: `Added ${fresh.length} ${fresh.length === 1 ? this.kind.plural.replace(/s$/, '') : this.kind.plural}.` });
+    this.notices.say({
+      text: `Added ${fresh.length} ${fresh.length === 1 ? this.kind.plural.replace(/s$/, '') : this.kind.plural}.`,
+    });
   }
 
   /** Removes a record, and offers the way back. */
   protected removed(record: T, more: string): void {
     this.keep({ before: [record], after: [], label: `delete ${record.name}` });
-    this.notices.say({ text: `Deleted “${record.name}”.${more}`, action: { name: 'Undo', run: () => this.castings.undo() } });
+    this.notices.say({
+      text: `Deleted “${record.name}”.${more}`,
+      action: { name: 'Undo', run: () => this.castings.undo() },
+    });
   }
 
   protected freeName(name: string): string {
@@ -84,7 +99,13 @@ export abstract class RecordLibrary<T extends Named> {
     return free;
   }
 
-  protected keep(change: { readonly before: readonly T[]; readonly after: readonly T[]; readonly label: string; readonly gesture?: string; readonly casting?: CastingChange }): void {
+  protected keep(change: {
+    readonly before: readonly T[];
+    readonly after: readonly T[];
+    readonly label: string;
+    readonly gesture?: string;
+    readonly casting?: CastingChange;
+  }): void {
     this.castings.remember({ kind: 'library', library: this.kind.key, at: Date.now(), ...change });
     this.turn(change.before, change.after);
   }

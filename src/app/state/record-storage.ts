@@ -54,7 +54,11 @@ export abstract class RecordStorage<T extends Named> {
   readonly restored = signal(0);
 
   /** @param kind what is kept; @param first what a first visit begins with */
-  protected constructor(readonly kind: StoredKind, private readonly repository: RecordRepository<T>, private readonly first: () => readonly T[]) {
+  protected constructor(
+    readonly kind: StoredKind,
+    private readonly repository: RecordRepository<T>,
+    private readonly first: () => readonly T[],
+  ) {
     this.journal = new Journal(kind, repository.tab);
     inject(Storages).add(this as unknown as RecordStorage<Named>);
     // A plain timer and not a debounce by the clock, which would wait for ever if the clock is set back.
@@ -72,7 +76,9 @@ export abstract class RecordStorage<T extends Named> {
   /** Opens storage, lays down the first records on a first visit, and gives what is there. */
   async open(): Promise<readonly T[]> {
     try {
-      const stored = await firstValueFrom(race(from(this.stored()), timer(ANSWERS_WITHIN_MS).pipe(map(() => undefined))));
+      const stored = await firstValueFrom(
+        race(from(this.stored()), timer(ANSWERS_WITHIN_MS).pipe(map(() => undefined))),
+      );
       if (!stored) {
         this.state.set('silent');
         return this.first();
@@ -80,7 +86,10 @@ export abstract class RecordStorage<T extends Named> {
       this.usable = true;
       this.note(stored);
       timer(WATCH_AFTER_MS)
-        .pipe(switchMap(() => this.repository.watch()), retry(WATCHES_AGAIN))
+        .pipe(
+          switchMap(() => this.repository.watch()),
+          retry(WATCHES_AGAIN),
+        )
         .subscribe({ next: (now) => this.hear(now), error: () => this.state.set('memory') });
       return this.withUnsaved(stored.records.map(({ record }) => record));
     } catch (error) {
@@ -147,16 +156,21 @@ export abstract class RecordStorage<T extends Named> {
         this.toPut.delete(id);
       }
     }
-    this.writing = this.writing.then(() => this.flush()).then(() => {
-      if (this.toPut.size + this.toRemove.size === 0) this.journal.drop(keys);
-    });
+    this.writing = this.writing
+      .then(() => this.flush())
+      .then(() => {
+        if (this.toPut.size + this.toRemove.size === 0) this.journal.drop(keys);
+      });
     return [...byId.values()];
   }
 
   /** The page may be going away: the browser will wait for a note, and not for the database. */
   private leave(): void {
     if (this.usable && this.toPut.size + this.toRemove.size > 0) {
-      this.journal.write({ put: [...this.toPut.values()].map((record) => ({ record, from: this.known.get(record.id)?.record })), remove: [...this.toRemove] });
+      this.journal.write({
+        put: [...this.toPut.values()].map((record) => ({ record, from: this.known.get(record.id)?.record })),
+        remove: [...this.toRemove],
+      });
     }
     this.flushNow.next();
   }
@@ -173,7 +187,11 @@ export abstract class RecordStorage<T extends Named> {
     const put = [...this.toPut.values()];
     const remove = [...this.toRemove];
     try {
-      const { stamp, records, restored } = await this.repository.write(put.map((record) => ({ record, from: this.known.get(record.id) })), remove, () => this.held());
+      const { stamp, records, restored } = await this.repository.write(
+        put.map((record) => ({ record, from: this.known.get(record.id) })),
+        remove,
+        () => this.held(),
+      );
       for (const id of remove) {
         this.toRemove.delete(id);
         this.known.delete(id);
@@ -246,7 +264,10 @@ export abstract class RecordStorage<T extends Named> {
       if (known && known.stamp >= stamp) continue;
       records.push(...this.settle(known?.record, { record, stamp }));
     }
-    const present = new Set([...stored.records.map(({ record }) => record.id), ...stored.unreadable.map(({ id }) => id)]);
+    const present = new Set([
+      ...stored.records.map(({ record }) => record.id),
+      ...stored.unreadable.map(({ id }) => id),
+    ]);
     const removed = [...this.known.keys()].filter((id) => !present.has(id) && !this.toPut.has(id));
     for (const id of removed) this.known.delete(id);
     if (records.length > 0 || removed.length > 0) this.outside.next({ records, removed });

@@ -41,17 +41,34 @@ export class ShoppingList {
       const entry = this.stocked(need.entryId);
       // Sold by the casting's own copy where the pantry has none of it.
       const packKg = entry?.packKg ?? plan.casting.chocolates.find(({ id }) => id === need.entryId)?.packKg;
-      const own = need.entryId === undefined ? undefined : plan.casting.onHand.find(({ chocolateId }) => chocolateId === need.entryId)?.kg;
+      const own =
+        need.entryId === undefined
+          ? undefined
+          : plan.casting.onHand.find(({ chocolateId }) => chocolateId === need.entryId)?.kg;
       const stockKg = entry?.stockKg;
       const packPrice = entry?.packPrice;
-      return { ...need, stockKg, packKg, packPrice, shopping: packKg === undefined ? undefined : shopping(need.neededKg, own ?? stockKg ?? 0, packKg, packPrice, need.usedKg) };
+      return {
+        ...need,
+        stockKg,
+        packKg,
+        packPrice,
+        shopping:
+          packKg === undefined
+            ? undefined
+            : shopping(need.neededKg, own ?? stockKg ?? 0, packKg, packPrice, need.usedKg),
+      };
     });
   });
   /** What is used, and what is bought, at known prices; `unpriced` names what has none. */
   readonly cost = computed(() => {
     const lines = this.lines();
-    const sum = (of: (line: ShoppingLine) => number | undefined): number => lines.reduce((all, line) => all + (of(line) ?? 0), 0);
-    return { used: sum((line) => line.shopping?.usedCost), bought: sum((line) => line.shopping?.cost), unpriced: lines.filter(({ packPrice }) => packPrice === undefined).map(({ name }) => name) };
+    const sum = (of: (line: ShoppingLine) => number | undefined): number =>
+      lines.reduce((all, line) => all + (of(line) ?? 0), 0);
+    return {
+      used: sum((line) => line.shopping?.usedCost),
+      bought: sum((line) => line.shopping?.cost),
+      unpriced: lines.filter(({ packPrice }) => packPrice === undefined).map(({ name }) => name),
+    };
   });
 
   /** Chocolate on hand, kg by its id, for what the job takes of it: as this casting says, else what the pantry holds. */
@@ -67,7 +84,9 @@ export class ShoppingList {
   /** How many pieces that makes; undefined until the pantry has been looked into. */
   readonly makes = computed(() => {
     const plan = this.plans.plan();
-    return plan && this.pantry.loaded() ? piecesFrom(plan, new Map(this.onHand().map(({ chocolateId, kg }) => [chocolateId, kg]))) : undefined;
+    return plan && this.pantry.loaded()
+      ? piecesFrom(plan, new Map(this.onHand().map(({ chocolateId, kg }) => [chocolateId, kg])))
+      : undefined;
   });
 
   /** Books the job into the pantry, once: what was bought comes in, what was used goes out. Undone with one step. Gives how many entries it touched. */

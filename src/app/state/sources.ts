@@ -18,12 +18,20 @@ export class Sources {
     const there = [
       ...this.pantry.chocolates().map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })),
       // A tint that lacks one of its chocolates cannot be mixed; the pantry says so.
-      ...this.pantry.tints().filter((tint) => tint.chocolates.every(({ chocolateId }) => this.pantry.byId().has(chocolateId))).map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
+      ...this.pantry
+        .tints()
+        .filter((tint) => tint.chocolates.every(({ chocolateId }) => this.pantry.byId().has(chocolateId)))
+        .map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
     ];
     const casting = this.store.current();
     const used = new Set(casting?.melts.map(({ source }) => sourceKey(source)));
-    const own = [...(casting?.chocolates ?? []), ...(casting?.tints ?? [])].filter(({ id }) => used.has(id) && !there.some(({ value }) => value === id));
-    return [...own.map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name })), ...there];
+    const own = [...(casting?.chocolates ?? []), ...(casting?.tints ?? [])].filter(
+      ({ id }) => used.has(id) && !there.some(({ value }) => value === id),
+    );
+    return [
+      ...own.map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name })),
+      ...there,
+    ];
   });
 
   /** Whether the pantry holds another state of a chocolate or tint than a casting's copy. */
@@ -31,7 +39,12 @@ export class Sources {
     const entry = this.pantry.byId().get(id);
     if (!entry || entry.entry === 'filling') return false;
     const tint = tints.find((one) => one.id === id);
-    if (entry.entry === 'tint') return tint !== undefined && (!alike(castingTint(entry), tint) || tint.chocolates.some(({ chocolateId }) => this.differs({ chocolates, tints }, chocolateId)));
+    if (entry.entry === 'tint')
+      return (
+        tint !== undefined &&
+        (!alike(castingTint(entry), tint) ||
+          tint.chocolates.some(({ chocolateId }) => this.differs({ chocolates, tints }, chocolateId)))
+      );
     const own = chocolates.find((one) => one.id === id);
     return own !== undefined && !alike(castingChocolate(entry), own);
   }
@@ -44,6 +57,8 @@ export class Sources {
     const entry = this.pantry.byId().get(id);
     if (entry && entry.entry !== 'filling') return bringIn(casting, entry, this.pantry.chocolates(), renewed);
     if (casting.tints.some((tint) => tint.id === id)) return { kind: 'tint', tintId: id };
-    return casting.chocolates.some((chocolate) => chocolate.id === id) ? { kind: 'chocolate', chocolateId: id } : undefined;
+    return casting.chocolates.some((chocolate) => chocolate.id === id)
+      ? { kind: 'chocolate', chocolateId: id }
+      : undefined;
   }
 }

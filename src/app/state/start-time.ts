@@ -12,14 +12,21 @@ export class StartTime {
   private readonly clock = inject(Clock);
   private readonly store = inject(CastingStore);
 
-  readonly lateness = computed<Lateness | undefined>(() => {
-    const plan = this.plans.plan();
-    return plan && lateness(plan.casting.due, plan.start, plan.batch.total, this.clock.seconds());
-  }, { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) });
+  readonly lateness = computed<Lateness | undefined>(
+    () => {
+      const plan = this.plans.plan();
+      return plan && lateness(plan.casting.due, plan.start, plan.batch.total, this.clock.seconds());
+    },
+    { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
+  );
 
   /** Puts the due time off until when it can be ready. */
   putOff(): void {
     const late = this.lateness();
-    if (late && 'readyS' in late) this.store.edit('due time', (casting) => (casting.due = { local: localTime(late.readyS, casting.due.zone), zone: casting.due.zone }));
+    if (late && 'readyS' in late)
+      this.store.edit(
+        'due time',
+        (casting) => (casting.due = { local: localTime(late.readyS, casting.due.zone), zone: casting.due.zone }),
+      );
   }
 }

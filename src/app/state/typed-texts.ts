@@ -32,7 +32,11 @@ export class TypedTexts {
 function remembered(): [string, string][] {
   try {
     const raw: unknown = JSON.parse(sessionStorage.getItem(KEY) ?? '[]');
-    return Array.isArray(raw) ? raw.filter((pair): pair is [string, string] => Array.isArray(pair) && pair.every((part) => typeof part === 'string')) : [];
+    return Array.isArray(raw)
+      ? raw.filter(
+          (pair): pair is [string, string] => Array.isArray(pair) && pair.every((part) => typeof part === 'string'),
+        )
+      : [];
   } catch {
     return [];
   }

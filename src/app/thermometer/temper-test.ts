@@ -20,24 +20,73 @@ const TEST_SECONDS = 300;
   template: `
     <h2>Temper test</h2>
     <ks-pick label="How it is tried" [showLabel]="false" [options]="ways" [value]="way()" (chosen)="way.set($event)" />
-    <p class="hint">{{ way() === 'paper' ? 'A thin smear on baking paper, left in the room.' : 'A thin smear on paper, laid flat in the freezer.' }} Five minutes.</p>
+    <p class="hint">
+      {{
+        way() === 'paper'
+          ? 'A thin smear on baking paper, left in the room.'
+          : 'A thin smear on paper, laid flat in the freezer.'
+      }}
+      Five minutes.
+    </p>
     <ks-stopwatch [seconds]="seconds" label="Start five minutes" doneText="Look at it" />
     <p class="label" id="came-out">It came out</p>
     <div class="results" role="group" aria-labelledby="came-out">
-      @for (result of results; track result.value) { <button class="ant-btn" type="button" (click)="note(result.value)">{{ result.name }}</button> }
+      @for (result of results; track result.value) {
+        <button class="ant-btn" type="button" (click)="note(result.value)">{{ result.name }}</button>
+      }
     </div>
     @if (follows(); as f) {
-      <div class="follows" role="status"><p class="head">{{ f.head }}</p><p>{{ f.body }}</p></div>
+      <div class="follows" role="status">
+        <p class="head">{{ f.head }}</p>
+        <p>{{ f.body }}</p>
+      </div>
     }
     @if (noted().length) {
-      <ul>@for (test of noted(); track test.at) { <li>{{ test.when }}: {{ test.name }}</li> }</ul>
+      <ul>
+        @for (test of noted(); track test.at) {
+          <li>{{ test.when }}: {{ test.name }}</li>
+        }
+      </ul>
     }
   `,
   styles: `
-    h2 { font-size: 16px; margin-bottom: 8px; } .hint { font-size: 13.5px; color: var(--soft); margin: 8px 0 12px; line-height: 1.4; }
-    .label { font-size: 13.5px; color: var(--soft); margin: 16px 0 6px; } .results { display: flex; flex-wrap: wrap; gap: 8px; }
-    .follows { margin-top: 14px; padding-left: 12px; border-left: 3px solid var(--honey); font-size: 14px; line-height: 1.4; } .head { font-weight: 650; }
-    ul { margin: 12px 0 0; padding: 0; list-style: none; font-size: 13px; color: var(--soft); }
+    h2 {
+      font-size: 16px;
+      margin-bottom: 8px;
+    }
+    .hint {
+      font-size: 13.5px;
+      color: var(--soft);
+      margin: 8px 0 12px;
+      line-height: 1.4;
+    }
+    .label {
+      font-size: 13.5px;
+      color: var(--soft);
+      margin: 16px 0 6px;
+    }
+    .results {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .follows {
+      margin-top: 14px;
+      padding-left: 12px;
+      border-left: 3px solid var(--honey);
+      font-size: 14px;
+      line-height: 1.4;
+    }
+    .head {
+      font-weight: 650;
+    }
+    ul {
+      margin: 12px 0 0;
+      padding: 0;
+      list-style: none;
+      font-size: 13px;
+      color: var(--soft);
+    }
   `,
 })
 export class TemperTest {
@@ -47,7 +96,10 @@ export class TemperTest {
   readonly made = input.required<MeltResult>();
 
   protected readonly seconds = TEST_SECONDS;
-  protected readonly ways = TEST_WAYS.map((value) => ({ value, name: value === 'paper' ? 'in the room' : 'in the freezer' }));
+  protected readonly ways = TEST_WAYS.map((value) => ({
+    value,
+    name: value === 'paper' ? 'in the room' : 'in the freezer',
+  }));
   protected readonly results = TEST_RESULTS.map((value) => ({ value, name: TEST_RESULT_NAMES[value] }));
   protected readonly way = signal<TestWay>('paper');
   protected readonly follows = computed(() => {
@@ -56,7 +108,14 @@ export class TemperTest {
   });
   protected readonly noted = computed(() => {
     const zone = this.store.current()?.due.zone ?? 'UTC';
-    return this.melt().tests.map(({ at, way, result }) => ({ at, when: momentText(Date.parse(at) / 1000, zone), name: `${TEST_WAY_NAMES[way]}, ${TEST_RESULT_NAMES[result]}` })).reverse().slice(0, 5);
+    return this.melt()
+      .tests.map(({ at, way, result }) => ({
+        at,
+        when: momentText(Date.parse(at) / 1000, zone),
+        name: `${TEST_WAY_NAMES[way]}, ${TEST_RESULT_NAMES[result]}`,
+      }))
+      .reverse()
+      .slice(0, 5);
   });
 
   protected note(result: TestResult): void {

@@ -81,7 +81,16 @@ export class ThermometerPage {
     const made = this.made();
     if (!made) return undefined;
     const { kind, school, bands, workingC } = made.input;
-    return adviceText(adviseBy(this.readings() ?? { seconds: new Float64Array(), celsius: new Float64Array() }, kind, school, bands, workingC), this.units.system());
+    return adviceText(
+      adviseBy(
+        this.readings() ?? { seconds: new Float64Array(), celsius: new Float64Array() },
+        kind,
+        school,
+        bands,
+        workingC,
+      ),
+      this.units.system(),
+    );
   });
   protected readonly about = computed(() => {
     const log = this.melt()?.thermometer;
@@ -103,14 +112,22 @@ export class ThermometerPage {
     const readings = this.readings();
     if (!readings) return [];
     const system = this.units.system();
-    const rows = Array.from(readings.seconds, (s, i) => ({ s, i })).slice(-LISTED).reverse();
-    return rows.map(({ s, i }) => ({ seconds: s, at: clock(s), celsius: Number.isNaN(readings.celsius[i]) ? 'gap' : text(readings.celsius[i], 'temperature', system) }));
+    const rows = Array.from(readings.seconds, (s, i) => ({ s, i }))
+      .slice(-LISTED)
+      .reverse();
+    return rows.map(({ s, i }) => ({
+      seconds: s,
+      at: clock(s),
+      celsius: Number.isNaN(readings.celsius[i]) ? 'gap' : text(readings.celsius[i], 'temperature', system),
+    }));
   });
   protected readonly placeholder = computed(() => (this.units.system() === 'us' ? 'like 88.5' : 'like 31.5'));
   protected readonly refused = computed(() => {
     const found = this.found();
     if (!found || found.outcome.ok) return '';
-    return found.outcome.problem === 'failed' ? 'The reader does not start in this browser. Nothing was changed; type the readings by hand, or try again.' : logRefusedText(found.outcome, found.name);
+    return found.outcome.problem === 'failed'
+      ? 'The reader does not start in this browser. Nothing was changed; type the readings by hand, or try again.'
+      : logRefusedText(found.outcome, found.name);
   });
   protected readonly read = computed(() => {
     const found = this.found();
@@ -118,24 +135,36 @@ export class ThermometerPage {
     const { readings, timeColumn, temperatureColumn, unit, problems } = found.outcome;
     const last = readings.seconds[readings.seconds.length - 1] ?? 0;
     return {
-      outcome: found.outcome, name: found.name,
+      outcome: found.outcome,
+      name: found.name,
       line: `${readings.seconds.length} readings over ${text(last, 'duration', 'metric')}: time from “${timeColumn}”, temperature from “${temperatureColumn}” in °${unit}.`,
       problems: problems.map(logProblemText),
     };
   });
 
   constructor() {
-    this.files.pipe(switchMap((file) => this.outcomeOf(file)), takeUntilDestroyed()).subscribe((found) => {
-      this.reading.set('');
-      this.found.set(found);
-    });
+    this.files
+      .pipe(
+        switchMap((file) => this.outcomeOf(file)),
+        takeUntilDestroyed(),
+      )
+      .subscribe((found) => {
+        this.reading.set('');
+        this.found.set(found);
+      });
   }
 
   protected note(): void {
     const typed = this.typed();
-    const parsed = parseAmount(typed, ['temperature'], displayUnit('temperature', this.units.system()) ?? UNITS.celsius);
+    const parsed = parseAmount(
+      typed,
+      ['temperature'],
+      displayUnit('temperature', this.units.system()) ?? UNITS.celsius,
+    );
     if (!parsed.ok || parsed.value < THERMOMETER_C.low || parsed.value > THERMOMETER_C.high) {
-      this.wrong.set(amountProblemText(parsed.ok ? { problem: 'outOfRange' } : parsed, [TEMPERATURE_LIMIT], this.units.system()));
+      this.wrong.set(
+        amountProblemText(parsed.ok ? { problem: 'outOfRange' } : parsed, [TEMPERATURE_LIMIT], this.units.system()),
+      );
       return;
     }
     this.wrong.set('');
@@ -143,8 +172,20 @@ export class ThermometerPage {
     const at = Date.now();
     this.change('reading', (melt) => {
       const log = melt.thermometer;
-      if (!log) melt.thermometer = { name: '', startedAt: new Date(at).toISOString(), readings: writeReadings({ seconds: new Float64Array([0]), celsius: new Float64Array([parsed.value]) }) };
-      else log.readings = writeReadings(withReading(readReadings(log.readings), Math.max(0, Math.round((at - Date.parse(log.startedAt)) / 1000)), parsed.value));
+      if (!log)
+        melt.thermometer = {
+          name: '',
+          startedAt: new Date(at).toISOString(),
+          readings: writeReadings({ seconds: new Float64Array([0]), celsius: new Float64Array([parsed.value]) }),
+        };
+      else
+        log.readings = writeReadings(
+          withReading(
+            readReadings(log.readings),
+            Math.max(0, Math.round((at - Date.parse(log.startedAt)) / 1000)),
+            parsed.value,
+          ),
+        );
     });
   }
 
@@ -155,7 +196,11 @@ export class ThermometerPage {
       const { seconds: all, celsius } = readReadings(log.readings);
       const keep = Array.from(all.keys()).filter((i) => all[i] !== seconds);
       if (keep.length === 0) delete melt.thermometer;
-      else log.readings = writeReadings({ seconds: Float64Array.from(keep, (i) => all[i]), celsius: Float64Array.from(keep, (i) => celsius[i]) });
+      else
+        log.readings = writeReadings({
+          seconds: Float64Array.from(keep, (i) => all[i]),
+          celsius: Float64Array.from(keep, (i) => celsius[i]),
+        });
     });
   }
 
@@ -196,12 +241,21 @@ export class ThermometerPage {
   protected export(): void {
     const readings = this.readings();
     const casting = this.casting();
-    if (readings && casting) saveFile(`Kilnstone ${casting.name} thermometer.csv`, 'text/csv', `seconds,celsius\n${writeReadings(readings)}\n`);
+    if (readings && casting)
+      saveFile(
+        `Kilnstone ${casting.name} thermometer.csv`,
+        'text/csv',
+        `seconds,celsius\n${writeReadings(readings)}\n`,
+      );
   }
 
   private outcomeOf(file: File): Observable<{ readonly name: string; readonly outcome: LogOutcome }> {
-    if (file.size > LARGEST_BYTES) return of({ name: file.name, outcome: { ok: false, problem: 'tooLong', detail: 'far too many' } });
-    const outcome = from(file.text()).pipe(switchMap((content) => readLogIn(this.startWorker, content)), map((read) => ({ name: file.name, outcome: read })));
+    if (file.size > LARGEST_BYTES)
+      return of({ name: file.name, outcome: { ok: false, problem: 'tooLong', detail: 'far too many' } });
+    const outcome = from(file.text()).pipe(
+      switchMap((content) => readLogIn(this.startWorker, content)),
+      map((read) => ({ name: file.name, outcome: read })),
+    );
     return outcome.pipe(takeUntil(this.cancelled));
   }
 

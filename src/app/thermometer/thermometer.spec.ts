@@ -47,7 +47,10 @@ const note = async (typed: string): Promise<void> => {
 };
 const choose = async (text: string, name = 'log.csv', size = text.length): Promise<void> => {
   const input = bench.all<HTMLInputElement>('#log-file')[0];
-  Object.defineProperty(input, 'files', { configurable: true, value: [{ name, size, text: () => Promise.resolve(text) }] });
+  Object.defineProperty(input, 'files', {
+    configurable: true,
+    value: [{ name, size, text: () => Promise.resolve(text) }],
+  });
   input.dispatchEvent(new Event('change'));
   await wait(60);
   await bench.settle();
@@ -71,17 +74,32 @@ describe('readings by hand', () => {
     expect(bench.text).toContain('Melt on to 45 °C');
   });
 
-  it.each(['-300', '900', 'hot', '', '31,555', 'x'.repeat(41)])('“%s” is refused with a sentence, kept as typed, and nothing is noted', async (typed) => {
-    await note(typed);
-    expect(log()).toBeUndefined();
-    expect(bench.field('It reads').value).toBe(typed);
-    expect(bench.all('.wrong')[0].textContent?.length).toBeGreaterThan(10);
-  });
+  it.each(['-300', '900', 'hot', '', '31,555', 'x'.repeat(41)])(
+    '“%s” is refused with a sentence, kept as typed, and nothing is noted',
+    async (typed) => {
+      await note(typed);
+      expect(log()).toBeUndefined();
+      expect(bench.field('It reads').value).toBe(typed);
+      expect(bench.all('.wrong')[0].textContent?.length).toBeGreaterThan(10);
+    },
+  );
 
   it('are listed latest first, and can be taken out again', async () => {
-    store.edit('log', (casting) => (casting.melts[0].thermometer = { name: '', startedAt: new Date().toISOString(), readings: '0,45\n60,33\n125,31.5' }));
+    store.edit(
+      'log',
+      (casting) =>
+        (casting.melts[0].thermometer = {
+          name: '',
+          startedAt: new Date().toISOString(),
+          readings: '0,45\n60,33\n125,31.5',
+        }),
+    );
     await bench.settle();
-    expect(bench.all('tbody tr').map((row) => row.textContent?.replace('take out', '').trim())).toEqual(['2:0531.5 °C', '1:0033 °C', '0:0045 °C']);
+    expect(bench.all('tbody tr').map((row) => row.textContent?.replace('take out', '').trim())).toEqual([
+      '2:0531.5 °C',
+      '1:0033 °C',
+      '0:0045 °C',
+    ]);
     await bench.press('Take the reading at 1:00 out');
     expect(log()?.readings).toBe('0,45\n125,31.5');
     await bench.press('Clear them');
@@ -105,7 +123,11 @@ describe('readings from a file', () => {
     expect(log()?.readings).toMatch(/^0,20\n120,45\n18[0-9],(\n18[0-9],)?31\.9$/);
   });
 
-  it.each([['hello', 'is no table'], ['', 'is empty'], ['name,colour\na,red\nb,blue\n', 'reads as a time']])('%j is refused with a sentence, and the readings stay', async (text, says) => {
+  it.each([
+    ['hello', 'is no table'],
+    ['', 'is empty'],
+    ['name,colour\na,red\nb,blue\n', 'reads as a time'],
+  ])('%j is refused with a sentence, and the readings stay', async (text, says) => {
     await note('31');
     await choose(text);
     expect(bench.text).toContain(says);

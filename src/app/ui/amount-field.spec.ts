@@ -9,7 +9,14 @@ import { AmountField, type TypedAmount } from './amount-field';
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [AmountField],
-  template: `<ks-amount-field label="Powder" field="f" [value]="value()" dimension="mass" [limits]="limits" (amount)="take($event)" />`,
+  template: `<ks-amount-field
+    label="Powder"
+    field="f"
+    [value]="value()"
+    dimension="mass"
+    [limits]="limits"
+    (amount)="take($event)"
+  />`,
 })
 class Host {
   readonly value = signal(0.012);
@@ -33,7 +40,9 @@ describe('AmountField', () => {
   beforeEach(async () => {
     sessionStorage.clear();
     // Storage is not what is tried here; the field only listens for undo through the store.
-    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), { provide: CastingStorage, useValue: { changes: new Subject() } }] });
+    TestBed.configureTestingModule({
+      providers: [provideZonelessChangeDetection(), { provide: CastingStorage, useValue: { changes: new Subject() } }],
+    });
     fixture = TestBed.createComponent(Host);
     await fixture.whenStable();
     box = (fixture.nativeElement as HTMLElement).querySelector('input') as HTMLInputElement;
@@ -59,7 +68,9 @@ describe('AmountField', () => {
     expect(fixture.componentInstance.taken).toEqual([]);
     expect(box.value).toBe('a handful');
     expect(box.getAttribute('aria-invalid')).toBe('true');
-    expect((fixture.nativeElement as HTMLElement).textContent).toContain('No amount in that. Type 0 to 3000 g, or 0 to 2000 mL.');
+    expect((fixture.nativeElement as HTMLElement).textContent).toContain(
+      'No amount in that. Type 0 to 3000 g, or 0 to 2000 mL.',
+    );
     await type('14 g');
     expect(box.getAttribute('aria-invalid')).toBeNull();
   });

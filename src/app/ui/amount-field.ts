@@ -1,9 +1,27 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, ElementRef, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import type { Dimension } from '../../core/quantity/answer';
 import { displayUnit, editableText } from '../../core/quantity/display-unit';
-import { parseAmount, type AmountProblem, type AmountReading, type ParsedAmount } from '../../core/quantity/parse-amount';
+import {
+  parseAmount,
+  type AmountProblem,
+  type AmountReading,
+  type ParsedAmount,
+} from '../../core/quantity/parse-amount';
 import { UNITS, type Unit } from '../../core/quantity/units';
 import type { Limit } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
@@ -30,9 +48,21 @@ let fields = 0;
   template: `
     <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
     <div class="line">
-      <input class="ant-input" #box [id]="id" [formControl]="control" autocomplete="off" spellcheck="false" [attr.inputmode]="whole() ? 'numeric' : 'text'"
-        [attr.aria-invalid]="problem() ? true : null" [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
-        [class.wrong]="problem()" (focus)="focused.set(true)" (blur)="leave()" (keydown.enter)="leave()" />
+      <input
+        class="ant-input"
+        #box
+        [id]="id"
+        [formControl]="control"
+        autocomplete="off"
+        spellcheck="false"
+        [attr.inputmode]="whole() ? 'numeric' : 'text'"
+        [attr.aria-invalid]="problem() ? true : null"
+        [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
+        [class.wrong]="problem()"
+        (focus)="focused.set(true)"
+        (blur)="leave()"
+        (keydown.enter)="leave()"
+      />
     </div>
     @if (problem(); as wrong) {
       <p class="problem" [id]="id + '-problem'" role="alert">
@@ -83,7 +113,9 @@ export class AmountField {
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   private readonly shown = computed(() => {
     const unit = this.unit();
-    return unit ? `${Number((this.value() / unit.factor).toPrecision(3))} ${unit.symbol}` : editableText(this.value(), this.dimension(), this.units.system());
+    return unit
+      ? `${Number((this.value() / unit.factor).toPrecision(3))} ${unit.symbol}`
+      : editableText(this.value(), this.dimension(), this.units.system());
   });
   private undoneSeen = 0;
   private fieldSeen: string | undefined;
@@ -123,7 +155,12 @@ export class AmountField {
   private read(text: string): void {
     const limits = this.limits();
     const bare = this.unit() ?? displayUnit(this.dimension(), this.units.system()) ?? UNITS.piece;
-    const parsed = parseAmount(text, limits.map((limit) => limit.dimension), bare, (value, dimension) => this.within(value, this.limitOf(dimension)));
+    const parsed = parseAmount(
+      text,
+      limits.map((limit) => limit.dimension),
+      bare,
+      (value, dimension) => this.within(value, this.limitOf(dimension)),
+    );
     if (!parsed.ok) return this.refuse(parsed, text);
     this.accept(parsed, text);
   }
@@ -141,7 +178,8 @@ export class AmountField {
   private accept(parsed: ParsedAmount, text: string): void {
     const limit = this.limitOf(parsed.dimension);
     if (!this.within(parsed.value, limit)) return this.refuse({ ok: false, problem: 'outOfRange' }, text);
-    if (parsed.dimension === 'count' && !Number.isInteger(parsed.value)) return this.refuse({ ok: false, problem: 'notWhole' }, text);
+    if (parsed.dimension === 'count' && !Number.isInteger(parsed.value))
+      return this.refuse({ ok: false, problem: 'notWhole' }, text);
     const why = this.refusal()?.(parsed.value, parsed.dimension);
     if (why) return this.refuse({ ok: false, problem: 'refused', detail: why }, text);
     this.problem.set(undefined);

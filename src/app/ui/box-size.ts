@@ -16,7 +16,12 @@ export function boxSize(first: BoxSize, least: BoxSize, selector?: string): Sign
   const size = signal(first);
   afterNextRender(() => {
     const box = (selector && host.querySelector(selector)) || host;
-    const observer = new ResizeObserver(([entry]) => size.set({ width: Math.max(least.width, entry.contentRect.width), height: Math.max(least.height, entry.contentRect.height) }));
+    const observer = new ResizeObserver(([entry]) =>
+      size.set({
+        width: Math.max(least.width, entry.contentRect.width),
+        height: Math.max(least.height, entry.contentRect.height),
+      }),
+    );
     observer.observe(box);
     destroyed.onDestroy(() => observer.disconnect());
   });

@@ -9,7 +9,11 @@ describe('DragHandle', () => {
   let handle: HTMLElement;
   let moves: HandleMove[];
   const point = (type: string, x: number, y: number, button = 0): void => {
-    handle.dispatchEvent(Object.assign(new MouseEvent(type, { clientX: x, clientY: y, button, bubbles: true, cancelable: true }), { pointerId: 1 }));
+    handle.dispatchEvent(
+      Object.assign(new MouseEvent(type, { clientX: x, clientY: y, button, bubbles: true, cancelable: true }), {
+        pointerId: 1,
+      }),
+    );
   };
 
   beforeEach(async () => {
@@ -80,8 +84,10 @@ describe('DragHandle', () => {
   });
 
   it('moves by steps with the arrow keys, further with the page keys, and leaves other keys alone', () => {
-    const press = (key: string): boolean => handle.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
-    for (const key of ['ArrowUp', 'ArrowRight', 'ArrowDown', 'ArrowLeft', 'PageUp', 'PageDown']) expect(press(key)).toBe(false);
+    const press = (key: string): boolean =>
+      handle.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    for (const key of ['ArrowUp', 'ArrowRight', 'ArrowDown', 'ArrowLeft', 'PageUp', 'PageDown'])
+      expect(press(key)).toBe(false);
     expect(moves.map((move) => move.step)).toEqual([1, 1, -1, -1, 10, -10]);
     expect(press('a')).toBe(true);
     expect(moves).toHaveLength(6);

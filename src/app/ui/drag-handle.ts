@@ -38,7 +38,9 @@ let gestures = 0;
   template: `
     <svg width="24" height="24" viewBox="-12 -12 24 24" aria-hidden="true">
       <circle [attr.r]="plane() ? 6 : 9" />
-      @if (!plane()) { <path d="M-2.5 -2.5 0 -5 2.5 -2.5M-2.5 2.5 0 5 2.5 2.5" [attr.transform]="vertical() ? null : 'rotate(90)'" /> }
+      @if (!plane()) {
+        <path d="M-2.5 -2.5 0 -5 2.5 -2.5M-2.5 2.5 0 5 2.5 2.5" [attr.transform]="vertical() ? null : 'rotate(90)'" />
+      }
     </svg>
   `,
   styleUrl: './drag-handle.less',
@@ -81,11 +83,25 @@ export class DragHandle {
   }
 
   protected key(event: KeyboardEvent): void {
-    const steps: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 };
+    const steps: Readonly<Record<string, number>> = {
+      ArrowUp: 1,
+      ArrowRight: 1,
+      ArrowDown: -1,
+      ArrowLeft: -1,
+      PageUp: 10,
+      PageDown: -10,
+    };
     const step = steps[event.key];
     if (step === undefined) return;
     event.preventDefault();
-    this.moved.emit({ dx: 0, dy: 0, start: false, gesture: 'keys', step, axis: event.key === 'ArrowLeft' || event.key === 'ArrowRight' ? 'x' : 'y' });
+    this.moved.emit({
+      dx: 0,
+      dy: 0,
+      start: false,
+      gesture: 'keys',
+      step,
+      axis: event.key === 'ArrowLeft' || event.key === 'ArrowRight' ? 'x' : 'y',
+    });
   }
 
   private send(): void {

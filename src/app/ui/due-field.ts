@@ -9,9 +9,26 @@ let fields = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="id">{{ label() }}</label>
-    <input class="ant-input" type="datetime-local" [id]="id" [value]="shown()" min="2000-01-01T00:00" max="2199-12-31T23:59" [attr.aria-invalid]="wrong() || null"
-      [attr.aria-describedby]="wrong() ? id + '-problem' : null" (input)="read($event)" (blur)="focused.set(false)" (focus)="focused.set(true)" />
-    @if (wrong()) { <p class="problem" role="alert" [id]="id + '-problem'">Give a whole date and time from 2000 to 2199; the last one stays.</p> } @else if (hint()) { <p class="hint">{{ hint() }}</p> }
+    <input
+      class="ant-input"
+      type="datetime-local"
+      [id]="id"
+      [value]="shown()"
+      min="2000-01-01T00:00"
+      max="2199-12-31T23:59"
+      [attr.aria-invalid]="wrong() || null"
+      [attr.aria-describedby]="wrong() ? id + '-problem' : null"
+      (input)="read($event)"
+      (blur)="focused.set(false)"
+      (focus)="focused.set(true)"
+    />
+    @if (wrong()) {
+      <p class="problem" role="alert" [id]="id + '-problem'">
+        Give a whole date and time from 2000 to 2199; the last one stays.
+      </p>
+    } @else if (hint()) {
+      <p class="hint">{{ hint() }}</p>
+    }
   `,
   styleUrl: './amount-field.less',
 })

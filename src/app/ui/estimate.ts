@@ -7,10 +7,22 @@ import { PlanService } from '../state/plan-service';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (plans.estimated()) {
-      <p role="status"><strong>Estimate.</strong> The fine computation does not start here; these are the figures it last gave, or a first estimate. <button type="button" class="link small" (click)="plans.retryWorker()">Try again</button></p>
+      <p role="status">
+        <strong>Estimate.</strong> The fine computation does not start here; these are the figures it last gave, or a
+        first estimate. <button type="button" class="link small" (click)="plans.retryWorker()">Try again</button>
+      </p>
     }
   `,
-  styles: `p { margin-bottom: 10px; padding-left: 10px; border-left: 3px solid var(--honey); color: var(--honey-ink); font-size: 13.5px; line-height: 1.4; }`,
+  styles: `
+    p {
+      margin-bottom: 10px;
+      padding-left: 10px;
+      border-left: 3px solid var(--honey);
+      color: var(--honey-ink);
+      font-size: 13.5px;
+      line-height: 1.4;
+    }
+  `,
 })
 export class Estimate {
   protected readonly plans = inject(PlanService);

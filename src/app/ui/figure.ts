@@ -11,8 +11,12 @@ import { answerText, rangeText, spoons } from '../wording/format';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" [class.strong]="strong()" (click)="panel.open(answer())" [attr.aria-label]="spoken()">
-      @if (!rangeOnly()) { <span class="value">{{ value() }}</span> }
-      @if (range()) { <span class="range">{{ range() }}</span> }
+      @if (!rangeOnly()) {
+        <span class="value">{{ value() }}</span>
+      }
+      @if (range()) {
+        <span class="range">{{ range() }}</span>
+      }
     </button>
   `,
   styleUrl: './figure.less',
@@ -38,6 +42,13 @@ export class Figure {
     const { number, unit } = spoons(answer.value);
     return `${number} ${unit}`;
   });
-  protected readonly range = computed(() => (this.showRange() || this.rangeOnly() ? rangeText(this.answer(), this.units.system()).slice(this.rangeOnly() ? 'likely '.length : 0) : ''));
-  protected readonly spoken = computed(() => `${RULES[this.answer().rule].title}: ${this.value()}${this.range() ? `, ${this.range()}` : ''}. Show the working`);
+  protected readonly range = computed(() =>
+    this.showRange() || this.rangeOnly()
+      ? rangeText(this.answer(), this.units.system()).slice(this.rangeOnly() ? 'likely '.length : 0)
+      : '',
+  );
+  protected readonly spoken = computed(
+    () =>
+      `${RULES[this.answer().rule].title}: ${this.value()}${this.range() ? `, ${this.range()}` : ''}. Show the working`,
+  );
 }

@@ -11,7 +11,15 @@ import { RouterLink } from '@angular/router';
     <p>{{ why() }}</p>
     <a class="ant-btn ant-btn-primary" [routerLink]="to()">{{ toText() }}</a>
   `,
-  styles: `:host { padding: 60px 40px; display: grid; gap: 12px; justify-items: start; align-content: start; }`,
+  styles: `
+    :host {
+      padding: 60px 40px;
+      display: grid;
+      gap: 12px;
+      justify-items: start;
+      align-content: start;
+    }
+  `,
 })
 export class Gone {
   readonly heading = input('This casting is not here any more');

@@ -14,25 +14,67 @@ const READS_FOR_MS = 12;
       <label for="import-file">A file exported from Kilnstone (.json)</label>
       <input id="import-file" type="file" accept=".json,application/json" (change)="look($event)" />
       @if (share() !== undefined) {
-        <p role="status">Reading “{{ fileName() }}”… <progress [value]="share()" max="1" [attr.aria-label]="'Reading ' + fileName()"></progress> <button class="link" type="button" (click)="stop()">Stop</button></p>
+        <p role="status">
+          Reading “{{ fileName() }}”…
+          <progress [value]="share()" max="1" [attr.aria-label]="'Reading ' + fileName()"></progress>
+          <button class="link" type="button" (click)="stop()">Stop</button>
+        </p>
       }
       @if (reading(); as r) {
         <div role="alert">
           @if (r.ok) {
-            <p><strong>{{ r.records.length }} {{ r.records.length === 1 ? noun() : noun() + 's' }}</strong> can be taken from “{{ fileName() }}”@if (r.bad.length) {; {{ r.bad.length }} cannot}.</p>
+            <p>
+              <strong>{{ r.records.length }} {{ r.records.length === 1 ? noun() : noun() + 's' }}</strong> can be taken
+              from “{{ fileName() }}”
+              @if (r.bad.length) {
+                ; {{ r.bad.length }} cannot
+              }
+              .
+            </p>
           } @else {
-            <p><strong>{{ problem() }}</strong> Nothing was changed.</p>
+            <p>
+              <strong>{{ problem() }}</strong> Nothing was changed.
+            </p>
           }
           @if (r.bad.length) {
-            <ul>@for (bad of r.bad.slice(0, 5); track bad.position) { <li>{{ badText(bad) }}</li> }@if (r.bad.length > 5) { <li>and {{ r.bad.length - 5 }} more</li> }</ul>
+            <ul>
+              @for (bad of r.bad.slice(0, 5); track bad.position) {
+                <li>{{ badText(bad) }}</li>
+              }
+              @if (r.bad.length > 5) {
+                <li>and {{ r.bad.length - 5 }} more</li>
+              }
+            </ul>
           }
         </div>
-        @if (r.ok) { <button class="ant-btn ant-btn-primary" type="button" (click)="take(r.records)">{{ r.bad.length ? 'Take the good ones' : 'Take them' }}</button> }
+        @if (r.ok) {
+          <button class="ant-btn ant-btn-primary" type="button" (click)="take(r.records)">
+            {{ r.bad.length ? 'Take the good ones' : 'Take them' }}
+          </button>
+        }
       }
       <button class="ant-btn ant-btn-text" type="button" (click)="closed.emit()">Close</button>
     </section>
   `,
-  styles: `section { background: var(--panel); padding: 16px 20px; margin-bottom: 22px; display: grid; gap: 10px; justify-items: start; border-radius: 8px; } label { font-weight: 600; } ul { margin: 6px 0 0; padding-left: 20px; font-size: 14px; }`,
+  styles: `
+    section {
+      background: var(--panel);
+      padding: 16px 20px;
+      margin-bottom: 22px;
+      display: grid;
+      gap: 10px;
+      justify-items: start;
+      border-radius: 8px;
+    }
+    label {
+      font-weight: 600;
+    }
+    ul {
+      margin: 6px 0 0;
+      padding-left: 20px;
+      font-size: 14px;
+    }
+  `,
 })
 export class ImportPanel<T> {
   readonly noun = input.required<FileNoun>();

@@ -4,8 +4,17 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
 @Component({
   selector: 'ks-missing-part',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p role="alert">This part of the page could not be loaded. All you have entered is kept. <button type="button" class="link" (click)="reload()">Load the page again</button></p>`,
-  styles: `:host { display: block; padding: 16px 24px; color: var(--soft); }`,
+  template: `<p role="alert">
+    This part of the page could not be loaded. All you have entered is kept.
+    <button type="button" class="link" (click)="reload()">Load the page again</button>
+  </p>`,
+  styles: `
+    :host {
+      display: block;
+      padding: 16px 24px;
+      color: var(--soft);
+    }
+  `,
 })
 export class MissingPart {
   protected reload(): void {

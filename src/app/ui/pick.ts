@@ -12,7 +12,14 @@ let picks = 0;
   imports: [FormsModule, NzRadioModule],
   template: `
     <span class="label" [id]="id" [class.unseen]="!showLabel()">{{ label() }}</span>
-    <nz-radio-group nzButtonStyle="solid" role="radiogroup" [attr.aria-labelledby]="id" [ngModel]="value()" (ngModelChange)="chosen.emit($event)" [nzName]="id">
+    <nz-radio-group
+      nzButtonStyle="solid"
+      role="radiogroup"
+      [attr.aria-labelledby]="id"
+      [ngModel]="value()"
+      (ngModelChange)="chosen.emit($event)"
+      [nzName]="id"
+    >
       @for (option of options(); track option.value) {
         <label nz-radio-button [nzValue]="option.value">{{ option.name }}</label>
       }

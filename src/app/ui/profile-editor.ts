@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { scaleLinear } from 'd3-scale';
 import { TURNED_LIMITS, checkPoints } from '../../core/cavity/check-shape';
@@ -41,7 +51,11 @@ export class ProfileEditor {
   protected readonly table = signal('');
   protected readonly badLine = signal('');
   protected readonly radiusLimit = { dimension: 'length', low: 0, high: TURNED_LIMITS.radiusM } as const;
-  protected readonly heightLimit = { dimension: 'length', low: -TURNED_LIMITS.depthM, high: TURNED_LIMITS.depthM } as const;
+  protected readonly heightLimit = {
+    dimension: 'length',
+    low: -TURNED_LIMITS.depthM,
+    high: TURNED_LIMITS.depthM,
+  } as const;
   private given: readonly TurnedPoint[] | undefined;
   private from: TurnedPoint = { radiusM: 0, heightM: 0 };
 
@@ -55,8 +69,15 @@ export class ProfileEditor {
   protected readonly scale = computed(() => {
     const { width, height } = this.size();
     const { radiusM, depthM } = this.reach();
-    const perM = Math.min((width - MARGIN.left - MARGIN.right) / (2 * radiusM), (height - MARGIN.top - MARGIN.bottom) / depthM);
-    return { perM, axisX: MARGIN.left + (width - MARGIN.left - MARGIN.right) / 2, floorY: MARGIN.top + ((height - MARGIN.top - MARGIN.bottom) + depthM * perM) / 2 };
+    const perM = Math.min(
+      (width - MARGIN.left - MARGIN.right) / (2 * radiusM),
+      (height - MARGIN.top - MARGIN.bottom) / depthM,
+    );
+    return {
+      perM,
+      axisX: MARGIN.left + (width - MARGIN.left - MARGIN.right) / 2,
+      floorY: MARGIN.top + (height - MARGIN.top - MARGIN.bottom + depthM * perM) / 2,
+    };
   });
   protected readonly spots = computed(() => {
     const { perM, axisX, floorY } = this.scale();
@@ -72,7 +93,9 @@ export class ProfileEditor {
   protected readonly path = computed(() => {
     const { axisX } = this.scale();
     const right = this.spots().map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`);
-    const left = this.spots().map(({ x, y }) => `${(2 * axisX - x).toFixed(1)} ${y.toFixed(1)}`).reverse();
+    const left = this.spots()
+      .map(({ x, y }) => `${(2 * axisX - x).toFixed(1)} ${y.toFixed(1)}`)
+      .reverse();
     return { right: `M${right.join('L')}`, whole: `M${[...left, ...right].join('L')}` };
   });
   protected readonly ticks = computed(() => {
@@ -82,8 +105,12 @@ export class ProfileEditor {
     const { depthM, radiusM } = this.reach();
     return {
       unit: us ? 'in' : 'mm',
-      up: scaleLinear([0, depthM / unit], [0, 1]).ticks(5).map((t) => ({ y: floorY - t * unit * perM, name: String(t) })),
-      across: scaleLinear([0, radiusM / unit], [0, 1]).ticks(4).map((t) => ({ x: axisX + t * unit * perM, name: String(t) })),
+      up: scaleLinear([0, depthM / unit], [0, 1])
+        .ticks(5)
+        .map((t) => ({ y: floorY - t * unit * perM, name: String(t) })),
+      across: scaleLinear([0, radiusM / unit], [0, 1])
+        .ticks(4)
+        .map((t) => ({ x: axisX + t * unit * perM, name: String(t) })),
     };
   });
 
@@ -101,9 +128,16 @@ export class ProfileEditor {
     const moved =
       move.step === undefined
         ? { radiusM: this.from.radiusM + move.dx / perM, heightM: this.from.heightM - move.dy / perM }
-        : { radiusM: point.radiusM + (move.axis === 'x' ? move.step * GRID_M : 0), heightM: point.heightM + (move.axis === 'y' ? move.step * GRID_M : 0) };
+        : {
+            radiusM: point.radiusM + (move.axis === 'x' ? move.step * GRID_M : 0),
+            heightM: point.heightM + (move.axis === 'y' ? move.step * GRID_M : 0),
+          };
     this.chosen.set(index);
-    this.put(index, { radiusM: onGrid(Math.max(0, moved.radiusM)), heightM: onGrid(moved.heightM) }, `drag ${move.gesture}`);
+    this.put(
+      index,
+      { radiusM: onGrid(Math.max(0, moved.radiusM)), heightM: onGrid(moved.heightM) },
+      `drag ${move.gesture}`,
+    );
     if (move.step !== undefined) this.fit();
   }
 
@@ -127,7 +161,10 @@ export class ProfileEditor {
     const points = this.drawn();
     const i = Math.min(this.chosen(), points.length - 1);
     this.chosen.set(Math.max(0, i - 1));
-    this.set(points.filter((_, k) => k !== i), 'remove');
+    this.set(
+      points.filter((_, k) => k !== i),
+      'remove',
+    );
   }
 
   protected key(index: number, event: KeyboardEvent): void {
@@ -141,7 +178,9 @@ export class ProfileEditor {
   protected paste(): void {
     const read = readPoints(this.table());
     if (!read.ok) {
-      this.badLine.set(`Line ${read.line} ${read.twoWays ? 'holds a number that reads two ways: type 1.25 or 1250' : 'is not two lengths'}. Type it as 24; 40.`);
+      this.badLine.set(
+        `Line ${read.line} ${read.twoWays ? 'holds a number that reads two ways: type 1.25 or 1250' : 'is not two lengths'}. Type it as 24; 40.`,
+      );
       return;
     }
     this.badLine.set('');
@@ -169,7 +208,10 @@ export class ProfileEditor {
   }
 
   private put(index: number, point: TurnedPoint, gesture: string): void {
-    this.set(this.drawn().map((old, i) => (i === index ? point : old)), gesture);
+    this.set(
+      this.drawn().map((old, i) => (i === index ? point : old)),
+      gesture,
+    );
   }
 
   private set(points: readonly TurnedPoint[], gesture: string): void {

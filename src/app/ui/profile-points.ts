@@ -9,14 +9,25 @@ import { UNITS } from '../../core/quantity/units';
  * millimetres; comma, semicolon, tab or blanks between.
  * @returns the points, or the first line that is none, counted from 1, and whether that is because a number in it reads two ways
  */
-export function readPoints(text: string): { readonly ok: true; readonly points: readonly TurnedPoint[] } | { readonly ok: false; readonly line: number; readonly twoWays: boolean } {
+export function readPoints(
+  text: string,
+):
+  | { readonly ok: true; readonly points: readonly TurnedPoint[] }
+  | { readonly ok: false; readonly line: number; readonly twoWays: boolean } {
   const points: TurnedPoint[] = [];
   for (const [i, line] of text.split(/\r?\n/).entries()) {
     if (line.trim() === '') continue;
-    const cells = /[;\t]/.test(line) ? line.split(/[;\t]/) : (line.match(/,/g) ?? []).length !== 1 ? line.trim().split(/\s+/) : (papaparse.parse<string[]>(line).data[0] ?? []);
-    const lengths = cells.filter((cell) => cell.trim() !== '').map((cell) => parseAmount(cell, ['length'], UNITS.millimetre, (m) => m <= TURNED_LIMITS.depthM));
+    const cells = /[;\t]/.test(line)
+      ? line.split(/[;\t]/)
+      : (line.match(/,/g) ?? []).length !== 1
+        ? line.trim().split(/\s+/)
+        : (papaparse.parse<string[]>(line).data[0] ?? []);
+    const lengths = cells
+      .filter((cell) => cell.trim() !== '')
+      .map((cell) => parseAmount(cell, ['length'], UNITS.millimetre, (m) => m <= TURNED_LIMITS.depthM));
     const [radius, height] = lengths;
-    if (lengths.length !== 2 || !radius.ok || !height.ok) return { ok: false, line: i + 1, twoWays: lengths.some((read) => !read.ok && read.problem === 'ambiguousComma') };
+    if (lengths.length !== 2 || !radius.ok || !height.ok)
+      return { ok: false, line: i + 1, twoWays: lengths.some((read) => !read.ok && read.problem === 'ambiguousComma') };
     points.push({ radiusM: radius.value, heightM: height.value });
   }
   return { ok: true, points };

@@ -12,16 +12,36 @@ import { UndoRedo } from './undo-redo';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2, Once, RouterLink, UndoRedo],
   template: `
-    <a class="back" [routerLink]="back()" [attr.aria-label]="backLabel()"><svg lucideChevronLeft [size]="20" aria-hidden="true"></svg></a>
+    <a class="back" [routerLink]="back()" [attr.aria-label]="backLabel()"
+      ><svg lucideChevronLeft [size]="20" aria-hidden="true"></svg
+    ></a>
     <h1 class="unseen">{{ name() }}</h1>
     <div class="title">
-      <input class="name" [value]="name()" (input)="setName($any($event.target).value)" [attr.aria-label]="'Name of the ' + noun()" [attr.aria-invalid]="nameWrong() ? true : null" spellcheck="false" autocomplete="off" />
-      @if (nameWrong()) { <p class="problem" role="alert">{{ nameWrong() }}</p> } @else { <p>{{ line() }}</p> }
+      <input
+        class="name"
+        [value]="name()"
+        (input)="setName($any($event.target).value)"
+        [attr.aria-label]="'Name of the ' + noun()"
+        [attr.aria-invalid]="nameWrong() ? true : null"
+        spellcheck="false"
+        autocomplete="off"
+      />
+      @if (nameWrong()) {
+        <p class="problem" role="alert">{{ nameWrong() }}</p>
+      } @else {
+        <p>{{ line() }}</p>
+      }
     </div>
     <ks-undo-redo />
-    <button type="button" class="tool" (ksOnce)="copied.emit()" [attr.aria-label]="'Copy this ' + noun()"><svg lucideCopy [size]="18" aria-hidden="true"></svg></button>
-    <button type="button" class="tool" (click)="exported.emit()" [attr.aria-label]="'Export this ' + noun()"><svg lucideDownload [size]="18" aria-hidden="true"></svg></button>
-    <button type="button" class="tool" (click)="deleted.emit()" [attr.aria-label]="'Delete this ' + noun()"><svg lucideTrash2 [size]="18" aria-hidden="true"></svg></button>
+    <button type="button" class="tool" (ksOnce)="copied.emit()" [attr.aria-label]="'Copy this ' + noun()">
+      <svg lucideCopy [size]="18" aria-hidden="true"></svg>
+    </button>
+    <button type="button" class="tool" (click)="exported.emit()" [attr.aria-label]="'Export this ' + noun()">
+      <svg lucideDownload [size]="18" aria-hidden="true"></svg>
+    </button>
+    <button type="button" class="tool" (click)="deleted.emit()" [attr.aria-label]="'Delete this ' + noun()">
+      <svg lucideTrash2 [size]="18" aria-hidden="true"></svg>
+    </button>
     <ng-content />
   `,
   styleUrl: './record-header.less',

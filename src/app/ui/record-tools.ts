@@ -8,15 +8,41 @@ import { Once } from './once';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [LucideCopy, LucideDownload, LucideTrash2, Once],
   template: `
-    <button type="button" (ksOnce)="copied.emit()" [attr.aria-label]="'Copy ' + name()"><svg lucideCopy [size]="17" aria-hidden="true"></svg></button>
-    <button type="button" (click)="exported.emit()" [attr.aria-label]="'Export ' + name()"><svg lucideDownload [size]="17" aria-hidden="true"></svg></button>
-    <button type="button" (click)="deleted.emit()" [attr.aria-label]="'Delete ' + name()"><svg lucideTrash2 [size]="17" aria-hidden="true"></svg></button>
+    <button type="button" (ksOnce)="copied.emit()" [attr.aria-label]="'Copy ' + name()">
+      <svg lucideCopy [size]="17" aria-hidden="true"></svg>
+    </button>
+    <button type="button" (click)="exported.emit()" [attr.aria-label]="'Export ' + name()">
+      <svg lucideDownload [size]="17" aria-hidden="true"></svg>
+    </button>
+    <button type="button" (click)="deleted.emit()" [attr.aria-label]="'Delete ' + name()">
+      <svg lucideTrash2 [size]="17" aria-hidden="true"></svg>
+    </button>
   `,
   styles: `
-    :host { display: flex; }
-    button { width: 36px; height: 36px; display: grid; place-items: center; border: 0; border-radius: 6px; background: none; color: var(--soft); cursor: pointer; }
-    button:hover { background: var(--panel); color: var(--ink); }
-    @media (max-width: 900px) { button { width: 44px; height: 44px; } }
+    :host {
+      display: flex;
+    }
+    button {
+      width: 36px;
+      height: 36px;
+      display: grid;
+      place-items: center;
+      border: 0;
+      border-radius: 6px;
+      background: none;
+      color: var(--soft);
+      cursor: pointer;
+    }
+    button:hover {
+      background: var(--panel);
+      color: var(--ink);
+    }
+    @media (max-width: 900px) {
+      button {
+        width: 44px;
+        height: 44px;
+      }
+    }
   `,
 })
 export class RecordTools {

@@ -16,7 +16,13 @@ interface ShapeField {
   readonly whole: boolean;
 }
 
-const field = (key: string, label: string, limit: Limit, whole = false): ShapeField => ({ key, label, dimension: limit.dimension, limit, whole });
+const field = (key: string, label: string, limit: Limit, whole = false): ShapeField => ({
+  key,
+  label,
+  dimension: limit.dimension,
+  limit,
+  whole,
+});
 const WIDTH = field('diameterM', 'Width at the rim', LIMITS.cavityDiameterM);
 const DEPTH = field('depthM', 'Depth', LIMITS.cavityDepthM);
 const LENGTH = field('lengthM', 'Length', LIMITS.cavityDiameterM);
@@ -33,10 +39,17 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
   liner: [WIDTH, BASE, DEPTH, field('pleatFactor', 'Pleat factor', LIMITS.pleatFactor)],
   tile: [LENGTH, ACROSS, DEPTH, CORNER],
   pillow: [LENGTH, ACROSS, DEPTH, CORNER],
-  faceted: [field('diameterM', 'Width over corners', LIMITS.cavityDiameterM), field('facets', 'Facets around', LIMITS.facets, true), DEPTH],
+  faceted: [
+    field('diameterM', 'Width over corners', LIMITS.cavityDiameterM),
+    field('facets', 'Facets around', LIMITS.facets, true),
+    DEPTH,
+  ],
   turned: [],
   measured: [field('volumeM3', 'Measured volume', LIMITS.cavityVolumeM3), WIDTH, DEPTH],
-  ball: [field('diameterM', 'Width of the ball', LIMITS.cavityDiameterM), field('openingM', 'Width of its opening', LIMITS.openingM)],
+  ball: [
+    field('diameterM', 'Width of the ball', LIMITS.cavityDiameterM),
+    field('openingM', 'Width of its opening', LIMITS.openingM),
+  ],
 };
 
 /** The measures of a cavity's shape, whichever it is; a change that makes no cavity is said and not made. */
@@ -50,13 +63,41 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
     }
     <div class="pairs">
       @for (field of fields(); track field.key) {
-        <ks-amount-field [label]="field.label" [field]="owner() + ' ' + field.key" [value]="valueOf(field.key)" [dimension]="field.dimension" [whole]="field.whole"
-          [unit]="field.dimension === 'volume' ? millilitre : undefined" [limits]="[limitOf(field)]" (amount)="set(field.key, $event.value)" />
+        <ks-amount-field
+          [label]="field.label"
+          [field]="owner() + ' ' + field.key"
+          [value]="valueOf(field.key)"
+          [dimension]="field.dimension"
+          [whole]="field.whole"
+          [unit]="field.dimension === 'volume' ? millilitre : undefined"
+          [limits]="[limitOf(field)]"
+          (amount)="set(field.key, $event.value)"
+        />
       }
     </div>
-    @if (problem()) { <p class="problem" role="alert">{{ problem() }} The last good shape stays.</p> }
+    @if (problem()) {
+      <p class="problem" role="alert">{{ problem() }} The last good shape stays.</p>
+    }
   `,
-  styles: `:host { display: grid; gap: 10px; } .pairs { display: grid; grid-template-columns: 1fr 1fr; gap: 10px 12px; } .pairs > :only-child { grid-column: 1 / -1; } .problem { color: #a3281c; font-size: 13px; line-height: 1.35; }`,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .pairs {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 10px 12px;
+    }
+    .pairs > :only-child {
+      grid-column: 1 / -1;
+    }
+    .problem {
+      color: #a3281c;
+      font-size: 13px;
+      line-height: 1.35;
+    }
+  `,
 })
 export class ShapeFields {
   readonly shape = input.required<CavityShape>();
@@ -85,7 +126,9 @@ export class ShapeFields {
   /** A corner is no rounder than the shape is wide. */
   protected limitOf({ key, limit }: ShapeField): Limit {
     const shape = this.shape();
-    return key === 'cornerM' && 'cornerM' in shape ? { ...limit, high: Math.min(limit.high, shape.lengthM / 2, shape.widthM / 2) } : limit;
+    return key === 'cornerM' && 'cornerM' in shape
+      ? { ...limit, high: Math.min(limit.high, shape.lengthM / 2, shape.widthM / 2) }
+      : limit;
   }
 
   protected setForm(form: FacetedForm): void {
@@ -96,7 +139,8 @@ export class ShapeFields {
   protected set(key: string, value: number): void {
     const typed = { ...this.shape(), [key]: value } as CavityShape;
     // Made narrower than its corners, its corners are as round as that.
-    const wanted = 'cornerM' in typed ? { ...typed, cornerM: Math.min(typed.cornerM, typed.lengthM / 2, typed.widthM / 2) } : typed;
+    const wanted =
+      'cornerM' in typed ? { ...typed, cornerM: Math.min(typed.cornerM, typed.lengthM / 2, typed.widthM / 2) } : typed;
     const problem = checkShape(wanted);
     if (problem) {
       this.note.set({ shape: this.shape(), text: shapeProblemText(problem) });

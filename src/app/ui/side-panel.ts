@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, ElementRef, afterNextRender, effect, input, output, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterNextRender,
+  effect,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 import { LucideX } from '@lucide/angular';
 
 let panels = 0;
@@ -12,7 +21,12 @@ let panels = 0;
     <dialog #dialog [attr.aria-labelledby]="id" (close)="closed.emit()">
       @if (open()) {
         <div class="sheet">
-          <header><h2 [id]="id">{{ heading() }}</h2><button type="button" (click)="dialog.close()" aria-label="Close"><svg lucideX [size]="20" aria-hidden="true"></svg></button></header>
+          <header>
+            <h2 [id]="id">{{ heading() }}</h2>
+            <button type="button" (click)="dialog.close()" aria-label="Close">
+              <svg lucideX [size]="20" aria-hidden="true"></svg>
+            </button>
+          </header>
           <div class="body" tabindex="0" role="group" [attr.aria-labelledby]="id"><ng-content /></div>
         </div>
       }
@@ -39,5 +53,4 @@ export class SidePanel {
       else if (!this.open() && dialog.open) dialog.close();
     });
   }
-
 }

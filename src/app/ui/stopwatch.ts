@@ -10,11 +10,30 @@ const TICK_MS = 250;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span class="time" role="timer">{{ shown() }}</span>
-    @if (startedAt() === undefined) { <button class="ant-btn ant-btn-primary" type="button" (click)="start()">{{ label() }}</button> }
-    @else { <button class="ant-btn" type="button" (click)="reset()">Again from 0</button> }
+    @if (startedAt() === undefined) {
+      <button class="ant-btn ant-btn-primary" type="button" (click)="start()">{{ label() }}</button>
+    } @else {
+      <button class="ant-btn" type="button" (click)="reset()">Again from 0</button>
+    }
     <span class="say" role="status">{{ done() ? doneText() : '' }}</span>
   `,
-  styles: `:host { display: flex; align-items: center; gap: 14px; flex-wrap: wrap; } .time { font: 680 34px/1.1 var(--answer); font-variant-numeric: tabular-nums; min-width: 92px; } .say { font-weight: 650; color: #8f361c; }`,
+  styles: `
+    :host {
+      display: flex;
+      align-items: center;
+      gap: 14px;
+      flex-wrap: wrap;
+    }
+    .time {
+      font: 680 34px/1.1 var(--answer);
+      font-variant-numeric: tabular-nums;
+      min-width: 92px;
+    }
+    .say {
+      font-weight: 650;
+      color: #8f361c;
+    }
+  `,
 })
 export class Stopwatch {
   readonly seconds = input.required<number>();
@@ -22,7 +41,12 @@ export class Stopwatch {
   readonly doneText = input('');
   readonly started = output<void>();
   protected readonly startedAt = signal<number | undefined>(undefined);
-  private readonly now = toSignal(toObservable(this.startedAt).pipe(switchMap((at) => (at === undefined ? EMPTY : timer(0, TICK_MS).pipe(map(() => Date.now()))))), { initialValue: 0 });
+  private readonly now = toSignal(
+    toObservable(this.startedAt).pipe(
+      switchMap((at) => (at === undefined ? EMPTY : timer(0, TICK_MS).pipe(map(() => Date.now())))),
+    ),
+    { initialValue: 0 },
+  );
   private readonly gone = computed(() => {
     const at = this.startedAt();
     return at === undefined ? 0 : Math.max(0, Math.floor((this.now() - at) / 1000));

@@ -1,13 +1,23 @@
 import { METHODS } from '../../core/record/choices';
 import { coatName, handsText, madeText, placesText, weighedName } from './coats';
 
-const coat = { doseM3: 7.4e-6, dwellSeconds: 90, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, standsIn: 'freezer' } as const;
+const coat = {
+  doseM3: 7.4e-6,
+  dwellSeconds: 90,
+  drainSeconds: 20,
+  tappingSeconds: 10,
+  turnSeconds: 20,
+  volumeShare: 1,
+  standsIn: 'freezer',
+} as const;
 
 describe('what the hands do', () => {
   it('is told for every method, each in its own words', () => {
     const all = METHODS.map((method) => handsText({ ...coat, method }, 'metric'));
     expect(new Set(all).size).toBe(METHODS.length - 1);
-    expect(handsText({ ...coat, method: 'chillDump' }, 'metric')).toBe('fill to the brim, stand 1.5 min in the freezer, tip out 20 s, tapping 10 s of it');
+    expect(handsText({ ...coat, method: 'chillDump' }, 'metric')).toBe(
+      'fill to the brim, stand 1.5 min in the freezer, tip out 20 s, tapping 10 s of it',
+    );
     expect(handsText({ ...coat, method: 'turn' }, 'metric')).toContain('turn it every 20 s until it runs no more');
     expect(handsText({ ...coat, method: 'solid', volumeShare: 0.5 }, 'us')).toContain('fill 50 % of the cavity');
     expect(handsText({ ...coat, method: 'solid' }, 'us')).toContain('fill to the brim');
@@ -15,9 +25,20 @@ describe('what the hands do', () => {
 
   it('names coats, layers and the top, and where they go', () => {
     expect([coatName('dump', 0), coatName('solid', 1), coatName('clamp', 1)]).toEqual(['Coat 1', 'Layer 2', 'Clamped']);
-    expect([weighedName('spoon', 0, 1), weighedName('solid', 0, 1), weighedName('solid', 1, 2), weighedName('clamp', 1, 2)]).toEqual(['The coat', 'The fill', 'Second layer', 'Top-up']);
-    expect([madeText({ composition: { kind: 'press', gap: { by: 'width', gapM: 0.003 } } }, 'spoon'), madeText({ composition: { kind: 'former' } }, 'dump'), madeText({ composition: { kind: 'halves' } }, 'clamp')]).toEqual(['pressed to the gap', 'poured over', 'two halves, clamped']);
+    expect([
+      weighedName('spoon', 0, 1),
+      weighedName('solid', 0, 1),
+      weighedName('solid', 1, 2),
+      weighedName('clamp', 1, 2),
+    ]).toEqual(['The coat', 'The fill', 'Second layer', 'Top-up']);
+    expect([
+      madeText({ composition: { kind: 'press', gap: { by: 'width', gapM: 0.003 } } }, 'spoon'),
+      madeText({ composition: { kind: 'former' } }, 'dump'),
+      madeText({ composition: { kind: 'halves' } }, 'clamp'),
+    ]).toEqual(['pressed to the gap', 'poured over', 'two halves, clamped']);
     expect(placesText({ sets: [{ place: 'fridge' }] }, 'metric')).toBe(' in the fridge');
-    expect(placesText({ sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }, 'metric')).toBe(', 20 min in the room, then in the fridge');
+    expect(placesText({ sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }, 'metric')).toBe(
+      ', 20 min in the room, then in the fridge',
+    );
   });
 });

@@ -33,7 +33,10 @@ export function weighedName(method: Method, index: number, count: number): strin
   return count === 1 ? `The ${what}` : `${ORDINALS[index]} ${what}`;
 }
 
-type Worked = Pick<CoatChoice, 'method' | 'doseM3' | 'dwellSeconds' | 'drainSeconds' | 'tappingSeconds' | 'turnSeconds' | 'volumeShare'>;
+type Worked = Pick<
+  CoatChoice,
+  'method' | 'doseM3' | 'dwellSeconds' | 'drainSeconds' | 'tappingSeconds' | 'turnSeconds' | 'volumeShare'
+>;
 
 /** What the hands do for a coat, in the words of a recipe. */
 export function handsText(coat: Worked & Partial<Pick<Coat, 'standsIn'>>, system: UnitSystem): string {
@@ -42,15 +45,25 @@ export function handsText(coat: Worked & Partial<Pick<Coat, 'standsIn'>>, system
   const out = `tip out ${time(coat.drainSeconds)}, tapping ${time(coat.tappingSeconds)} of it`;
   const share = text(coat.volumeShare, 'share', system);
   switch (coat.method) {
-    case 'dump': return `stand ${time(coat.dwellSeconds)}, ${out}`;
-    case 'chillDump': return `fill to the brim, stand ${time(coat.dwellSeconds)} in the ${PLACE_NAMES[coat.standsIn ?? 'fridge']}, ${out}`;
-    case 'turn': return `${dose}, close it, and turn it every ${time(coat.turnSeconds)} until it runs no more`;
-    case 'spreadUp': return `${dose}, spread up the pleats and a little over the edge`;
-    case 'paint': return `${dose}, brushed thin on the dry side`;
-    case 'solid': return coat.volumeShare > 0.995 ? 'fill to the brim, drop it a few times from 10 cm so that bubbles come up, scrape level' : `fill ${share} of the cavity, drop it a few times from 10 cm so that bubbles come up`;
-    case 'clamp': return `top up ${share}, close on the marks with the other half, clamp`;
+    case 'dump':
+      return `stand ${time(coat.dwellSeconds)}, ${out}`;
+    case 'chillDump':
+      return `fill to the brim, stand ${time(coat.dwellSeconds)} in the ${PLACE_NAMES[coat.standsIn ?? 'fridge']}, ${out}`;
+    case 'turn':
+      return `${dose}, close it, and turn it every ${time(coat.turnSeconds)} until it runs no more`;
+    case 'spreadUp':
+      return `${dose}, spread up the pleats and a little over the edge`;
+    case 'paint':
+      return `${dose}, brushed thin on the dry side`;
+    case 'solid':
+      return coat.volumeShare > 0.995
+        ? 'fill to the brim, drop it a few times from 10 cm so that bubbles come up, scrape level'
+        : `fill ${share} of the cavity, drop it a few times from 10 cm so that bubbles come up`;
+    case 'clamp':
+      return `top up ${share}, close on the marks with the other half, clamp`;
     case 'spoon':
-    case 'brush': return dose;
+    case 'brush':
+      return dose;
   }
 }
 
@@ -62,6 +75,8 @@ export function pressText({ spooned, mass }: Pick<CoatAnswer, 'spooned' | 'mass'
 
 /** Where a coat rests and then sets, to go on from how it lies: ", 20 min in the room, then in the fridge". */
 export function placesText(coat: Pick<Coat, 'sets'>, system: UnitSystem): string {
-  const rests = restsOf(coat).map(({ place, seconds }) => `, ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}, then`);
+  const rests = restsOf(coat).map(
+    ({ place, seconds }) => `, ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}, then`,
+  );
   return `${rests.join('')} in the ${PLACE_NAMES[placeOf(coat)]}`;
 }

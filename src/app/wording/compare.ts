@@ -10,9 +10,20 @@ import { METHOD_NAMES, WAY_UP_NAMES } from './names';
 export function wayName(way: Way, system: UnitSystem): string {
   const kelvin = system === 'us' ? `${Math.round(WORKED_APART_K * 1.8)} °F` : `${WORKED_APART_K} °C`;
   const names: Readonly<Record<Way, string>> = {
-    asPlanned: 'as planned', upright: 'set upright', upsideDown: 'set upside down', oneThick: 'as one thick coat', twoThin: 'as two thin coats',
-    fridge: 'in the fridge', freezer: 'in the freezer', room: 'in the room', cooler: `worked ${kelvin} cooler`, warmer: `worked ${kelvin} warmer`,
-    spooned: 'spooned instead of tipped out', dumped: 'filled and tipped out', noDwell: 'tipped out at once', longDwell: 'left to stand 25 s',
+    asPlanned: 'as planned',
+    upright: 'set upright',
+    upsideDown: 'set upside down',
+    oneThick: 'as one thick coat',
+    twoThin: 'as two thin coats',
+    fridge: 'in the fridge',
+    freezer: 'in the freezer',
+    room: 'in the room',
+    cooler: `worked ${kelvin} cooler`,
+    warmer: `worked ${kelvin} warmer`,
+    spooned: 'spooned instead of tipped out',
+    dumped: 'filled and tipped out',
+    noDwell: 'tipped out at once',
+    longDwell: 'left to stand 25 s',
   };
   return names[way];
 }
@@ -24,9 +35,15 @@ const BECAUSE: Readonly<Record<NonNullable<Verdict['because']>, string>> = {
 };
 
 /** The verdict on two ways in one plain sentence with its reason. */
-export function verdictText(verdict: Verdict, sides: readonly [ComparedSide, ComparedSide], names: readonly [string, string], system: UnitSystem): string {
+export function verdictText(
+  verdict: Verdict,
+  sides: readonly [ComparedSide, ComparedSide],
+  names: readonly [string, string],
+  system: UnitSystem,
+): string {
   const { better, by, because } = verdict;
-  if (better === undefined) return `No difference that you would notice: both come out at about ${text(sides[0].coat.total.rim.value, 'length', system)} at the rim and take about as long.`;
+  if (better === undefined)
+    return `No difference that you would notice: both come out at about ${text(sides[0].coat.total.rim.value, 'length', system)} at the rim and take about as long.`;
   const [won, lost] = better === 0 ? sides : [sides[1], sides[0]];
   const name = capital(names[better]);
   const than = (of: (side: ComparedSide) => string): string => `${of(won)} against ${of(lost)}`;
@@ -35,14 +52,22 @@ export function verdictText(verdict: Verdict, sides: readonly [ComparedSide, Com
   const minutes = than((side) => text(side.roundSeconds, 'duration', system));
   const grams = than((side) => text(side.coat.mass.value, 'mass', system));
   const why = because ? BECAUSE[because] : '';
-  const damp = won.coatsMade.some((coat) => placeOf(coat) === 'freezer') ? ' Mind the damp: out in time, and under a cover until it has warmed.' : '';
+  const damp = won.coatsMade.some((coat) => placeOf(coat) === 'freezer')
+    ? ' Mind the damp: out in time, and under a cover until it has warmed.'
+    : '';
   switch (by) {
-    case 'unset': return `${name} it lets go of the mold; the other way it does not set far enough to.`;
-    case 'breaking': return `${name} it breaks less often (${breaks}): its rim comes out at ${rim}${why}.`;
-    case 'time': return `${name} it is through sooner (${minutes} a round), and breaks about as often (${breaks}).${damp}`;
-    case 'mass': return `${name} it takes less chocolate (${grams} a part), in about the same time and as safe to unmold.`;
-    case 'evenness': return `${name} it comes out more even: its base is ${unevenness(won).toFixed(1)} times its rim, the other’s ${unevenness(lost).toFixed(1)} times; time and safety are alike.`;
-    case 'nothing': return '';
+    case 'unset':
+      return `${name} it lets go of the mold; the other way it does not set far enough to.`;
+    case 'breaking':
+      return `${name} it breaks less often (${breaks}): its rim comes out at ${rim}${why}.`;
+    case 'time':
+      return `${name} it is through sooner (${minutes} a round), and breaks about as often (${breaks}).${damp}`;
+    case 'mass':
+      return `${name} it takes less chocolate (${grams} a part), in about the same time and as safe to unmold.`;
+    case 'evenness':
+      return `${name} it comes out more even: its base is ${unevenness(won).toFixed(1)} times its rim, the other’s ${unevenness(lost).toFixed(1)} times; time and safety are alike.`;
+    case 'nothing':
+      return '';
   }
 }
 
@@ -52,14 +77,28 @@ function capital(words: string): string {
 
 /** What a shell may be wanted for. */
 export function goalText(by: AimGoal['by']): string {
-  const names: Readonly<Record<AimGoal['by'], string>> = { survive: 'survive unmolding', smash: 'smash with a spoon', rim: 'have a rim of …' };
+  const names: Readonly<Record<AimGoal['by'], string>> = {
+    survive: 'survive unmolding',
+    smash: 'smash with a spoon',
+    rim: 'have a rim of …',
+  };
   return names[by];
 }
 
 /** A found way in a line: coats, how, how warm, which way up, and how long the whole job takes. */
-export function foundText({ method, wayUp, workingC, coats, side, totalSeconds }: FoundWay, system: UnitSystem): string {
+export function foundText(
+  { method, wayUp, workingC, coats, side, totalSeconds }: FoundWay,
+  system: UnitSystem,
+): string {
   const { choice } = side.coat.coats[0];
-  const stands = method === 'chillDump' ? `stands ${text(choice.dwellSeconds, 'duration', system)} in the cold` : choice.dwellSeconds < 0.5 ? 'no standing' : `stands ${Math.round(choice.dwellSeconds)} s`;
-  const how = tippedOut(method) ? `${stands}, tipped out ${Math.round(choice.drainSeconds)} s` : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
+  const stands =
+    method === 'chillDump'
+      ? `stands ${text(choice.dwellSeconds, 'duration', system)} in the cold`
+      : choice.dwellSeconds < 0.5
+        ? 'no standing'
+        : `stands ${Math.round(choice.dwellSeconds)} s`;
+  const how = tippedOut(method)
+    ? `${stands}, tipped out ${Math.round(choice.drainSeconds)} s`
+    : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
   return `${coats} × ${METHOD_NAMES[method]}, ${how}, ${WAY_UP_NAMES[wayUp]}, at ${text(workingC, 'temperature', system)}: ${text(totalSeconds, 'duration', system)} in all`;
 }

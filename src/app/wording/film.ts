@@ -4,18 +4,31 @@ import type { Coat } from '../../core/record/casting';
 import { PLACE_NAMES, WAY_UP_NAMES } from './names';
 
 /** What chocolate does at each stage of setting. */
-export const FILM_STATE_NAMES: Readonly<Record<FilmState, string>> = { runs: 'runs', thickens: 'thickens', holds: 'runs no more', set: 'set to the touch' };
+export const FILM_STATE_NAMES: Readonly<Record<FilmState, string>> = {
+  runs: 'runs',
+  thickens: 'thickens',
+  holds: 'runs no more',
+  set: 'set to the touch',
+};
 
 /** What happens in a picture of the film. */
-export function phaseText({ coat, phase, place }: Pick<ShellFrame, 'coat' | 'phase' | 'place'>, { method, wayUp, standsIn }: Pick<Coat, 'method' | 'wayUp' | 'standsIn'>): string {
+export function phaseText(
+  { coat, phase, place }: Pick<ShellFrame, 'coat' | 'phase' | 'place'>,
+  { method, wayUp, standsIn }: Pick<Coat, 'method' | 'wayUp' | 'standsIn'>,
+): string {
   const which = `Coat ${coat + 1}`;
   const held = method === 'turn' ? 'turned' : WAY_UP_NAMES[wayUp];
   switch (phase) {
-    case 'dwell': return `${which}: stands full${method === 'chillDump' ? `, ${PLACE_NAMES[standsIn]}` : ''}`;
-    case 'drain': return `${which}: tipped out, rocked and tapped`;
-    case 'spread': return `${which}: spread over the wall`;
-    case 'rest': return `${which}: ${method === 'turn' ? 'closed and turned' : `set down ${held}`}, in the room`;
-    case 'set': return `${which}: ${PLACE_NAMES[place]}, ${held}`;
+    case 'dwell':
+      return `${which}: stands full${method === 'chillDump' ? `, ${PLACE_NAMES[standsIn]}` : ''}`;
+    case 'drain':
+      return `${which}: tipped out, rocked and tapped`;
+    case 'spread':
+      return `${which}: spread over the wall`;
+    case 'rest':
+      return `${which}: ${method === 'turn' ? 'closed and turned' : `set down ${held}`}, in the room`;
+    case 'set':
+      return `${which}: ${PLACE_NAMES[place]}, ${held}`;
   }
 }
 

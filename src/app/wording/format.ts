@@ -13,22 +13,45 @@ export interface Written {
 export function written(si: number, dimension: Dimension, system: UnitSystem): Written {
   if (!Number.isFinite(si)) return { number: 'no end', unit: '' };
   switch (dimension) {
-    case 'mass': return writtenMass(si, system);
-    case 'duration': return writtenDuration(si);
-    case 'volume': return writtenVolume(si, system);
-    case 'area': return system === 'us' ? { number: significant(si / 0.0254 ** 2, 3), unit: 'in²' } : { number: significant(si * 1e4, 3), unit: 'cm²' };
-    case 'temperature': return { number: trimmed(fromSi(si, displayUnit('temperature', system) ?? UNITS.celsius), 1), unit: system === 'us' ? '°F' : '°C' };
-    case 'temperatureDifference': return { number: trimmed(system === 'us' ? si * 1.8 : si, 1), unit: system === 'us' ? '°F' : 'K' };
-    case 'length': return system === 'us' ? { number: significant(si / 0.0254, 2), unit: 'in' } : { number: significant(si * 1e3, 2), unit: 'mm' };
-    case 'share': return { number: significant(si * 100, 2), unit: '%' };
-    case 'count': return { number: String(Math.round(si)), unit: '' };
-    case 'ratio': return { number: significant(si, 3), unit: '' };
-    case 'density': return { number: significant(si / 1000, 3), unit: 'g/mL' };
-    case 'yieldStress': return { number: significant(si, 2), unit: 'Pa' };
-    case 'viscosity': return { number: significant(si, 2), unit: 'Pa·s' };
-    case 'power': return { number: significant(si, 2), unit: 'W' };
-    case 'moment': return { number: momentText(si, ownZone()), unit: '' };
-    case 'heatTransfer': return { number: significant(si, 2), unit: 'W/m² K' };
+    case 'mass':
+      return writtenMass(si, system);
+    case 'duration':
+      return writtenDuration(si);
+    case 'volume':
+      return writtenVolume(si, system);
+    case 'area':
+      return system === 'us'
+        ? { number: significant(si / 0.0254 ** 2, 3), unit: 'in²' }
+        : { number: significant(si * 1e4, 3), unit: 'cm²' };
+    case 'temperature':
+      return {
+        number: trimmed(fromSi(si, displayUnit('temperature', system) ?? UNITS.celsius), 1),
+        unit: system === 'us' ? '°F' : '°C',
+      };
+    case 'temperatureDifference':
+      return { number: trimmed(system === 'us' ? si * 1.8 : si, 1), unit: system === 'us' ? '°F' : 'K' };
+    case 'length':
+      return system === 'us'
+        ? { number: significant(si / 0.0254, 2), unit: 'in' }
+        : { number: significant(si * 1e3, 2), unit: 'mm' };
+    case 'share':
+      return { number: significant(si * 100, 2), unit: '%' };
+    case 'count':
+      return { number: String(Math.round(si)), unit: '' };
+    case 'ratio':
+      return { number: significant(si, 3), unit: '' };
+    case 'density':
+      return { number: significant(si / 1000, 3), unit: 'g/mL' };
+    case 'yieldStress':
+      return { number: significant(si, 2), unit: 'Pa' };
+    case 'viscosity':
+      return { number: significant(si, 2), unit: 'Pa·s' };
+    case 'power':
+      return { number: significant(si, 2), unit: 'W' };
+    case 'moment':
+      return { number: momentText(si, ownZone()), unit: '' };
+    case 'heatTransfer':
+      return { number: significant(si, 2), unit: 'W/m² K' };
   }
 }
 
@@ -56,7 +79,11 @@ export function weighedText(kg: number, stepKg: number, system: UnitSystem): str
 function writtenDuration(s: number): Written {
   if (s < 90) return { number: String(Math.round(s)), unit: 's' };
   const minutes = Math.round(s / 60);
-  if (minutes < 120) return { number: s < 600 && Math.abs(s / 60 - minutes) > 0.05 ? (s / 60).toFixed(1) : String(minutes), unit: 'min' };
+  if (minutes < 120)
+    return {
+      number: s < 600 && Math.abs(s / 60 - minutes) > 0.05 ? (s / 60).toFixed(1) : String(minutes),
+      unit: 'min',
+    };
   if (minutes % 60 === 0) return { number: String(minutes / 60), unit: 'h' };
   return { number: `${Math.floor(minutes / 60)} h ${minutes % 60}`, unit: 'min' };
 }
@@ -69,7 +96,12 @@ function writtenVolume(m3: number, system: UnitSystem): Written {
 
 /** A volume in the largest kitchen spoon that suits it, to a quarter: "1½ tbsp". */
 export function spoons(m3: number): Written {
-  const [unit, step] = m3 >= 59e-6 ? [UNITS.cup, 0.125] as const : m3 >= 12e-6 ? [UNITS.tablespoon, 0.25] as const : [UNITS.teaspoon, 0.25] as const;
+  const [unit, step] =
+    m3 >= 59e-6
+      ? ([UNITS.cup, 0.125] as const)
+      : m3 >= 12e-6
+        ? ([UNITS.tablespoon, 0.25] as const)
+        : ([UNITS.teaspoon, 0.25] as const);
   const amount = Math.max(step, Math.round(m3 / unit.factor / step) * step);
   if (m3 <= 0) return { number: '0', unit: 'tsp' };
   const whole = Math.floor(amount);
@@ -88,7 +120,12 @@ export function text(si: number, dimension: Dimension, system: UnitSystem): stri
 
 /** What a figure is where it has no end, by the beginning of its rule: why is said by a note. */
 const ENDLESS: readonly (readonly [string, string])[] = [
-  ['chill.cover', 'stays cold'], ['chill', 'does not set here'], ['coat.rest', 'runs on'], ['batch.start', 'no time'], ['batch', 'no end'], ['melt', 'not this way'],
+  ['chill.cover', 'stays cold'],
+  ['chill', 'does not set here'],
+  ['coat.rest', 'runs on'],
+  ['batch.start', 'no time'],
+  ['batch', 'no end'],
+  ['melt', 'not this way'],
 ];
 
 /** A figure as it is shown: number and unit, a moment by the clocks of its own zone, one without an end by what that means. */
@@ -104,7 +141,9 @@ export function rangeText(answer: Answer, system: UnitSystem): string {
   const high = written(answer.high, answer.dimension, system);
   if (low.number === high.number && low.unit === high.unit) return '';
   if (!Number.isFinite(answer.high)) return `likely ${low.number} ${low.unit} or more`;
-  return low.unit === high.unit ? `likely ${low.number} to ${high.number} ${high.unit}`.trim() : `likely ${low.number} ${low.unit} to ${high.number} ${high.unit}`;
+  return low.unit === high.unit
+    ? `likely ${low.number} to ${high.number} ${high.unit}`.trim()
+    : `likely ${low.number} ${low.unit} to ${high.number} ${high.unit}`;
 }
 
 function trimmed(value: number, digits: number): string {

@@ -4,11 +4,31 @@ import type { FillingKind } from '../../core/matter/filling';
 import type { MoldMaterial } from '../../core/matter/mold-material';
 import type { StationKey } from '../../core/plan/problems';
 import type { BowlMaterial } from '../../core/matter/bowl-material';
-import type { Allergen, Jacket, MeltingWay, Method, PartRole, Place, School, TestResult, TestWay, Thinner, WayUp } from '../../core/record/choices';
+import type {
+  Allergen,
+  Jacket,
+  MeltingWay,
+  Method,
+  PartRole,
+  Place,
+  School,
+  TestResult,
+  TestWay,
+  Thinner,
+  WayUp,
+} from '../../core/record/choices';
 
 /** What every choice is called on screen. */
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
-  spoon: 'spoon and swirl', brush: 'brush', dump: 'fill and dump', chillDump: 'chill, then dump', turn: 'tilt and turn', spreadUp: 'spread up the liner', paint: 'paint', solid: 'solid fill', clamp: 'two halves, clamped',
+  spoon: 'spoon and swirl',
+  brush: 'brush',
+  dump: 'fill and dump',
+  chillDump: 'chill, then dump',
+  turn: 'tilt and turn',
+  spreadUp: 'spread up the liner',
+  paint: 'paint',
+  solid: 'solid fill',
+  clamp: 'two halves, clamped',
 };
 /** What is put into the dry mold first, and what to mind with it. */
 export const PREP_NAMES = { nothing: 'nothing', paint: 'painted details', dust: 'dust' } as const;
@@ -19,30 +39,120 @@ export const PREP_TEXTS = {
 } as const;
 export const WAY_UP_NAMES: Readonly<Record<WayUp, string>> = { upright: 'upright', upsideDown: 'upside down' };
 export const PLACE_NAMES: Readonly<Record<Place, string>> = { fridge: 'fridge', freezer: 'freezer', room: 'room' };
-export const KIND_NAMES: Readonly<Record<ChocolateKind, string>> = { dark: 'dark', milk: 'milk', white: 'white', compound: 'compound coating' };
-export const FLUIDITY_NAMES: Readonly<Record<FluidityClass, string>> = { veryThick: 'very thick', thick: 'thick', medium: 'medium', fluid: 'fluid', veryFluid: 'very fluid' };
-export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = {
-  silicone: 'silicone', polycarbonate: 'polycarbonate', thinPlastic: 'thin plastic', paper: 'paper', glass: 'glass vessel', tin: 'tin', film: 'balloon or film',
+export const KIND_NAMES: Readonly<Record<ChocolateKind, string>> = {
+  dark: 'dark',
+  milk: 'milk',
+  white: 'white',
+  compound: 'compound coating',
 };
-export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = { powder: 'powder', ganache: 'ganache', caramel: 'caramel', nutButter: 'nut butter', custard: 'custard', fruit: 'fruit', crumbs: 'cake crumbs', marshmallow: 'marshmallows', sweets: 'sweets', surprise: 'surprises' };
+export const FLUIDITY_NAMES: Readonly<Record<FluidityClass, string>> = {
+  veryThick: 'very thick',
+  thick: 'thick',
+  medium: 'medium',
+  fluid: 'fluid',
+  veryFluid: 'very fluid',
+};
+export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = {
+  silicone: 'silicone',
+  polycarbonate: 'polycarbonate',
+  thinPlastic: 'thin plastic',
+  paper: 'paper',
+  glass: 'glass vessel',
+  tin: 'tin',
+  film: 'balloon or film',
+};
+export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = {
+  powder: 'powder',
+  ganache: 'ganache',
+  caramel: 'caramel',
+  nutButter: 'nut butter',
+  custard: 'custard',
+  fruit: 'fruit',
+  crumbs: 'cake crumbs',
+  marshmallow: 'marshmallows',
+  sweets: 'sweets',
+  surprise: 'surprises',
+};
 export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim' } as const;
 export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
-  milk: 'milk', soy: 'soy', nuts: 'nuts', peanuts: 'peanuts', wheat: 'wheat', egg: 'egg', sesame: 'sesame', gelatine: 'gelatine',
+  milk: 'milk',
+  soy: 'soy',
+  nuts: 'nuts',
+  peanuts: 'peanuts',
+  wheat: 'wheat',
+  egg: 'egg',
+  sesame: 'sesame',
+  gelatine: 'gelatine',
 };
-export const STATION_NAMES: Readonly<Record<StationKey, string>> = { mold: 'Mold', melt: 'Melt', coat: 'Coat', chill: 'Chill', fill: 'Fill', close: 'Close', finish: 'Finish', batch: 'Batch' };
+export const STATION_NAMES: Readonly<Record<StationKey, string>> = {
+  mold: 'Mold',
+  melt: 'Melt',
+  coat: 'Coat',
+  chill: 'Chill',
+  fill: 'Fill',
+  close: 'Close',
+  finish: 'Finish',
+  batch: 'Batch',
+};
 export const STATIONS: readonly StationKey[] = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
-export const ROLE_NAMES: Readonly<Record<PartRole, string>> = { shell: 'shell', lid: 'lid', base: 'base', ornament: 'ornament' };
+export const ROLE_NAMES: Readonly<Record<PartRole, string>> = {
+  shell: 'shell',
+  lid: 'lid',
+  base: 'base',
+  ornament: 'ornament',
+};
 
-export const WAY_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'microwave', doubleBoiler: 'double boiler', bag: 'in the piping bag', tube: 'tubes in hot water' };
-export const SCHOOL_NAMES: Readonly<Record<School, string>> = { seeding: 'seeding', threeQuarters: 'three quarters and a quarter', holdBelow: 'hold below the classic figure', meltOnly: 'melt only' };
-export const JACKET_NAMES: Readonly<Record<Jacket, string>> = { none: 'in the open', mitt: 'in a mitt', warmWater: 'warm bath' };
-export const BOWL_NAMES: Readonly<Record<BowlMaterial, string>> = { plastic: 'plastic', glass: 'glass', ceramic: 'ceramic', steel: 'steel', silicone: 'silicone' };
-export const THINNER_NAMES: Readonly<Record<Thinner, string>> = { cocoaButter: 'cocoa butter', shortening: 'vegetable shortening', coconutOil: 'coconut oil' };
-export const TEST_WAY_NAMES: Readonly<Record<TestWay, string>> = { paper: 'on paper in the room', freezer: 'in the freezer' };
-export const TEST_RESULT_NAMES: Readonly<Record<TestResult, string>> = { firm: 'matt, firm, snaps', soft: 'soft or bendy', streaked: 'streaked or grainy' };
+export const WAY_NAMES: Readonly<Record<MeltingWay, string>> = {
+  microwave: 'microwave',
+  doubleBoiler: 'double boiler',
+  bag: 'in the piping bag',
+  tube: 'tubes in hot water',
+};
+export const SCHOOL_NAMES: Readonly<Record<School, string>> = {
+  seeding: 'seeding',
+  threeQuarters: 'three quarters and a quarter',
+  holdBelow: 'hold below the classic figure',
+  meltOnly: 'melt only',
+};
+export const JACKET_NAMES: Readonly<Record<Jacket, string>> = {
+  none: 'in the open',
+  mitt: 'in a mitt',
+  warmWater: 'warm bath',
+};
+export const BOWL_NAMES: Readonly<Record<BowlMaterial, string>> = {
+  plastic: 'plastic',
+  glass: 'glass',
+  ceramic: 'ceramic',
+  steel: 'steel',
+  silicone: 'silicone',
+};
+export const THINNER_NAMES: Readonly<Record<Thinner, string>> = {
+  cocoaButter: 'cocoa butter',
+  shortening: 'vegetable shortening',
+  coconutOil: 'coconut oil',
+};
+export const TEST_WAY_NAMES: Readonly<Record<TestWay, string>> = {
+  paper: 'on paper in the room',
+  freezer: 'in the freezer',
+};
+export const TEST_RESULT_NAMES: Readonly<Record<TestResult, string>> = {
+  firm: 'matt, firm, snaps',
+  soft: 'soft or bendy',
+  streaked: 'streaked or grainy',
+};
 
 const CHOICE_NAMES: Readonly<Record<string, string>> = {
-  ...METHOD_NAMES, ...WAY_UP_NAMES, ...PLACE_NAMES, ...KIND_NAMES, ...FLUIDITY_NAMES, ...MATERIAL_NAMES, ...FILLING_NAMES, ...SCHOOL_NAMES, ...JACKET_NAMES, ...WHERE_NAMES, ...SHAPE_NAMES,
+  ...METHOD_NAMES,
+  ...WAY_UP_NAMES,
+  ...PLACE_NAMES,
+  ...KIND_NAMES,
+  ...FLUIDITY_NAMES,
+  ...MATERIAL_NAMES,
+  ...FILLING_NAMES,
+  ...SCHOOL_NAMES,
+  ...JACKET_NAMES,
+  ...WHERE_NAMES,
+  ...SHAPE_NAMES,
 };
 
 /** The name of any choice that appears as an input of a figure; a name the user gave stays as it is. */
@@ -56,4 +166,10 @@ export function listed(items: readonly string[]): string {
 }
 
 /** Measures of a kitchen. */
-export const KITCHEN_NAMES = { roomC: 'room temperature', humidity: 'humidity', fridgeC: 'fridge temperature', freezerC: 'freezer temperature', microwaveW: 'microwave' } as const;
+export const KITCHEN_NAMES = {
+  roomC: 'room temperature',
+  humidity: 'humidity',
+  fridgeC: 'fridge temperature',
+  freezerC: 'freezer temperature',
+  microwaveW: 'microwave',
+} as const;

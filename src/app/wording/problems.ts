@@ -1,6 +1,7 @@
 import { WILL_NOT_SET_BELOW } from '../../core/chill/set-coats';
 import type { RemedyEffect } from '../../core/plan/remedy-effect';
 import type { Problem } from '../../core/plan/problems';
+import type { Dimension } from '../../core/quantity/answer';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 import { PLACE_NAMES } from './names';
@@ -17,88 +18,214 @@ export interface NoteWording {
 }
 
 /** Why a filling has to stay inside the edge, by what comes on top. */
-const ON_TOP = { half: ' so that the other half sits flat', cap: ' so that the cap has room', lid: ' so that the lid sits flat', nothing: ', or it runs over' } as const;
+const ON_TOP = {
+  half: ' so that the other half sits flat',
+  cap: ' so that the cap has room',
+  lid: ' so that the lid sits flat',
+  nothing: ', or it runs over',
+} as const;
+
+/** How the figures of a problem are said. */
+interface Said {
+  readonly values: Problem['values'];
+  readonly number: (name: string) => number;
+  readonly mass: (name: string) => string;
+  readonly length: (name: string) => string;
+  readonly warmth: (name: string) => string;
+  readonly time: (name: string) => string;
+  readonly share: (name: string) => string;
+  readonly place: string;
+}
+
+const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
+  rimTooThin: ({ length, share }) => ({
+    mark: 'thin',
+    head: `The rim comes out at ${length('rim')} and wants ${length('needed')}.`,
+    body: `About ${share('chance')} of the parts would crack when they are peeled out. One more coat mends it.`,
+    action: 'Make it thicker',
+  }),
+  coatTooHeavy: ({ values, length }) => ({
+    mark: 'runs',
+    head: `Coat ${values['coat']} is heavier than this chocolate will hold.`,
+    body: `An upright wall holds ${length('hold')}; the rest runs to the lowest place. More, thinner coats stay put, and so does cooler chocolate.`,
+    action: 'Split it over one more coat',
+  }),
+  wantedNotReached: ({ values, number, length }) =>
+    number('comesOut') < number('wanted')
+      ? {
+          mark: 'short',
+          head: `${values['coats']} coats come to ${length('comesOut')}, short of ${length('wanted')}.`,
+          body: 'Work cooler or with a thicker chocolate to build more.',
+          action: `Want ${length('comesOut')}`,
+        }
+      : {
+          mark: 'thick',
+          head: `It cannot be made as thin as ${length('wanted')} this way.`,
+          body: `It comes out at ${length('comesOut')}. Warmer or more fluid chocolate runs thinner.`,
+          action: `Want ${length('comesOut')}`,
+        },
+  aboveCeiling: ({ values, warmth }) => ({
+    mark: 'too hot',
+    head: `${warmth('workingC')} is above the ceiling of ${values['name']}.`,
+    body: `Past ${warmth('ceilingC')} it loses its temper, or thickens if it is compound. The packet wins if it says otherwise.`,
+    action: 'Bring it back into its band',
+  }),
+  belowBand: ({ values, warmth }) => ({
+    mark: 'cool',
+    head: `${warmth('workingC')} is below the band of ${values['name']}.`,
+    body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`,
+    action: 'Bring it into its band',
+  }),
+  tooSmallToMelt: ({ values, mass, warmth }) => ({
+    mark: 'scorches',
+    head: `${mass('kg')} of ${values['name']} is too little for this microwave.`,
+    body: `Even 5 s would pass ${warmth('ceilingC')} in places. Lower the power, or melt it over a very low steam.`,
+    action: 'Use the double boiler',
+  }),
+  steelInMicrowave: () => ({
+    mark: 'metal',
+    head: 'A steel bowl must not stand in the microwave.',
+    body: 'It sparks and does not heat. Choose another bowl, or melt over steam.',
+    action: 'Use the double boiler',
+  }),
+  untempered: ({ values }) => ({
+    mark: 'untempered',
+    head: `${values['name']} is only melted, not tempered.`,
+    body: 'It holds cocoa butter: untempered it sets soft and streaky and sticks in the mold.',
+    action: 'Temper it by seeding',
+  }),
+  temperedCoating: ({ values }) => ({
+    mark: 'no seed',
+    head: `${values['name']} wants no seed.`,
+    body: 'Coating holds other fats and only has to be melted.',
+    action: 'Melt it only',
+  }),
+  softSet: ({ values, number, share, place }) =>
+    number('equilibrium') < WILL_NOT_SET_BELOW
+      ? {
+          mark: 'will not set',
+          head: `The ${place} is too warm: it will not set there.`,
+          body: `Only ${share('equilibrium')} of the fat can set at that temperature.`,
+          action: values['place'] === 'fridge' ? '' : 'Move it to the fridge',
+        }
+      : {
+          mark: 'soft',
+          head: `In the ${place} it sets, but softly.`,
+          body: `Only ${share('equilibrium')} of the fat can set at that temperature; it dents and marks.`,
+          action: values['place'] === 'fridge' ? '' : 'Move it to the fridge',
+        },
+  willNotLetGo: ({ place }) => ({
+    mark: 'sticks',
+    head: `In the ${place} a rigid mold will not let go.`,
+    body: 'The chocolate has to get cold enough to shrink away from the wall.',
+    action: 'Move it to the fridge',
+  }),
+  shortInterval: ({ values, number, time }) => ({
+    mark: 'early',
+    head: `Your ${time('own')} for coat ${values['coat']} is short of ${time('needed')}.`,
+    body: number('last') ? 'It may bend or tear when it is peeled out.' : 'The next coat may drag this one along.',
+    action: 'Use the computed time',
+  }),
+  fillTooHigh: ({ values, mass }) => ({
+    mark: 'over',
+    head: `The filling is ${mass('over')} too much${values['onTop'] === 'nothing' ? '' : ' to close'}.`,
+    body: `It has to stay inside the edge${ON_TOP[values['onTop'] as keyof typeof ON_TOP]}.`,
+    action: 'Fill what fits',
+  }),
+  sweats: ({ warmth, time }) => ({
+    mark: 'sweats',
+    head: `It comes out at ${warmth('surfaceC')}, below the dew point of ${warmth('dewPointC')}.`,
+    body: `Damp settles on it and dulls it. Keep it loosely covered for ${time('cover')} before filling, dusting or packing.`,
+    action: 'Plan the covered rest',
+  }),
+  neverWarms: ({ warmth }) => ({
+    mark: 'sweats',
+    head: 'The room’s air is so damp that it sweats until it is as warm as the room.',
+    body: `The dew point is ${warmth('dewPointC')}. Dry the room, or leave the parts covered until they feel as warm as it is.`,
+    action: '',
+  }),
+  restFirst: ({ time, place }) => ({
+    mark: 'no rest',
+    head: 'Tempered chocolate in a rigid mold likes to rest before the cold.',
+    body: `Straight into the ${place} it sets in a hurry, and may dull or stick. About ${time('rest')} in the room let it set quietly; then the cold shrinks it free.`,
+    action: `Rest it ${time('rest')} first`,
+  }),
+  paintCracks: () => ({
+    mark: 'cracks',
+    head: 'Painted details crack in the freezer.',
+    body: 'Thin paint cannot follow so sharp a chill. The fridge is cold enough for it.',
+    action: 'Move it to the fridge',
+  }),
+  poolsBetweenTurns: ({ number, length, time }) => ({
+    mark: 'pools',
+    head: `Turned every ${time('every')}, it pools: ${length('base')} at the base, ${length('rim')} at the rim.`,
+    body: 'It sets where it has run to since the last turn. Turn it more often until it runs no more.',
+    action: number('every') > LIMITS.turnSeconds.low ? 'Turn it twice as often' : '',
+  }),
+  noRoomInside: () => ({
+    mark: 'no room',
+    head: 'A solid piece has no room inside.',
+    body: 'Press toppings into its open face before it sets, or coat the wall instead of filling it.',
+    action: 'Take the filling out',
+  }),
+  longJob: ({ values, time }) => ({
+    mark: 'long',
+    head: `${values['rounds']} rounds take ${time('total')}.`,
+    body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`,
+    action: 'Count on one more mold',
+  }),
+  notWorkable: ({ values, warmth }) => ({
+    mark: 'too short',
+    head: `${values['name']} leaves its band within seconds.`,
+    body: `Between ${warmth('workFromC')} and ${warmth('workToC')} there is no time to work. Give it a wider band in the pantry, as the packet has it, or keep the bowl over warm water.`,
+    action: '',
+  }),
+  lidOnItself: ({ values }) => ({
+    mark: 'no lid',
+    head: `“${values['name']}” cannot be the lid of itself.`,
+    body: 'A lid is another part than the one that is filled. Choose another, or add one at the Mold station.',
+    action: '',
+  }),
+  noRoomForCap: ({ length }) => ({
+    mark: 'no cap',
+    head: `A cap of ${length('cap')} wants more room than the ${length('headspace')} that is left.`,
+    body: 'It would stand above the mold and come off with the scraper. Fill less, or cast a thinner cap.',
+    action: 'Fill lower',
+  }),
+  longOnPlate: ({ length, time }) => ({
+    mark: 'short',
+    head: `${time('seconds')} on the plate melt ${length('lost')} of the rim away.`,
+    body: 'The half gets short and lopsided. Flat and melted all round is enough.',
+    action: 'Take it off sooner',
+  }),
+  coldPlate: ({ warmth }) => ({
+    mark: 'cold',
+    head: `A plate of ${warmth('plateC')} does not melt this rim.`,
+    body: 'It has to be well above where the chocolate melts.',
+    action: 'Warm it more',
+  }),
+  mixedFats: () => ({
+    mark: 'mixed',
+    head: 'Coating and real chocolate do not go into one coat.',
+    body: 'Their fats soften each other: it sets soft and dulls. Marble two of a kind.',
+    action: '',
+  }),
+};
 
 /** Words a problem; `system` sets the units. */
 export function noteWording({ key, values }: Problem, system: UnitSystem): NoteWording {
   const number = (name: string): number => Number(values[name]);
-  const mass = (name: string): string => text(number(name), 'mass', system);
-  const length = (name: string): string => text(number(name), 'length', system);
-  const warmth = (name: string): string => text(number(name), 'temperature', system);
-  const time = (name: string): string => text(number(name), 'duration', system);
-  const place = PLACE_NAMES[values['place'] as Place];
-  switch (key) {
-    case 'rimTooThin':
-      return { mark: 'thin', head: `The rim comes out at ${length('rim')} and wants ${length('needed')}.`, body: `About ${text(number('chance'), 'share', system)} of the parts would crack when they are peeled out. One more coat mends it.`, action: 'Make it thicker' };
-    case 'coatTooHeavy':
-      return { mark: 'runs', head: `Coat ${values['coat']} is heavier than this chocolate will hold.`, body: `An upright wall holds ${length('hold')}; the rest runs to the lowest place. More, thinner coats stay put, and so does cooler chocolate.`, action: 'Split it over one more coat' };
-    case 'wantedNotReached':
-      return number('comesOut') < number('wanted')
-        ? { mark: 'short', head: `${values['coats']} coats come to ${length('comesOut')}, short of ${length('wanted')}.`, body: 'Work cooler or with a thicker chocolate to build more.', action: `Want ${length('comesOut')}` }
-        : { mark: 'thick', head: `It cannot be made as thin as ${length('wanted')} this way.`, body: `It comes out at ${length('comesOut')}. Warmer or more fluid chocolate runs thinner.`, action: `Want ${length('comesOut')}` };
-    case 'aboveCeiling':
-      return { mark: 'too hot', head: `${warmth('workingC')} is above the ceiling of ${values['name']}.`, body: `Past ${warmth('ceilingC')} it loses its temper, or thickens if it is compound. The packet wins if it says otherwise.`, action: 'Bring it back into its band' };
-    case 'belowBand':
-      return { mark: 'cool', head: `${warmth('workingC')} is below the band of ${values['name']}.`, body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`, action: 'Bring it into its band' };
-    case 'tooSmallToMelt':
-      return { mark: 'scorches', head: `${mass('kg')} of ${values['name']} is too little for this microwave.`, body: `Even 5 s would pass ${warmth('ceilingC')} in places. Lower the power, or melt it over a very low steam.`, action: 'Use the double boiler' };
-    case 'steelInMicrowave':
-      return { mark: 'metal', head: 'A steel bowl must not stand in the microwave.', body: 'It sparks and does not heat. Choose another bowl, or melt over steam.', action: 'Use the double boiler' };
-    case 'untempered':
-      return { mark: 'untempered', head: `${values['name']} is only melted, not tempered.`, body: 'It holds cocoa butter: untempered it sets soft and streaky and sticks in the mold.', action: 'Temper it by seeding' };
-    case 'temperedCoating':
-      return { mark: 'no seed', head: `${values['name']} wants no seed.`, body: 'Coating holds other fats and only has to be melted.', action: 'Melt it only' };
-    case 'softSet':
-      return number('equilibrium') < WILL_NOT_SET_BELOW
-        ? { mark: 'will not set', head: `The ${place} is too warm: it will not set there.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' }
-        : { mark: 'soft', head: `In the ${place} it sets, but softly.`, body: `Only ${text(number('equilibrium'), 'share', system)} of the fat can set at that temperature; it dents and marks.`, action: values['place'] === 'fridge' ? '' : 'Move it to the fridge' };
-    case 'willNotLetGo':
-      return { mark: 'sticks', head: `In the ${place} a rigid mold will not let go.`, body: 'The chocolate has to get cold enough to shrink away from the wall.', action: 'Move it to the fridge' };
-    case 'shortInterval':
-      return { mark: 'early', head: `Your ${time('own')} for coat ${values['coat']} is short of ${time('needed')}.`, body: number('last') ? 'It may bend or tear when it is peeled out.' : 'The next coat may drag this one along.', action: 'Use the computed time' };
-    case 'fillTooHigh':
-      return { mark: 'over', head: `The filling is ${text(number('over'), 'mass', system)} too much${values['onTop'] === 'nothing' ? '' : ' to close'}.`, body: `It has to stay inside the edge${ON_TOP[values['onTop'] as keyof typeof ON_TOP]}.`, action: 'Fill what fits' };
-    case 'sweats':
-      return { mark: 'sweats', head: `It comes out at ${warmth('surfaceC')}, below the dew point of ${warmth('dewPointC')}.`, body: `Damp settles on it and dulls it. Keep it loosely covered for ${time('cover')} before filling, dusting or packing.`, action: 'Plan the covered rest' };
-    case 'neverWarms':
-      return { mark: 'sweats', head: 'The room’s air is so damp that it sweats until it is as warm as the room.', body: `The dew point is ${warmth('dewPointC')}. Dry the room, or leave the parts covered until they feel as warm as it is.`, action: '' };
-    case 'restFirst':
-      return { mark: 'no rest', head: 'Tempered chocolate in a rigid mold likes to rest before the cold.', body: `Straight into the ${place} it sets in a hurry, and may dull or stick. About ${time('rest')} in the room let it set quietly; then the cold shrinks it free.`, action: `Rest it ${time('rest')} first` };
-    case 'paintCracks':
-      return { mark: 'cracks', head: 'Painted details crack in the freezer.', body: 'Thin paint cannot follow so sharp a chill. The fridge is cold enough for it.', action: 'Move it to the fridge' };
-    case 'poolsBetweenTurns':
-      return { mark: 'pools', head: `Turned every ${time('every')}, it pools: ${length('base')} at the base, ${length('rim')} at the rim.`, body: 'It sets where it has run to since the last turn. Turn it more often until it runs no more.', action: number('every') > LIMITS.turnSeconds.low ? 'Turn it twice as often' : '' };
-    case 'noRoomInside':
-      return { mark: 'no room', head: 'A solid piece has no room inside.', body: 'Press toppings into its open face before it sets, or coat the wall instead of filling it.', action: 'Take the filling out' };
-    case 'noRoomForCap':
-    case 'longOnPlate':
-    case 'coldPlate':
-    case 'lidOnItself':
-    case 'notWorkable':
-    case 'mixedFats': return furtherNote(key, values, { length, time, warmth });
-    case 'longJob':
-      return { mark: 'long', head: `${values['rounds']} rounds take ${time('total')}.`, body: `With ${values['molds']} molds at hand, more is cast while the fridge works.`, action: 'Count on one more mold' };
-  }
-}
-
-type Worded = Readonly<Record<'length' | 'time' | 'warmth', (name: string) => string>>;
-
-/** What concerns a whole piece or a bowl: its closing, what is streaked together, what has no time to be worked. */
-function furtherNote(key: 'notWorkable' | 'noRoomForCap' | 'longOnPlate' | 'coldPlate' | 'mixedFats' | 'lidOnItself', values: Problem['values'], { length, time, warmth }: Worded): NoteWording {
-  switch (key) {
-    case 'notWorkable':
-      return { mark: 'too short', head: `${values['name']} leaves its band within seconds.`, body: `Between ${warmth('workFromC')} and ${warmth('workToC')} there is no time to work. Give it a wider band in the pantry, as the packet has it, or keep the bowl over warm water.`, action: '' };
-    case 'lidOnItself':
-      return { mark: 'no lid', head: `“${values['name']}” cannot be the lid of itself.`, body: 'A lid is another part than the one that is filled. Choose another, or add one at the Mold station.', action: '' };
-    case 'noRoomForCap':
-      return { mark: 'no cap', head: `A cap of ${length('cap')} wants more room than the ${length('headspace')} that is left.`, body: 'It would stand above the mold and come off with the scraper. Fill less, or cast a thinner cap.', action: 'Fill lower' };
-    case 'longOnPlate':
-      return { mark: 'short', head: `${time('seconds')} on the plate melt ${length('lost')} of the rim away.`, body: 'The half gets short and lopsided. Flat and melted all round is enough.', action: 'Take it off sooner' };
-    case 'coldPlate':
-      return { mark: 'cold', head: `A plate of ${warmth('plateC')} does not melt this rim.`, body: 'It has to be well above where the chocolate melts.', action: 'Warm it more' };
-    case 'mixedFats':
-      return { mark: 'mixed', head: 'Coating and real chocolate do not go into one coat.', body: 'Their fats soften each other: it sets soft and dulls. Marble two of a kind.', action: '' };
-  }
+  const said = (dimension: Dimension) => (name: string) => text(number(name), dimension, system);
+  return NOTES[key]({
+    values,
+    number,
+    mass: said('mass'),
+    length: said('length'),
+    warmth: said('temperature'),
+    time: said('duration'),
+    share: said('share'),
+    place: PLACE_NAMES[values['place'] as Place],
+  });
 }
 
 /** What the button would change, in brief: "−84 min, +18 g". Empty when nothing worth saying. */

@@ -1,33 +1,60 @@
+import { BATCH_RULES } from './batch-rules';
+import { EXACT, WORKING_RULE, type RuleWording } from './rule-wording';
 import { MELT_RULES } from './melt-rules';
 import { PIECE_RULES } from './piece-rules';
-
-/** How a figure is explained: what it is, how it follows in plain words, where that comes from, how sure it is. */
-export interface RuleWording {
-  readonly title: string;
-  readonly how: string;
-  readonly source: string;
-  readonly sure: string;
-}
-
-const EXACT = 'Exact for the shape as given.';
-const WORKING_RULE = 'Working rule, no published source.';
-const PRACTICE = 'Common practice, no source.';
 
 /** Words for every rule that the computation names. */
 export const RULES: Readonly<Record<string, RuleWording>> = {
   ...MELT_RULES,
   ...PIECE_RULES,
-  'mold.volume': { title: 'Volume of a cavity', how: 'The area of its rim, scaled by how wide it is at each height, summed from the lowest point to the rim. For half a sphere that is two thirds of π times the radius cubed.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
-  'mold.measured': { title: 'Volume of a cavity, measured', how: 'The water it holds, weighed and divided by the density of water at its temperature; or its widths and depth by the prismoidal rule. Shape and wall are those of the bowl that holds as much at that width and depth.', source: 'Water density: Kell 1975.', sure: 'The range is two standard uncertainties: scatter of the readings, step of the scale, judgement of the level.' },
-  'mold.wallArea': { title: 'Wall area of a cavity', how: 'The strips between each stretch of its outline and of its height, without the opening; pleats count in full.', source: 'Handbook mensuration; turned profiles by Pappus and Guldin.', sure: EXACT },
-  'mold.depth': { title: 'Depth of a cavity', how: 'From its lowest point to the rim, with the opening up.', source: 'As given.', sure: EXACT },
-  'mold.rimLength': { title: 'Length of the rim', how: 'Once around its opening; pleats count in full.', source: 'Handbook mensuration.', sure: EXACT },
-  'mold.solid': { title: 'Chocolate to fill it solid', how: 'Volume of the cavity times the density of melted chocolate.', source: 'Density from memory.', sure: 'Within about 2 %.' },
-  'mold.perRound': { title: 'Parts in one round', how: 'Cavities in a mold times the molds at hand.', source: 'Counting.', sure: 'Exact.' },
+  ...BATCH_RULES,
+  'mold.volume': {
+    title: 'Volume of a cavity',
+    how: 'The area of its rim, scaled by how wide it is at each height, summed from the lowest point to the rim. For half a sphere that is two thirds of π times the radius cubed.',
+    source: 'Handbook mensuration; turned profiles by Pappus and Guldin.',
+    sure: EXACT,
+  },
+  'mold.measured': {
+    title: 'Volume of a cavity, measured',
+    how: 'The water it holds, weighed and divided by the density of water at its temperature; or its widths and depth by the prismoidal rule. Shape and wall are those of the bowl that holds as much at that width and depth.',
+    source: 'Water density: Kell 1975.',
+    sure: 'The range is two standard uncertainties: scatter of the readings, step of the scale, judgement of the level.',
+  },
+  'mold.wallArea': {
+    title: 'Wall area of a cavity',
+    how: 'The strips between each stretch of its outline and of its height, without the opening; pleats count in full.',
+    source: 'Handbook mensuration; turned profiles by Pappus and Guldin.',
+    sure: EXACT,
+  },
+  'mold.depth': {
+    title: 'Depth of a cavity',
+    how: 'From its lowest point to the rim, with the opening up.',
+    source: 'As given.',
+    sure: EXACT,
+  },
+  'mold.rimLength': {
+    title: 'Length of the rim',
+    how: 'Once around its opening; pleats count in full.',
+    source: 'Handbook mensuration.',
+    sure: EXACT,
+  },
+  'mold.solid': {
+    title: 'Chocolate to fill it solid',
+    how: 'Volume of the cavity times the density of melted chocolate.',
+    source: 'Density from memory.',
+    sure: 'Within about 2 %.',
+  },
+  'mold.perRound': {
+    title: 'Parts in one round',
+    how: 'Cavities in a mold times the molds at hand.',
+    source: 'Counting.',
+    sure: 'Exact.',
+  },
   'coat.dumped': {
     title: 'Thickness of a tipped-out coat',
     how: 'Melted chocolate runs down the wall until its own stiffness (Casson yield) slows it. What is left after the time tipped out follows from stiffness, drain time and the curve of the wall; tapping loosens it while it lasts; once set down it runs on for a while. The skin that set against the cool wall while the cavity stood full lies beneath.',
-    source: 'Casson flow (ICA method 46); draining on a dome after Takagi & Huppert 2010 and Lee et al. 2016; skin by heat conduction with setting. Stiffness by class, from memory.',
+    source:
+      'Casson flow (ICA method 46); draining on a dome after Takagi & Huppert 2010 and Lee et al. 2016; skin by heat conduction with setting. Stiffness by class, from memory.',
     sure: 'The first answer, a closed form; the simulation follows in a moment and lies within this range. The range is what a class of chocolate may differ by: a factor 1.4 either way.',
   },
   'coat.spread': {
@@ -39,13 +66,15 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
   'coat.dumpedSimulated': {
     title: 'Thickness of a coat',
     how: 'Simulated, minute by minute: the film runs down the wall while the hand rocks and taps the mold, cools against it, stiffens as it sets, and runs on after it is set down until it holds; under it lies the skin from standing, and every earlier coat.',
-    source: 'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
+    source:
+      'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
     sure: 'The likely range comes from fifteen runs: fluidity, seconds by hand, temperatures and air, each to either end. Weigh one shell to know.',
   },
   'coat.spreadSimulated': {
     title: 'Thickness of a coat',
     how: 'Simulated, minute by minute: the dose is kept even while you work it, then runs down the wall until it has cooled and stiffened enough to hold.',
-    source: 'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
+    source:
+      'Thin film of Casson (ICA method 46) with heat and setting in film, shell and mold; checked against a general solver of differential equations within 1 %.',
     sure: 'The likely range comes from fifteen runs: fluidity, dose, temperatures and air, each to either end. Weigh one shell to know.',
   },
   'coat.turned': {
@@ -57,62 +86,137 @@ export const RULES: Readonly<Record<string, RuleWording>> = {
   'coat.turnedSimulated': {
     title: 'Thickness in a turned vessel',
     how: 'Simulated, minute by minute: between two turns the chocolate runs to the lowest place; each turn brings it back over the wall, for as long as it still flows. What has run since the last turn before it holds is what stays uneven.',
-    source: 'Thin film of Casson (ICA method 46) with heat and setting; that a turn undoes the one before is a working rule.',
+    source:
+      'Thin film of Casson (ICA method 46) with heat and setting; that a turn undoes the one before is a working rule.',
     sure: 'The likely range comes from fifteen runs. Turned every which way it comes out as even as told; always the same way, less.',
   },
-  'coat.filled': { title: 'Depth of a fill', how: 'The level at which the cavity holds its share of the volume, less the level it started from.', source: 'Depth against volume of the cavity, exact for its shape.', sure: 'Filled by eye: within 5 %.' },
-  'coat.fillMass': { title: 'Chocolate of a fill', how: 'Its share of the cavity’s volume, times the density of melted chocolate.', source: 'Volume of the cavity; density from memory.', sure: 'Filled by eye: within 5 %.' },
-  'coat.rest': { title: 'Time until it holds', how: 'After the mold is set down the film runs on, until it has cooled and set so far that its own stiffness holds it.', source: 'Simulation of the film with heat and setting.', sure: 'Follows how the chocolate runs and how cool the mold is. Until then, keep it level and leave it alone.' },
-  'coat.feet': { title: 'What drips off the rim', how: 'What runs over the rim after the mold is set down, before the film holds: it sets as feet, and is scraped off.', source: 'Simulation of the film with heat and setting.', sure: 'Follows how the chocolate runs. Where it is much, let the coat thicken before it is turned over.' },
-  'coat.total': { title: 'Thickness of the shell', how: 'All coats at that place, added, and rounded only then.', source: 'Sum of the coats.', sure: 'The coats err in the same direction, so their ranges add.' },
-  'coat.mass': { title: 'Chocolate that stays in one cavity', how: 'Thickness summed over the curved wall, times the density of melted chocolate.', source: 'Volume under a curved layer (Steiner); density from memory.', sure: 'Follows the thickness; weigh one shell to know.' },
-  'coat.massInAll': { title: 'Chocolate in one part', how: 'All coats of one cavity, added.', source: 'Sum of the coats.', sure: 'Follows the thickness; weigh one shell to know.' },
-  'coat.drain': { title: 'Time to tip out', how: 'The time that leaves the wanted thickness at the rim.', source: 'Closed form of the draining film, solved for time.', sure: 'Follows how the chocolate runs; weigh one shell to know.' },
-  'coat.pressed': { title: 'Thickness of a pressed shell', how: 'What the insert leaves: its gap all over, or the volume the gap holds spread evenly over the wall.', source: 'As given; volume under a curved layer (Steiner).', sure: 'As good as the insert sits. Under the line leaves holes; a little over is harmless.' },
-  'coat.dwell': { title: 'Time to stand', how: 'The time that leaves the wanted thickness at the rim: the longer it stands, the thicker the skin that sets against the wall, until the mold has warmed through.', source: 'Skin by heat conduction with setting, solved for time.', sure: 'Follows how cool the mold is; weigh one shell to know.' },
+  'coat.filled': {
+    title: 'Depth of a fill',
+    how: 'The level at which the cavity holds its share of the volume, less the level it started from.',
+    source: 'Depth against volume of the cavity, exact for its shape.',
+    sure: 'Filled by eye: within 5 %.',
+  },
+  'coat.fillMass': {
+    title: 'Chocolate of a fill',
+    how: 'Its share of the cavity’s volume, times the density of melted chocolate.',
+    source: 'Volume of the cavity; density from memory.',
+    sure: 'Filled by eye: within 5 %.',
+  },
+  'coat.rest': {
+    title: 'Time until it holds',
+    how: 'After the mold is set down the film runs on, until it has cooled and set so far that its own stiffness holds it.',
+    source: 'Simulation of the film with heat and setting.',
+    sure: 'Follows how the chocolate runs and how cool the mold is. Until then, keep it level and leave it alone.',
+  },
+  'coat.feet': {
+    title: 'What drips off the rim',
+    how: 'What runs over the rim after the mold is set down, before the film holds: it sets as feet, and is scraped off.',
+    source: 'Simulation of the film with heat and setting.',
+    sure: 'Follows how the chocolate runs. Where it is much, let the coat thicken before it is turned over.',
+  },
+  'coat.total': {
+    title: 'Thickness of the shell',
+    how: 'All coats at that place, added, and rounded only then.',
+    source: 'Sum of the coats.',
+    sure: 'The coats err in the same direction, so their ranges add.',
+  },
+  'coat.mass': {
+    title: 'Chocolate that stays in one cavity',
+    how: 'Thickness summed over the curved wall, times the density of melted chocolate.',
+    source: 'Volume under a curved layer (Steiner); density from memory.',
+    sure: 'Follows the thickness; weigh one shell to know.',
+  },
+  'coat.massInAll': {
+    title: 'Chocolate in one part',
+    how: 'All coats of one cavity, added.',
+    source: 'Sum of the coats.',
+    sure: 'Follows the thickness; weigh one shell to know.',
+  },
+  'coat.drain': {
+    title: 'Time to tip out',
+    how: 'The time that leaves the wanted thickness at the rim.',
+    source: 'Closed form of the draining film, solved for time.',
+    sure: 'Follows how the chocolate runs; weigh one shell to know.',
+  },
+  'coat.pressed': {
+    title: 'Thickness of a pressed shell',
+    how: 'What the insert leaves: its gap all over, or the volume the gap holds spread evenly over the wall.',
+    source: 'As given; volume under a curved layer (Steiner).',
+    sure: 'As good as the insert sits. Under the line leaves holes; a little over is harmless.',
+  },
+  'coat.dwell': {
+    title: 'Time to stand',
+    how: 'The time that leaves the wanted thickness at the rim: the longer it stands, the thicker the skin that sets against the wall, until the mold has warmed through.',
+    source: 'Skin by heat conduction with setting, solved for time.',
+    sure: 'Follows how cool the mold is; weigh one shell to know.',
+  },
   'coat.hold': {
     title: 'Hold thickness',
     how: 'A film thinner than this stays where it is put on an upright wall: its yield stress carries its weight. Cooler chocolate is stiffer, so it holds a thicker film.',
-    source: 'Yield stress over density and gravity; yield stress by class from memory, 3 % more a degree cooler (working rule).',
+    source:
+      'Yield stress over density and gravity; yield stress by class from memory, 3 % more a degree cooler (working rule).',
     sure: 'A factor 1.4 either way.',
   },
-  'coat.neededRim': { title: 'Rim a shell needs', how: '1.5 mm for a 64 mm shell, growing with the square root of its widest part; compound gets by with 15 % less.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
-  'coat.breakChance': { title: 'Chance of breaking at unmolding', how: 'Compares the rim with what a shell of this size needs: 8 % break at just enough, half of them at six tenths, 2 % at 1.6 times.', source: WORKING_RULE, sure: 'A first guess; your own breakages will tell.' },
-  'coat.coatsNeeded': { title: 'Coats needed', how: 'The fewest coats that can reach the wanted thickness at the rim with a practicable time to tip out, or a dose the wall will hold.', source: 'Closed form of the coats.', sure: 'Follows how the chocolate runs.' },
+  'coat.neededRim': {
+    title: 'Rim a shell needs',
+    how: '1.5 mm for a 64 mm shell, growing with the square root of its widest part; compound gets by with 15 % less.',
+    source: WORKING_RULE,
+    sure: 'A first guess; your own breakages will tell.',
+  },
+  'coat.breakChance': {
+    title: 'Chance of breaking at unmolding',
+    how: 'Compares the rim with what a shell of this size needs: 8 % break at just enough, half of them at six tenths, 2 % at 1.6 times.',
+    source: WORKING_RULE,
+    sure: 'A first guess; your own breakages will tell.',
+  },
+  'coat.coatsNeeded': {
+    title: 'Coats needed',
+    how: 'The fewest coats that can reach the wanted thickness at the rim with a practicable time to tip out, or a dose the wall will hold.',
+    source: 'Closed form of the coats.',
+    sure: 'Follows how the chocolate runs.',
+  },
   'chill.touch': {
     title: 'Minutes until the next coat can go on',
     how: 'Heat leaves through the mold wall and the open side; the chocolate gives up its heat of setting on the way. The next coat can go on when seven tenths of the fat has set (or two thirds of all that can set in that place).',
-    source: 'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
+    source:
+      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
     sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
   },
   'chill.unmold': {
     title: 'Minutes until it can be unmolded',
     how: 'As above, until nine tenths of the fat in all coats has set (or 92 % of what can set in that place). A rigid mold also waits until the face against it is at 12 °C, so that the chocolate has shrunk away.',
-    source: 'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
+    source:
+      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
     sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
   },
-  'chill.latest': { title: 'Latest sensible minute', how: 'When the surface is within one degree of the air there, and at the most three times the time to unmold: longer gains nothing and draws damp.', source: WORKING_RULE, sure: 'A guide, not a cliff.' },
-  'chill.ownInterval': { title: 'Your own interval', how: 'You set this time; it overrules the computed one.', source: 'Your choice.', sure: 'As you set it.' },
-  'chill.dewPoint': { title: 'Dew point of the room', how: 'Air at this temperature could hold no more damp: anything colder sweats.', source: 'ASHRAE Handbook of Fundamentals 2017, chapter 1, equations 5 and 6.', sure: 'As good as the humidity reading; the range is ±1 K on the room.' },
-  'chill.surface': { title: 'Surface as it comes out', how: 'The inside surface at the end of the last stay.', source: 'The same heat computation as the minutes.', sure: 'Within a degree or two.' },
-  'chill.cover': { title: 'Time to keep it covered', how: 'A cold shell warms by Newton’s law; under a loose cover at half the pace. It may be uncovered once it is above the dew point.', source: 'Newton’s law of cooling; cover factor is a working rule.', sure: 'Within a third.' },
-  'batch.partsByConfidence': { title: 'Parts to cast', how: 'The fewest parts for which, at this chance of breaking, enough come out whole with the wanted confidence.', source: 'Binomial distribution.', sure: 'As good as the chance of breaking.' },
-  'batch.partsLearned': { title: 'Parts to cast', how: 'The fewest parts of which, with the wanted confidence, enough come out whole, where the chance of breaking is known from those cast before; the computed chance counts as much as 20 of them.', source: 'Beta-binomial distribution (Johnson, Kemp & Kotz). The weight of the computed chance is a working rule.', sure: 'The more you have cast, the surer.' },
-  'batch.partsByShare': { title: 'Parts to cast', how: 'The parts needed, and the spare share on top, rounded up.', source: PRACTICE, sure: 'A margin, not a forecast.' },
-  'batch.rounds': { title: 'Rounds', how: 'Parts to cast over what one round gives, rounded up.', source: 'Counting.', sure: 'Exact.' },
-  'batch.total': { title: 'Minutes in all', how: 'Melting once, then round after round, then filling and closing.', source: 'Hands-on times are common practice, no source; waits are computed.', sure: 'Within a quarter for a practised hand.' },
-  'batch.start': { title: 'When to start', how: 'The time it is wanted by, less the minutes in all, rounded down to five minutes.', source: 'Difference.', sure: 'As the minutes in all: start earlier if you are new to it.' },
-  'batch.handsOn': { title: 'Hands-on minutes', how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 8 s a part, filling 15 s a piece; melting, closing and finishing as their stations say.', source: PRACTICE, sure: 'Within a quarter for a practised hand.' },
-  'batch.waiting': { title: 'Waiting minutes', how: 'The chill of every coat in every round, and the covered rest.', source: 'Computed chill.', sure: 'As the chill.' },
-  'batch.inParts': { title: 'Stays in the parts', how: 'Chocolate in one part times the parts to cast.', source: 'Sum.', sure: 'Follows the thickness.' },
-  'batch.comesBack': { title: 'Comes back', how: 'To tip out, cavities are poured half full, a mold at a time; what does not stay in the last mold comes back to the bowl.', source: PRACTICE, sure: 'Pour less and less comes back.' },
-  'batch.stuck': { title: 'Sticks to bowl and tools', how: '15 g and 3 % of what is cast.', source: PRACTICE, sure: 'Depends on the spatula.' },
-  'batch.closing': { title: 'Goes into closing', how: 'What one piece takes, times the pieces; for a cap, times the parts that are cast.', source: 'Sum.', sure: 'As the closing.' },
-  'batch.finishing': { title: 'Goes on in finishing', how: 'What one piece takes, times the pieces.', source: 'Sum.', sure: 'As the finishing.' },
-  'batch.drips': { title: 'Drips off', how: 'What still runs over the rim once a part is set down, times the parts. It sets as feet outside the mold.', source: 'Simulation of the film.', sure: 'Cooler chocolate and a longer tap leave less.' },
-  'batch.filling': { title: 'Filling for the job', how: 'What one piece takes, times the pieces; capped in the mold, times the parts that are cast.', source: 'Sum.', sure: 'Loose fillings differ by some 12 %.' },
-  'batch.melted': { title: 'Melt in all', how: 'What stays in the parts, what closes and finishes them, what comes back, what sticks, and what drips off.', source: 'Sum.', sure: 'Follows the thickness.' },
-  'batch.perRound': { title: 'Melt for one round', how: 'The same for a single full round, melted by itself.', source: 'Sum.', sure: 'Follows the thickness.' },
-  'batch.packs': { title: 'Packs to buy', how: 'What is wanted, less what is on hand, over the size of a pack, rounded up.', source: 'Counting.', sure: 'As what is wanted; what comes back can be kept for next time.' },
-  'batch.piecesFrom': { title: 'Pieces from what you have', how: 'The most pieces, spares included, whose plan takes no more of any chocolate than is on hand, in melts and fillings together.', source: 'The same sums, turned round.', sure: 'Follows the thickness.' },
+  'chill.latest': {
+    title: 'Latest sensible minute',
+    how: 'When the surface is within one degree of the air there, and at the most three times the time to unmold: longer gains nothing and draws damp.',
+    source: WORKING_RULE,
+    sure: 'A guide, not a cliff.',
+  },
+  'chill.ownInterval': {
+    title: 'Your own interval',
+    how: 'You set this time; it overrules the computed one.',
+    source: 'Your choice.',
+    sure: 'As you set it.',
+  },
+  'chill.dewPoint': {
+    title: 'Dew point of the room',
+    how: 'Air at this temperature could hold no more damp: anything colder sweats.',
+    source: 'ASHRAE Handbook of Fundamentals 2017, chapter 1, equations 5 and 6.',
+    sure: 'As good as the humidity reading; the range is ±1 K on the room.',
+  },
+  'chill.surface': {
+    title: 'Surface as it comes out',
+    how: 'The inside surface at the end of the last stay.',
+    source: 'The same heat computation as the minutes.',
+    sure: 'Within a degree or two.',
+  },
+  'chill.cover': {
+    title: 'Time to keep it covered',
+    how: 'A cold shell warms by Newton’s law; under a loose cover at half the pace. It may be uncovered once it is above the dew point.',
+    source: 'Newton’s law of cooling; cover factor is a working rule.',
+    sure: 'Within a third.',
+  },
 };

@@ -7,14 +7,35 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { text, written } from './format';
 
 export const SHAPE_NAMES: Readonly<Record<ShapeKind, string>> = {
-  hemisphere: 'half sphere', cap: 'shallow dome', egg: 'half egg', cylinder: 'cylinder', cup: 'cup or cone', liner: 'pleated liner', tile: 'flat tile', pillow: 'pillow',
-  faceted: 'faceted', turned: 'turned profile', measured: 'measured bowl', ball: 'ball with opening',
+  hemisphere: 'half sphere',
+  cap: 'shallow dome',
+  egg: 'half egg',
+  cylinder: 'cylinder',
+  cup: 'cup or cone',
+  liner: 'pleated liner',
+  tile: 'flat tile',
+  pillow: 'pillow',
+  faceted: 'faceted',
+  turned: 'turned profile',
+  measured: 'measured bowl',
+  ball: 'ball with opening',
 };
 export const FORM_NAMES: Readonly<Record<FacetedForm, string>> = { pyramid: 'pyramid', gem: 'gem', pear: 'pear' };
 export const COMPOSITION_NAMES: Readonly<Record<Composition['kind'], string>> = {
-  single: 'each by itself', halves: 'two alike, joined', figure: 'two different halves', press: 'pressed with an insert', former: 'coated outside', assembly: 'base and leaves',
+  single: 'each by itself',
+  halves: 'two alike, joined',
+  figure: 'two different halves',
+  press: 'pressed with an insert',
+  former: 'coated outside',
+  assembly: 'base and leaves',
 };
-export const CARE_NAMES: Readonly<Record<MoldCare, string>> = { buff: 'buff before use', tray: 'carry on a tray', flex: 'flex when new', dryWell: 'dry inside well', coolWater: 'wash in cool water' };
+export const CARE_NAMES: Readonly<Record<MoldCare, string>> = {
+  buff: 'buff before use',
+  tray: 'carry on a tray',
+  flex: 'flex when new',
+  dryWell: 'dry inside well',
+  coolWater: 'wash in cool water',
+};
 
 /** "64 mm" for a round cavity, "92 × 62 mm" for another. */
 export function cavitySizeText(shape: CavityShape, system: UnitSystem): string {
@@ -32,20 +53,35 @@ export function sizeText(lengthM: number, widthM: number, system: UnitSystem): s
 export function shapeProblemText({ key, point }: ShapeProblem): string {
   const which = `Point ${(point ?? 0) + 1}`;
   switch (key) {
-    case 'cornerTooRound': return 'Rounder than it is wide: at most half its shorter side.';
-    case 'capTooDeep': return 'Deeper than half a sphere of that width. Make it shallower, or choose a turned profile.';
-    case 'openingTooWide': return 'The opening is as wide as the ball. Make it narrower.';
-    case 'baseTooWide': return 'The base is wider than the rim, and nothing would come out. Make it narrower.';
-    case 'bowlTooFull': return 'No bowl of that width and depth holds so much. Measure depth and width again.';
-    case 'bowlTooLean': return 'A bowl of that width and depth holds far more. Measure depth and width again.';
-    case 'tooFewPoints': return 'A profile takes two points at least: the lowest and the rim.';
-    case 'tooManyPoints': return 'At most 300 points are kept. Take some out.';
-    case 'pointCrosses': return `${which}: the line crosses itself on the way there. Move it clear.`;
-    case 'pointGoesBack': return `${which} lies lower than the one before. Points go up from the lowest to the rim.`;
-    case 'pointBehindAxis': return `${which} has no distance from the axis, or a negative one. Type 0 or more.`;
-    case 'pointTooFar': return `${which} is too far out: at most 200 mm from the axis and 400 mm deep.`;
-    case 'pointRepeats': return `${which} lies on the one before. Move it, or take it out.`;
-    case 'rimTooNarrow': return `${which} is the rim, and it is all but closed. At least 2.5 mm from the axis.`;
-    case 'notDeep': return 'It is not deep enough to hold anything: at least 3 mm.';
+    case 'cornerTooRound':
+      return 'Rounder than it is wide: at most half its shorter side.';
+    case 'capTooDeep':
+      return 'Deeper than half a sphere of that width. Make it shallower, or choose a turned profile.';
+    case 'openingTooWide':
+      return 'The opening is as wide as the ball. Make it narrower.';
+    case 'baseTooWide':
+      return 'The base is wider than the rim, and nothing would come out. Make it narrower.';
+    case 'bowlTooFull':
+      return 'No bowl of that width and depth holds so much. Measure depth and width again.';
+    case 'bowlTooLean':
+      return 'A bowl of that width and depth holds far more. Measure depth and width again.';
+    case 'tooFewPoints':
+      return 'A profile takes two points at least: the lowest and the rim.';
+    case 'tooManyPoints':
+      return 'At most 300 points are kept. Take some out.';
+    case 'pointCrosses':
+      return `${which}: the line crosses itself on the way there. Move it clear.`;
+    case 'pointGoesBack':
+      return `${which} lies lower than the one before. Points go up from the lowest to the rim.`;
+    case 'pointBehindAxis':
+      return `${which} has no distance from the axis, or a negative one. Type 0 or more.`;
+    case 'pointTooFar':
+      return `${which} is too far out: at most 200 mm from the axis and 400 mm deep.`;
+    case 'pointRepeats':
+      return `${which} lies on the one before. Move it, or take it out.`;
+    case 'rimTooNarrow':
+      return `${which} is the rim, and it is all but closed. At least 2.5 mm from the axis.`;
+    case 'notDeep':
+      return 'It is not deep enough to hold anything: at least 3 mm.';
   }
 }

@@ -1,21 +1,36 @@
 import type { SavedState, StoredKind } from '../state/record-storage';
 
-const ONE: Readonly<Record<StoredKind, string>> = { castings: 'casting', molds: 'mold', pantry: 'pantry record', kitchens: 'kitchen' };
-const SEVERAL: Readonly<Record<StoredKind, string>> = { castings: 'castings', molds: 'molds', pantry: 'pantry records', kitchens: 'kitchens' };
+const ONE: Readonly<Record<StoredKind, string>> = {
+  castings: 'casting',
+  molds: 'mold',
+  pantry: 'pantry record',
+  kitchens: 'kitchen',
+};
+const SEVERAL: Readonly<Record<StoredKind, string>> = {
+  castings: 'castings',
+  molds: 'molds',
+  pantry: 'pantry records',
+  kitchens: 'kitchens',
+};
 
 /** What is the matter with keeping castings, and what to do; nothing where all is well. */
 export const STORAGE_TROUBLES: Readonly<Partial<Record<SavedState, string>>> = {
-  silent: 'The browser’s database does not answer, so what is stored is not shown; these are the shipped castings, and nothing is saved. What is stored is not lost: close other tabs of Kilnstone, then try again.',
-  memory: 'This browser does not let Kilnstone store anything. Your castings last until this tab is closed: export them before you go.',
+  silent:
+    'The browser’s database does not answer, so what is stored is not shown; these are the shipped castings, and nothing is saved. What is stored is not lost: close other tabs of Kilnstone, then try again.',
+  memory:
+    'This browser does not let Kilnstone store anything. Your castings last until this tab is closed: export them before you go.',
   full: 'The browser’s storage is full, so the latest changes are kept in this tab only. Export everything, then free some space; saving is tried again at your next change.',
 };
 
 /** Records that are stored and cannot be read, counted by kind. */
 export function unreadableText(counts: readonly { readonly kind: StoredKind; readonly count: number }[]): string {
-  const named = counts.map(({ kind, count }) => `${count} stored ${count === 1 ? ONE[kind] : SEVERAL[kind]}`).join(' and ');
+  const named = counts
+    .map(({ kind, count }) => `${count} stored ${count === 1 ? ONE[kind] : SEVERAL[kind]}`)
+    .join(' and ');
   const one = counts.reduce((sum, { count }) => sum + count, 0) === 1;
   return `${named} could not be read and ${one ? 'is' : 'are'} left as ${one ? 'it is' : 'they are'} in the browser. Everything else is here.`;
 }
 
 /** Everything stored had been cleared while the page was open. */
-export const RESTORED = 'What this browser had stored of Kilnstone was cleared while this page was open. All that this tab holds has been saved again.';
+export const RESTORED =
+  'What this browser had stored of Kilnstone was cleared while this page was open. All that this tab holds has been saved again.';

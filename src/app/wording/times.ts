@@ -13,7 +13,16 @@ const formatters = new Map<string, Intl.DateTimeFormat>();
 function formatterOf(zone: string): Intl.DateTimeFormat {
   let formatter = formatters.get(zone);
   if (!formatter) {
-    formatter = new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+    formatter = new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    });
     formatters.set(zone, formatter);
   }
   return formatter;
@@ -27,9 +36,13 @@ interface Moment {
 function momentOf(seconds: number, zone: string): Moment {
   const instant = new Date(seconds * 1000);
   const parts = formatterOf(zone).formatToParts(instant);
-  const part = (type: Intl.DateTimeFormatPartTypes): string => parts.find((candidate) => candidate.type === type)?.value ?? '';
+  const part = (type: Intl.DateTimeFormatPartTypes): string =>
+    parts.find((candidate) => candidate.type === type)?.value ?? '';
   const thisYear = part('year') === String(new Date().getFullYear());
-  return { day: `${part('weekday')} ${part('day')} ${part('month')}${thisYear ? '' : ` ${part('year')}`}`, time: `${part('hour')}:${part('minute')}` };
+  return {
+    day: `${part('weekday')} ${part('day')} ${part('month')}${thisYear ? '' : ` ${part('year')}`}`,
+    time: `${part('hour')}:${part('minute')}`,
+  };
 }
 
 /** "New York time" for "America/New_York". */
@@ -55,13 +68,18 @@ export function dueText(due: Due): string {
 export function startText(startS: number, due: Due): string {
   if (!Number.isFinite(startS)) return 'no time';
   const { day, time } = momentOf(startS, due.zone);
-  return momentOf(dueSeconds(due), due.zone).day === day ? `${time}${whose(due.zone)}` : `${day}, ${time}${whose(due.zone)}`;
+  return momentOf(dueSeconds(due), due.zone).day === day
+    ? `${time}${whose(due.zone)}`
+    : `${day}, ${time}${whose(due.zone)}`;
 }
 
 /** What is to be said of a due time that its zone's clocks skip, or that is told by other clocks than one's own; nothing of others. */
 export function dueHint(due: Due): string {
-  if (skipped(due)) return `There is no ${due.local.slice(11)} that night, as the clocks go forward: taken as ${localTime(dueSeconds(due), due.zone).slice(11)}.`;
-  return due.zone === ownZone() ? '' : `By the clocks of ${zoneText(due.zone).replace(/ time$/, '')}: for you ${momentText(dueSeconds(due), ownZone())}.`;
+  if (skipped(due))
+    return `There is no ${due.local.slice(11)} that night, as the clocks go forward: taken as ${localTime(dueSeconds(due), due.zone).slice(11)}.`;
+  return due.zone === ownZone()
+    ? ''
+    : `By the clocks of ${zoneText(due.zone).replace(/ time$/, '')}: for you ${momentText(dueSeconds(due), ownZone())}.`;
 }
 
 /** What a job that is late has to be told of, and what mends it; undefined for one in time. */
@@ -70,6 +88,16 @@ export function lateNote(late: Lateness, startS: number, due: Due): NoteWording 
   const ready = startText(late.readyS, due);
   const mend = 'Set another time, cast fewer pieces, or put more molds to work.';
   return late.kind === 'over'
-    ? { mark: 'over', head: `It was due on ${dueText(due)}.`, body: `That time has passed. Started now, it is ready at ${ready}.`, action: `Set it to ${ready}` }
-    : { mark: 'late', head: `It cannot be ready in time: it was to start by ${startText(startS, due)}.`, body: `Started now, it is ready at ${ready}. ${mend}`, action: `Set it to ${ready}` };
+    ? {
+        mark: 'over',
+        head: `It was due on ${dueText(due)}.`,
+        body: `That time has passed. Started now, it is ready at ${ready}.`,
+        action: `Set it to ${ready}`,
+      }
+    : {
+        mark: 'late',
+        head: `It cannot be ready in time: it was to start by ${startText(startS, due)}.`,
+        body: `Started now, it is ready at ${ready}. ${mend}`,
+        action: `Set it to ${ready}`,
+      };
 }

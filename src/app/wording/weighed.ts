@@ -13,6 +13,7 @@ export function weighedText(outcome: WeighedOutcome, kg: number, system: UnitSys
   const rims = `Rim ${text(before.rimM, 'length', system)} before, ${text(after.rimM, 'length', system)} after; a part ${mass(before.massKg)} before, ${mass(after.massKg)} after.`;
   const size = factor > 1 ? factor : 1 / factor;
   if (size < 1.03) return `As computed; taken over, the likely ranges narrow. ${rims}`;
-  if (by === 'dose') return `Your spoon gives ${size.toFixed(2)} times ${factor > 1 ? 'more' : 'less'} than told. ${rims}`;
+  if (by === 'dose')
+    return `Your spoon gives ${size.toFixed(2)} times ${factor > 1 ? 'more' : 'less'} than told. ${rims}`;
   return `It runs ${size.toFixed(2)} times ${factor > 1 ? 'stiffer' : 'thinner'} than told, give or take a factor of ${within.toFixed(2)}: the likely ranges narrow with it. ${rims}`;
 }

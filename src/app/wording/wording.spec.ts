@@ -26,27 +26,47 @@ describe('wording', () => {
   it('explains every figure, names every input, and words every problem, of any casting', () => {
     const said = new Set<string>();
     fc.assert(
-      fc.property(arbitraryCasting, fc.nat(3).map((n) => n === 0), (casting, simulated) => {
-        const plan = planned(casting, simulated);
-        for (const a of answersOf({ ...plan, standing: assembled(plan).height, casting: undefined, chillInput: undefined })) {
-          expect([a.rule, RULES[a.rule]?.how]).toEqual([a.rule, expect.any(String)]);
-          for (const term of a.terms) expect([term.name, TERM_NAMES[term.name]]).toEqual([term.name, expect.any(String)]);
-          said.add(a.rule);
-        }
-        for (const a of [piecesFrom(plan, new Map([['q0', 1]])), shopping(1, 0.5, 0.25, 2).packsAnswer]) {
-          expect([RULES[a.rule]?.how, ...a.terms.map((term) => TERM_NAMES[term.name])]).not.toContain(undefined);
-          said.add(a.rule);
-        }
-        for (const problem of plan.problems) {
-          const note = noteWording(problem, 'us');
-          expect(`${note.head} ${note.body}`).not.toMatch(/undefined|NaN/);
-          expect(Boolean(note.action) || !problem.remedy).toBe(true);
-        }
-      }),
+      fc.property(
+        arbitraryCasting,
+        fc.nat(3).map((n) => n === 0),
+        (casting, simulated) => {
+          const plan = planned(casting, simulated);
+          for (const a of answersOf({
+            ...plan,
+            standing: assembled(plan).height,
+            casting: undefined,
+            chillInput: undefined,
+          })) {
+            expect([a.rule, RULES[a.rule]?.how]).toEqual([a.rule, expect.any(String)]);
+            for (const term of a.terms)
+              expect([term.name, TERM_NAMES[term.name]]).toEqual([term.name, expect.any(String)]);
+            said.add(a.rule);
+          }
+          for (const a of [piecesFrom(plan, new Map([['q0', 1]])), shopping(1, 0.5, 0.25, 2).packsAnswer]) {
+            expect([RULES[a.rule]?.how, ...a.terms.map((term) => TERM_NAMES[term.name])]).not.toContain(undefined);
+            said.add(a.rule);
+          }
+          for (const problem of plan.problems) {
+            const note = noteWording(problem, 'us');
+            expect(`${note.head} ${note.body}`).not.toMatch(/undefined|NaN/);
+            expect(Boolean(note.action) || !problem.remedy).toBe(true);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
-    const place = { bowl: { material: 'glass', kg: 0.5, diameterM: 0.2 }, roomC: 20, fridgeC: 5, microwaveW: 800, microwaveFactor: 1 } as const;
-    for (const a of answersOf([ganache(0.3, 'dark', 0.4, 'bomb', place), cocoaButterColour(0.1), caramelised(0.3, 0.3, place)])) {
+    const place = {
+      bowl: { material: 'glass', kg: 0.5, diameterM: 0.2 },
+      roomC: 20,
+      fridgeC: 5,
+      microwaveW: 800,
+      microwaveFactor: 1,
+    } as const;
+    for (const a of answersOf([
+      ganache(0.3, 'dark', 0.4, 'bomb', place),
+      cocoaButterColour(0.1),
+      caramelised(0.3, 0.3, place),
+    ])) {
       expect(a.terms.map((term) => TERM_NAMES[term.name])).toEqual(a.terms.map(() => expect.any(String)));
       said.add(a.rule);
     }
@@ -54,9 +74,22 @@ describe('wording', () => {
   });
 
   it.each([
-    [0.0124, 'mass', 'metric', '12 g'], [0.0012, 'mass', 'metric', '1.2 g'], [1.031, 'mass', 'metric', '1031 g'], [0.0124, 'mass', 'us', '0.44 oz'], [1.031, 'mass', 'us', '2.27 lb'],
-    [0.00134, 'length', 'metric', '1.3 mm'], [0.064, 'length', 'us', '2.5 in'], [360, 'duration', 'metric', '6 min'], [45, 'duration', 'us', '45 s'], [10800, 'duration', 'metric', '3 h'], [11100, 'duration', 'metric', '3 h 5 min'],
-    [31.5, 'temperature', 'us', '88.7 °F'], [0.0163, 'share', 'metric', '1.6 %'], [Infinity, 'duration', 'metric', 'no end'], [22.18e-6, 'volume', 'us', '1½ tbsp'], [22.18e-6, 'volume', 'metric', '22 mL'],
+    [0.0124, 'mass', 'metric', '12 g'],
+    [0.0012, 'mass', 'metric', '1.2 g'],
+    [1.031, 'mass', 'metric', '1031 g'],
+    [0.0124, 'mass', 'us', '0.44 oz'],
+    [1.031, 'mass', 'us', '2.27 lb'],
+    [0.00134, 'length', 'metric', '1.3 mm'],
+    [0.064, 'length', 'us', '2.5 in'],
+    [360, 'duration', 'metric', '6 min'],
+    [45, 'duration', 'us', '45 s'],
+    [10800, 'duration', 'metric', '3 h'],
+    [11100, 'duration', 'metric', '3 h 5 min'],
+    [31.5, 'temperature', 'us', '88.7 °F'],
+    [0.0163, 'share', 'metric', '1.6 %'],
+    [Infinity, 'duration', 'metric', 'no end'],
+    [22.18e-6, 'volume', 'us', '1½ tbsp'],
+    [22.18e-6, 'volume', 'metric', '22 mL'],
   ] as const)('writes %f (%s, %s) as %s', (si, dimension, system, shown) => {
     expect(text(si, dimension, system)).toBe(shown);
   });
@@ -68,7 +101,11 @@ describe('wording', () => {
   });
 
   it('measures in the spoon that suits', () => {
-    expect([2.5e-6, 15e-6, 120e-6].map((m3) => `${spoons(m3).number} ${spoons(m3).unit}`)).toEqual(['½ tsp', '1 tbsp', '½ cup']);
+    expect([2.5e-6, 15e-6, 120e-6].map((m3) => `${spoons(m3).number} ${spoons(m3).unit}`)).toEqual([
+      '½ tsp',
+      '1 tbsp',
+      '½ cup',
+    ]);
   });
 });
 
@@ -84,14 +121,23 @@ describe('times', () => {
     expect(startText(-Infinity, due)).toBe('no time');
     expect(dueText({ ...due, local: '2027-01-02T18:00' })).toBe('Sat 2 Jan 2027, 18:00');
     expect(dueText({ local: '2026-10-17T18:00', zone: 'America/New_York' })).toBe('Sat 17 Oct, 18:00, New York time');
-    expect(dueHint({ local: '2026-10-17T18:00', zone: 'America/New_York' })).toBe('By the clocks of New York: for you Sun 18 Oct, 00:00.');
+    expect(dueHint({ local: '2026-10-17T18:00', zone: 'America/New_York' })).toBe(
+      'By the clocks of New York: for you Sun 18 Oct, 00:00.',
+    );
     expect(dueHint({ local: '2027-03-28T02:30', zone: 'Europe/Berlin' })).toContain('taken as 03:30');
     expect(dueHint(due)).toBe('');
   });
 
   it('say of a late job when it could be ready, and what mends it', () => {
-    const note = lateNote({ kind: 'late', readyS: dueSeconds({ ...due, local: '2026-10-17T19:40' }) }, dueSeconds({ ...due, local: '2026-10-17T15:50' }), due);
-    expect(note).toMatchObject({ head: 'It cannot be ready in time: it was to start by 15:50.', action: 'Set it to 19:40' });
+    const note = lateNote(
+      { kind: 'late', readyS: dueSeconds({ ...due, local: '2026-10-17T19:40' }) },
+      dueSeconds({ ...due, local: '2026-10-17T15:50' }),
+      due,
+    );
+    expect(note).toMatchObject({
+      head: 'It cannot be ready in time: it was to start by 15:50.',
+      action: 'Set it to 19:40',
+    });
     expect(lateNote({ kind: 'inTime' }, 0, due)).toBeUndefined();
   });
 });
@@ -99,7 +145,8 @@ describe('times', () => {
 describe('demo', () => {
   it('is worded without a gap in both units', () => {
     for (const casting of demoCastings(new Date('2026-10-12T08:00:00Z'))) {
-      for (const a of answersOf(planned(casting))) for (const system of ['metric', 'us'] as const) expect(answerText(a, system)).not.toMatch(/NaN|undefined|\?/);
+      for (const a of answersOf(planned(casting)))
+        for (const system of ['metric', 'us'] as const) expect(answerText(a, system)).not.toMatch(/NaN|undefined|\?/);
     }
   });
 });

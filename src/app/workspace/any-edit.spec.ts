@@ -60,7 +60,8 @@ interface Hands {
   readonly casting: () => Casting;
   readonly chance: Chance;
 }
-const values = (options: unknown): string[] => (options as () => readonly { readonly value: string }[])().map(({ value }) => value);
+const values = (options: unknown): string[] =>
+  (options as () => readonly { readonly value: string }[])().map(({ value }) => value);
 
 /** Everything that the interface can do to a casting, by what it does it with. */
 const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
@@ -71,7 +72,11 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   method: ({ of, chance }) => of(CoatStation)['setMethod'](chance.of(values(of(CoatStation)['methods']))),
   count: ({ of, chance }) => of(CoatStation)['setCount'](chance.of(values(of(CoatStation)['counts']))),
   wanted: ({ of, chance }) => of(CoatStation)['setWanted'](chance.within('wantedRimM')),
-  chocolate: ({ of, chance, casting }) => of(CoatStation)['setChocolate'](chance.share() < 0.5 ? [0] : partOf(casting()).coats.map((_, i) => i), sourceOf(of, chance)),
+  chocolate: ({ of, chance, casting }) =>
+    of(CoatStation)['setChocolate'](
+      chance.share() < 0.5 ? [0] : partOf(casting()).coats.map((_, i) => i),
+      sourceOf(of, chance),
+    ),
   streak: ({ of, chance }) => of(CoatStation)['setStreak']([0], sourceOf(of, chance), chance.of([0, 0.1, 0.5])),
   fluidity: ({ of, chance }) => of(CoatStation)['setFluidity'](chance.of(FLUIDITY_CLASSES)),
   dose: ({ of, chance }) => of(CoatStation)['setDose'](chance.within('doseM3')),
@@ -82,7 +87,11 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   wayUp: ({ of, chance }) => of(CoatStation)['setWayUp'](chance.of(WAYS_UP)),
   where: ({ of, chance }) => of(CoatStation)['setWhere'](chance.of(COAT_AREAS)),
   standsIn: ({ of, chance }) => of(CoatStation)['setStandsIn'](chance.of(PLACES)),
-  filled: ({ of, chance, casting }) => of(CoatStation)['setFilled'](chance.of(partOf(casting()).coats.map((_, i) => i)), { value: chance.within('volumeShare'), dimension: 'share' }),
+  filled: ({ of, chance, casting }) =>
+    of(CoatStation)['setFilled'](chance.of(partOf(casting()).coats.map((_, i) => i)), {
+      value: chance.within('volumeShare'),
+      dimension: 'share',
+    }),
   mold: ({ of, chance }) => of(MoldStation)['choose'](chance.of(values(of(MoldStation)['molds']))),
   cavity: ({ of, chance }) => of(MoldStation)['chooseCavity'](chance.of(values(of(MoldStation)['cavities']))),
   shape: ({ of, chance }) => of(MoldStation)['setShape']({ shape: chance.of(SHAPES), key: 'kind' }),
@@ -109,7 +118,8 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   jacket: ({ of, chance }) => of(MeltStation)['setJacket'](chance.of(JACKETS)),
   thinner: ({ of, chance }) => of(MeltStation)['setThinner'](chance.of(['none', ...THINNERS])),
   thinned: ({ of, chance }) => of(MeltStation)['setThinnerShare'](chance.within('thinnerShare')),
-  place: ({ of, chance, casting }) => of(ChillStation)['setPlace'](chance.of(partOf(casting()).coats.map((_, i) => i)), chance.of(PLACES)),
+  place: ({ of, chance, casting }) =>
+    of(ChillStation)['setPlace'](chance.of(partOf(casting()).coats.map((_, i) => i)), chance.of(PLACES)),
   own: ({ of, chance }) => of(ChillStation)['setOwn'](0, chance.within('setMinutesS')),
   notOwn: ({ of }) => of(ChillStation)['dropOwn'](0),
   rest: ({ of, chance }) => of(ChillStation)['setRest'](0, chance.of([0, 1200])),
@@ -118,8 +128,13 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   layer: ({ of }) => of(FillStation)['add'](),
   layerOut: ({ of, chance, casting }) => of(FillStation)['remove'](chance.of(casting().fill)?.id),
   layerMoved: ({ of, casting }) => casting().fill.length > 1 && of(FillStation)['move'](0, 1),
-  filling: ({ of, chance, casting }) => of(FillStation)['setFilling'](chance.of(casting().fill)?.id, fillingOf(of, chance)),
-  amount: ({ of, chance, casting }) => of(FillStation)['setAmount'](chance.of(casting().fill)?.id, { value: chance.within('fillMassKg'), dimension: 'mass' }),
+  filling: ({ of, chance, casting }) =>
+    of(FillStation)['setFilling'](chance.of(casting().fill)?.id, fillingOf(of, chance)),
+  amount: ({ of, chance, casting }) =>
+    of(FillStation)['setAmount'](chance.of(casting().fill)?.id, {
+      value: chance.within('fillMassKg'),
+      dimension: 'mass',
+    }),
   filledHalves: ({ of, chance }) => of(FillStation)['setFilled'](chance.of(['one', 'all'])),
   heaped: ({ of, chance }) => of(FillStation)['setHeaped'](chance.of(['yes', 'no'])),
   closing: ({ of, chance }) => of(CloseStation)['choose'](chance.of(values(of(CloseStation)['kinds']))),
@@ -129,15 +144,22 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   plate: ({ of, chance }) => of(CloseStation)['setNumber']('seconds', chance.within('plateSeconds')),
   finish: ({ of, chance }) => of(FinishStation)['add'](chance.of(['drizzle', 'sprinkle', 'dust', 'paint', 'stickOn'])),
   finishOut: ({ of, chance, casting }) => of(FinishStation)['remove'](chance.of(casting().finishes)?.id),
-  finishFrom: ({ of, chance, casting }) => of(FinishStation)['setSource'](chance.of(casting().finishes)?.id, sourceOf(of, chance)),
-  stuck: ({ of, chance, casting }) => of(FinishStation)['setStuck'](chance.of(casting().finishes)?.id, chance.of(values(of(FinishStation)['stuckOn']))),
-  finished: ({ of, chance, casting }) => of(FinishStation)['setNumber'](chance.of(casting().finishes)?.id, 'share', chance.within('finishShare')),
+  finishFrom: ({ of, chance, casting }) =>
+    of(FinishStation)['setSource'](chance.of(casting().finishes)?.id, sourceOf(of, chance)),
+  stuck: ({ of, chance, casting }) =>
+    of(FinishStation)['setStuck'](chance.of(casting().finishes)?.id, chance.of(values(of(FinishStation)['stuckOn']))),
+  finished: ({ of, chance, casting }) =>
+    of(FinishStation)['setNumber'](chance.of(casting().finishes)?.id, 'share', chance.within('finishShare')),
   pieces: ({ of, chance }) => of(BatchStation)['setPieces'](chance.within('pieces')),
-  due: ({ of, chance }) => of(BatchStation)['setDue'](chance.of(['2026-10-17T18:00', '2027-03-28T02:30', '2026-02-31T10:00'])),
+  due: ({ of, chance }) =>
+    of(BatchStation)['setDue'](chance.of(['2026-10-17T18:00', '2027-03-28T02:30', '2026-02-31T10:00'])),
   spares: ({ of, chance }) => of(BatchStation)['setRule'](chance.of(['share', 'confidence'])),
-  onHand: ({ of, chance, casting }) => of(BatchStation)['setOnHand'](chance.of(casting().chocolates).id, chance.of([undefined, 0, 1.2])),
-  broke: ({ of, chance }) => of(BatchStation)['setBreakages'](chance.of([undefined, { cast: 20, broken: 2 }, { cast: 2, broken: 5 }])),
-  name: ({ store, chance }) => store.edit('name', (casting) => (casting.name = chance.of(['', 'x'.repeat(121), 'Bombs', '🍫']))),
+  onHand: ({ of, chance, casting }) =>
+    of(BatchStation)['setOnHand'](chance.of(casting().chocolates).id, chance.of([undefined, 0, 1.2])),
+  broke: ({ of, chance }) =>
+    of(BatchStation)['setBreakages'](chance.of([undefined, { cast: 20, broken: 2 }, { cast: 2, broken: 5 }])),
+  name: ({ store, chance }) =>
+    store.edit('name', (casting) => (casting.name = chance.of(['', 'x'.repeat(121), 'Bombs', '🍫']))),
   advice: ({ of, chance, casting }) => {
     const problem = chance.of(plannedUnchilled(casting()).problems.filter(({ remedy }) => remedy));
     if (problem) of(Notes)['take'](problem);
@@ -145,9 +167,12 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
 };
 
 const SHAPES = fc.sample(anyShape, { numRuns: 60, seed: 7 });
-const partOf = (casting: Casting): Casting['parts'][number] => casting.parts.find(({ id }) => id === TestBed.inject(OpenPart).id()) ?? casting.parts[0];
-const sourceOf = (of: Hands['of'], chance: Chance): string => chance.of(values((of(CoatStation)['sources'] as unknown as { options: unknown }).options));
-const fillingOf = (of: Hands['of'], chance: Chance): string => chance.of(values((of(FillStation)['fillings'] as unknown as { options: unknown }).options));
+const partOf = (casting: Casting): Casting['parts'][number] =>
+  casting.parts.find(({ id }) => id === TestBed.inject(OpenPart).id()) ?? casting.parts[0];
+const sourceOf = (of: Hands['of'], chance: Chance): string =>
+  chance.of(values((of(CoatStation)['sources'] as unknown as { options: unknown }).options));
+const fillingOf = (of: Hands['of'], chance: Chance): string =>
+  chance.of(values((of(FillStation)['fillings'] as unknown as { options: unknown }).options));
 
 /** What has to be true of what is shown, whatever was done. */
 function holds(casting: Casting): void {
@@ -165,7 +190,11 @@ function holds(casting: Casting): void {
       const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.mass.value ?? 0;
       expect(need).toBeGreaterThanOrEqual(mass.value * layersOf(plan, part) * (1 - 1e-9));
     }
-    expect(JSON.stringify(sectionGeometry({ ...part, capM: undefined } as Parameters<typeof sectionGeometry>[0], 600, 400, false))).not.toMatch(/NaN|null,null/);
+    expect(
+      JSON.stringify(
+        sectionGeometry({ ...part, capM: undefined } as Parameters<typeof sectionGeometry>[0], 600, 400, false),
+      ),
+    ).not.toMatch(/NaN|null,null/);
   }
   expect(plan.piece.mass.value).toBeGreaterThanOrEqual(0);
   const made = new Set<string>();
@@ -182,8 +211,19 @@ describe('whatever is done to a casting, in any order', () => {
     const store = await openDemo('demo-bombs', () => undefined);
     const stations = new Map<unknown, Loose>();
     const of = <T>(station: Type<T>): Loose => {
-      if (!stations.has(station)) stations.set(station, (station === (Keys as unknown) ? TestBed.inject(Keys) : TestBed.runInInjectionContext(() => new station())) as unknown as Loose);
-      return new Proxy(stations.get(station) as object, { get: (target, key) => { const value = Reflect.get(target, key) as unknown; return typeof value === 'function' ? value.bind(target) : value; } }) as Loose;
+      if (!stations.has(station))
+        stations.set(
+          station,
+          (station === (Keys as unknown)
+            ? TestBed.inject(Keys)
+            : TestBed.runInInjectionContext(() => new station())) as unknown as Loose,
+        );
+      return new Proxy(stations.get(station) as object, {
+        get: (target, key) => {
+          const value = Reflect.get(target, key) as unknown;
+          return typeof value === 'function' ? value.bind(target) : value;
+        },
+      }) as Loose;
     };
     const demo = demoCastings(new Date('2026-10-12T08:00:00Z'));
     const names = Object.keys(DEEDS);
@@ -191,24 +231,29 @@ describe('whatever is done to a casting, in any order', () => {
     let run = 0;
     const casting = (): Casting => store.current() as Casting;
     fc.assert(
-      fc.property(fc.constantFrom(...demo), fc.array(fc.constantFrom(...names), { minLength: 1, maxLength: 6 }), fc.array(fc.double({ min: 0, max: 1, noNaN: true, maxExcluded: true }), { minLength: 5, maxLength: 12 }), (first, deeds, numbers) => {
-        const id = `run-${++run}`;
-        store.add([{ ...first, id }], 'begin');
-        store.open(id);
-        const hands: Hands = { store, of, casting, chance: new Chance(numbers) };
-        for (const deed of deeds) {
-          // Undone to before it was there, it is begun again.
-          if (!store.current()) store.add([{ ...first, id }], 'begin');
-          DEEDS[deed](hands);
-          done.add(deed);
-          const now = store.current();
-          if (!now) continue;
-          const read = readCasting(JSON.parse(JSON.stringify(now)));
-          expect(read.ok ? read.casting : read).toEqual(now);
-        }
-        if (store.current()) holds(casting());
-        store.remove(id);
-      }),
+      fc.property(
+        fc.constantFrom(...demo),
+        fc.array(fc.constantFrom(...names), { minLength: 1, maxLength: 6 }),
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true, maxExcluded: true }), { minLength: 5, maxLength: 12 }),
+        (first, deeds, numbers) => {
+          const id = `run-${++run}`;
+          store.add([{ ...first, id }], 'begin');
+          store.open(id);
+          const hands: Hands = { store, of, casting, chance: new Chance(numbers) };
+          for (const deed of deeds) {
+            // Undone to before it was there, it is begun again.
+            if (!store.current()) store.add([{ ...first, id }], 'begin');
+            DEEDS[deed](hands);
+            done.add(deed);
+            const now = store.current();
+            if (!now) continue;
+            const read = readCasting(JSON.parse(JSON.stringify(now)));
+            expect(read.ok ? read.casting : read).toEqual(now);
+          }
+          if (store.current()) holds(casting());
+          store.remove(id);
+        },
+      ),
       // A sequence is short enough to be read as it is.
       { numRuns: SEQUENCES, endOnFailure: true },
     );

@@ -35,7 +35,8 @@ describe('weigh-out', () => {
     for (const id of ['demo-bombs', 'demo-bites'] as const) {
       store.open(id);
       for (const { rows } of weighOutTables(plan(), 'metric')) {
-        const sum = (of: 'perRoundKg' | 'jobKg'): number => rows.filter((row) => row.use !== 'sum').reduce((all, row) => all + (row[of] ?? 0), 0);
+        const sum = (of: 'perRoundKg' | 'jobKg'): number =>
+          rows.filter((row) => row.use !== 'sum').reduce((all, row) => all + (row[of] ?? 0), 0);
         const total = rows.find((row) => row.use === 'sum');
         expect(sum('jobKg')).toBeCloseTo(total?.jobKg ?? NaN, 9);
         expect(sum('perRoundKg')).toBeCloseTo(total?.perRoundKg ?? NaN, 9);
@@ -46,7 +47,10 @@ describe('weigh-out', () => {
 
   it('shows the amounts in the reader’s units', async () => {
     const bench = await Bench.of(WeighOut);
-    const grams = Number(/Melt[^M]*?(\d+) g$/.exec(bench.all('tr.sum')[0].textContent?.trim() ?? '')?.[1] ?? /(\d+) g\s*$/.exec(bench.all('tr.sum')[0].textContent ?? '')?.[1]);
+    const grams = Number(
+      /Melt[^M]*?(\d+) g$/.exec(bench.all('tr.sum')[0].textContent?.trim() ?? '')?.[1] ??
+        /(\d+) g\s*$/.exec(bench.all('tr.sum')[0].textContent ?? '')?.[1],
+    );
     expect(grams / 1000).toBeCloseTo(plan().batch.melts[0].melted.value, 2);
     TestBed.inject(Units).use('us');
     await bench.settle();
@@ -65,7 +69,10 @@ describe('weigh-out', () => {
     expect(melt?.['what']).toBe('Quarry, the "64"');
     expect(Number(melt?.['the job, g']) / 1000).toBeCloseTo(plan().batch.melts[0].melted.value, 3);
     const others = rows.filter((row) => row['what'] === melt?.['what'] && row !== melt);
-    expect(others.reduce((sum, row) => sum + Number(row['the job, g']), 0)).toBeCloseTo(Number(melt?.['the job, g']), 0);
+    expect(others.reduce((sum, row) => sum + Number(row['the job, g']), 0)).toBeCloseTo(
+      Number(melt?.['the job, g']),
+      0,
+    );
   });
 });
 
@@ -73,11 +80,15 @@ describe('ribbon', () => {
   it('is as long as one round, or as the job, and tells hands-on from waiting in words', async () => {
     const bench = await Bench.of(Ribbon);
     const share = (): { hands: number; wait: number } => {
-      const grow = (selector: string): number => bench.all(selector).reduce((sum, bar) => sum + Number(bar.style.flexGrow), 0);
+      const grow = (selector: string): number =>
+        bench.all(selector).reduce((sum, bar) => sum + Number(bar.style.flexGrow), 0);
       return { hands: grow('li:not(.wait)'), wait: grow('li.wait') };
     };
     const { timeline } = plan().batch;
-    expect(share().hands + share().wait).toBeCloseTo(timeline.oneRound.reduce((sum, stretch) => sum + stretch.seconds, 0), 6);
+    expect(share().hands + share().wait).toBeCloseTo(
+      timeline.oneRound.reduce((sum, stretch) => sum + stretch.seconds, 0),
+      6,
+    );
     expect(bench.all('li.wait').every((bar) => bar.textContent?.includes('waiting'))).toBe(true);
     expect(bench.all('li:not(.wait)').every((bar) => bar.textContent?.includes('hands on'))).toBe(true);
     await bench.press('whole job');
@@ -156,7 +167,8 @@ describe('comparison of places', () => {
     const bench = await Bench.of(PlaceComparison);
     await until(() => TestBed.inject(PlanService).chillSource() === 'worker');
     await bench.settle();
-    const minutes = (): number[] => bench.all('tbody tr').map((row) => parseFloat(row.querySelectorAll('td')[1].textContent ?? ''));
+    const minutes = (): number[] =>
+      bench.all('tbody tr').map((row) => parseFloat(row.querySelectorAll('td')[1].textContent ?? ''));
     const names = bench.all('tbody th').map((head) => head.textContent?.split(',')[0].trim());
     const at = (name: string): number => minutes()[names.indexOf(name)];
     expect(at('freezer')).toBeLessThan(at('fridge'));
@@ -174,7 +186,9 @@ describe('sheet', () => {
     expect(bench.text).toContain('18 pieces');
     expect(bench.text).toMatch(/Set upside down in the fridge for \d+ min \(likely [\d.]+ to [\d.]+ min\)/);
     expect(bench.text).toMatch(/Sat 17 Oct, 18:00/);
-    expect(bench.text).toMatch(/Melt Quarry 64, seeding\d+ g and 2\d\d g of seed, chopped fine\..*stir in 2\d\d g.*32 °C/);
+    expect(bench.text).toMatch(
+      /Melt Quarry 64, seeding\d+ g and 2\d\d g of seed, chopped fine\..*stir in 2\d\d g.*32 °C/,
+    );
     expect(bench.text).toMatch(/10[2-6]\d g Quarry 64\. 500 g is in the pantry: buy 3 packs of 250 g, €\s14\.70\./);
     expect(bench.text).toContain('Contains soy and gelatine');
     expect(bench.text).not.toMatch(/NaN|undefined|Infinity/);

@@ -46,7 +46,10 @@ describe('parts and colours', () => {
     expect(TestBed.inject(OpenPart).id()).toBe('part-2');
     const coat = await Bench.of(CoatStation);
     await coat.choose('Chocolate', 'linen');
-    expect(casting().melts.map(({ source }) => source)).toEqual([{ kind: 'chocolate', chocolateId: 'quarry' }, { kind: 'chocolate', chocolateId: 'linen' }]);
+    expect(casting().melts.map(({ source }) => source)).toEqual([
+      { kind: 'chocolate', chocolateId: 'quarry' },
+      { kind: 'chocolate', chocolateId: 'linen' },
+    ]);
     whole();
     const picker = await Bench.of(PartPicker);
     await picker.press('Upper half');
@@ -64,7 +67,10 @@ describe('parts and colours', () => {
     await list.choose('Name', 'Flat lid');
     const coat = await Bench.of(CoatStation);
     await coat.press('1', 0);
-    expect(casting().parts.map(({ name, coats }) => [name, coats.length])).toEqual([['Half', 2], ['Flat lid', 1]]);
+    expect(casting().parts.map(({ name, coats }) => [name, coats.length])).toEqual([
+      ['Half', 2],
+      ['Flat lid', 1],
+    ]);
     store.undo();
     expect(casting().parts[1].coats).toHaveLength(2);
     whole();
@@ -78,7 +84,10 @@ describe('parts and colours', () => {
     await coat.press('Marble it', 1);
     await coat.choose('Streaked with', 'linen');
     await coat.type('Of the coat', '30 %');
-    expect(casting().parts[0].coats[1].shares).toEqual([{ meltId: 'melt-2', share: 0.7 }, { meltId: expect.any(String) as string, share: 0.3 }]);
+    expect(casting().parts[0].coats[1].shares).toEqual([
+      { meltId: 'melt-2', share: 0.7 },
+      { meltId: expect.any(String) as string, share: 0.3 },
+    ]);
     whole();
     const melt = await Bench.of(MeltStation);
     await until(() => (TestBed.inject(PlanService).plan()?.melts.length ?? 0) === 3);
@@ -100,7 +109,11 @@ describe('Fill station', () => {
     const bench = await Bench.of(FillStation);
     casting();
     await bench.choose('Layer 1, at the bottom', 'nut-butter');
-    expect(casting().fillings.find(({ id }) => id === 'nut-butter')?.recipe.map(({ name }) => name)).toEqual(['Hazelnut butter', 'Powdered sugar']);
+    expect(
+      casting()
+        .fillings.find(({ id }) => id === 'nut-butter')
+        ?.recipe.map(({ name }) => name),
+    ).toEqual(['Hazelnut butter', 'Powdered sugar']);
     const pantry = TestBed.inject(Pantry);
     const entry = pantry.byId().get('nut-butter');
     if (entry) pantry.remove(entry);
@@ -126,7 +139,11 @@ describe('Fill station', () => {
 
   it('warns of small things that are not to be eaten, of eggs and of hot sugar', async () => {
     const bench = await Bench.of(FillStation);
-    for (const [id, said] of [['charm', 'choking hazard'], ['custard', 'Cook egg custard through'], ['caramel', 'Hot sugar burns']]) {
+    for (const [id, said] of [
+      ['charm', 'choking hazard'],
+      ['custard', 'Cook egg custard through'],
+      ['caramel', 'Hot sugar burns'],
+    ]) {
       await bench.choose('Layer 1, at the bottom', id);
       expect(bench.text).toContain(said);
     }
@@ -172,7 +189,11 @@ describe('Close station', () => {
     await bench.type('Cap, thick', '6 mm');
     const plans = TestBed.inject(PlanService);
     await until(() => plans.plan()?.problems.some(({ key }) => key === 'noRoomForCap') ?? false);
-    expect(TestBed.inject(StationList).tabs().find(({ key }) => key === 'close')?.mark).toBe('no cap');
+    expect(
+      TestBed.inject(StationList)
+        .tabs()
+        .find(({ key }) => key === 'close')?.mark,
+    ).toBe('no cap');
   });
 });
 
@@ -261,7 +282,10 @@ describe('the whole job', () => {
     expect(bench.text).toContain('comes back');
     expect(bench.text).toMatch(/A piece costs € 0\.\d\d|A piece costs € 1\.\d\d/);
     const pantry = TestBed.inject(Pantry);
-    const stock = (): number => { const entry = pantry.byId().get('quarry'); return entry?.entry === 'chocolate' ? entry.stockKg : NaN; };
+    const stock = (): number => {
+      const entry = pantry.byId().get('quarry');
+      return entry?.entry === 'chocolate' ? entry.stockKg : NaN;
+    };
     expect(stock()).toBe(0.5);
     await bench.press('Job done: book it into the pantry');
     const plan = TestBed.inject(PlanService).plan();

@@ -10,7 +10,15 @@ import { Units } from '../state/units';
 import { CLOSURE_NAMES, FINISH_NAMES } from '../wording/closing';
 import { madeText } from '../wording/coats';
 import { text } from '../wording/format';
-import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, STATIONS, STATION_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
+import {
+  FILLING_NAMES,
+  MATERIAL_NAMES,
+  PLACE_NAMES,
+  STATIONS,
+  STATION_NAMES,
+  WAY_NAMES,
+  WAY_UP_NAMES,
+} from '../wording/names';
 import { sizeText } from '../wording/shapes';
 import { noteWording } from '../wording/problems';
 import { StartTime } from '../state/start-time';
@@ -52,7 +60,18 @@ export class StationList {
     return STATIONS.flatMap((key) => {
       const answer = answers[key];
       const problem = problems.find((candidate) => candidate.station === key);
-      return answer ? [{ key, name: STATION_NAMES[key], mark: key === 'batch' && lateMark ? lateMark : problem ? noteWording(problem, this.units.system()).mark : '', simulated: SIMULATED.includes(key), ...answer }] : [];
+      return answer
+        ? [
+            {
+              key,
+              name: STATION_NAMES[key],
+              mark:
+                key === 'batch' && lateMark ? lateMark : problem ? noteWording(problem, this.units.system()).mark : '',
+              simulated: SIMULATED.includes(key),
+              ...answer,
+            },
+          ]
+        : [];
     });
   });
 }
@@ -77,24 +96,50 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
     const count = plan.coatsMade.length;
     const last = plan.coatsMade[count - 1];
     const each = plan.coat.total.rim.value / count;
-    if (last.method === 'clamp') return { answer: text(plan.coat.total.rim.value, 'length', system), detail: madeText(plan.moldRecord, last.method) };
-    return { answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`, detail: madeText(plan.moldRecord, last.method) };
+    if (last.method === 'clamp')
+      return {
+        answer: text(plan.coat.total.rim.value, 'length', system),
+        detail: madeText(plan.moldRecord, last.method),
+      };
+    return {
+      answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`,
+      detail: madeText(plan.moldRecord, last.method),
+    };
   },
   fill: (plan, system) => {
     const layers = plan.parts.flatMap(({ fill }) => fill.layers);
-    if (layers.length === 0) return plan.parts.every(({ coat }) => coat.body) ? { answer: 'solid', detail: 'chocolate throughout' } : { answer: 'empty', detail: 'hollow' };
+    if (layers.length === 0)
+      return plan.parts.every(({ coat }) => coat.body)
+        ? { answer: 'solid', detail: 'chocolate throughout' }
+        : { answer: 'empty', detail: 'hollow' };
     return {
       answer: text(plan.piece.fillMass.value, 'mass', system),
       detail: [...new Set(layers.map((layer) => FILLING_NAMES[layer.choice.filling.kind]))].join(', '),
     };
   },
   close: ({ close, clamped, piece }, system) => ({
-    answer: !close ? (clamped ? 'clamped' : 'open') : close.plate ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system) : text(close.mass.value, 'mass', system),
+    answer: !close
+      ? clamped
+        ? 'clamped'
+        : 'open'
+      : close.plate
+        ? text(close.closure.kind === 'warmPlate' ? close.closure.seconds : 0, 'duration', system)
+        : text(close.mass.value, 'mass', system),
     detail: close ? CLOSURE_NAMES[close.closure.kind] : `a piece ${text(piece.mass.value, 'mass', system)}`,
   }),
   finish: ({ finishes, piece }, system) => ({
-    answer: finishes.length === 0 ? 'plain' : text(finishes.reduce((sum, { hands }) => sum + hands.value, 0), 'duration', system),
-    detail: finishes.length === 0 ? `a piece ${text(piece.mass.value, 'mass', system)}` : finishes.map(({ finish }) => FINISH_NAMES[finish.kind]).join(', '),
+    answer:
+      finishes.length === 0
+        ? 'plain'
+        : text(
+            finishes.reduce((sum, { hands }) => sum + hands.value, 0),
+            'duration',
+            system,
+          ),
+    detail:
+      finishes.length === 0
+        ? `a piece ${text(piece.mass.value, 'mass', system)}`
+        : finishes.map(({ finish }) => FINISH_NAMES[finish.kind]).join(', '),
   }),
 };
 
@@ -103,19 +148,37 @@ const PLAN_ANSWERS: Answers<CastingPlan> = {
     const [made] = melts;
     const { school, kind, way } = made.input;
     // One after another, in one microwave.
-    if (melts.length > 1) return { answer: text(melts.reduce((sum, { ready }) => sum + ready.value, 0), 'duration', system), detail: melts.map(({ input }) => chocolateOf(casting, meltOf(casting, input.meltId)).name).join(', ') };
-    const how = kind === 'compound' || school === 'meltOnly' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
-    return { answer: text(made.ready.value, 'duration', system), detail: `${how}, ${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}` };
+    if (melts.length > 1)
+      return {
+        answer: text(
+          melts.reduce((sum, { ready }) => sum + ready.value, 0),
+          'duration',
+          system,
+        ),
+        detail: melts.map(({ input }) => chocolateOf(casting, meltOf(casting, input.meltId)).name).join(', '),
+      };
+    const how =
+      kind === 'compound' || school === 'meltOnly' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
+    return {
+      answer: text(made.ready.value, 'duration', system),
+      detail: `${how}, ${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}`,
+    };
   },
   chill: (plan) => {
     const minutes = plan.chill.coats.map(({ stay }) => Math.round(stay.value / 60));
     const rests = plan.coatsMade.some((coat) => restsOf(coat).length > 0) ? 'rest first, ' : '';
     const places = rests + [...new Set(plan.coatsMade.map((coat) => PLACE_NAMES[placeOf(coat)]))].join(', ');
     // Why it has no end there is said by its note.
-    return { answer: minutes.every(Number.isFinite) ? `${minutes.join(' + ')} min` : 'does not set', detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}` };
+    return {
+      answer: minutes.every(Number.isFinite) ? `${minutes.join(' + ')} min` : 'does not set',
+      detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}`,
+    };
   },
   batch: ({ batch, start, casting }) => {
     const rounds = batch.rounds.value;
-    return { answer: rounds === 1 ? '1 round' : `${rounds} rounds`, detail: Number.isFinite(start.value) ? `start by ${startText(start.value, casting.due)}` : 'once it sets' };
+    return {
+      answer: rounds === 1 ? '1 round' : `${rounds} rounds`,
+      detail: Number.isFinite(start.value) ? `start by ${startText(start.value, casting.due)}` : 'once it sets',
+    };
   },
 };

@@ -66,7 +66,10 @@ describe('Mold station', () => {
     expect(bench.text).toMatch(/Parts in a round3/);
     // What a piece takes several parts of comes with all of them.
     await bench.choose('From your molds', 'petal-cup');
-    expect(casting().parts.map(({ cavityId, perPiece }) => [cavityId, perPiece])).toEqual([['base', 1], ['leaf', 5]]);
+    expect(casting().parts.map(({ cavityId, perPiece }) => [cavityId, perPiece])).toEqual([
+      ['base', 1],
+      ['leaf', 5],
+    ]);
     expect(casting().closure).toBeNull();
   });
 
@@ -104,7 +107,10 @@ describe('Coat station', () => {
     const linen = casting().chocolates.find((chocolate) => chocolate.kind === 'white');
     if (!linen) throw new Error('no white chocolate');
     await bench.choose('Chocolate', linen.id);
-    expect(casting().melts[0]).toMatchObject({ source: { kind: 'chocolate', chocolateId: linen.id }, workingC: (linen.workFromC + linen.workToC) / 2 });
+    expect(casting().melts[0]).toMatchObject({
+      source: { kind: 'chocolate', chocolateId: linen.id },
+      workingC: (linen.workFromC + linen.workToC) / 2,
+    });
   });
 
   it('thins and thickens the shell as the chocolate runs', async () => {
@@ -169,11 +175,16 @@ describe('Coat station', () => {
     const bench = await Bench.of(CoatStation);
     await bench.choose('How it is made', 'clamp');
     await bench.type('First filled to', '85 %');
-    expect(casting().parts[0].coats.map(({ method, volumeShare }) => [method, volumeShare])).toEqual([['solid', 0.85], ['clamp', expect.closeTo(0.15, 9)]]);
+    expect(casting().parts[0].coats.map(({ method, volumeShare }) => [method, volumeShare])).toEqual([
+      ['solid', 0.85],
+      ['clamp', expect.closeTo(0.15, 9)],
+    ]);
     expect(bench.text).not.toMatch(/Coats1|Layers/);
     await bench.choose('How it is made', 'turn');
     await bench.type('Turned every', '1 min');
-    expect(casting().parts[0].coats.every(({ method, turnSeconds }) => method === 'turn' && turnSeconds === 60)).toBe(true);
+    expect(casting().parts[0].coats.every(({ method, turnSeconds }) => method === 'turn' && turnSeconds === 60)).toBe(
+      true,
+    );
     expect(bench.text).not.toContain('Sets');
   });
 

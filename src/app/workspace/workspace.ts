@@ -38,7 +38,32 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BatchStation, BatchView, CastingHeader, CavityProfile, ChillStation, CloseStation, CoatStation, FillStation, FinishStation, Gone, MeltPlanView, MeltStation, MissingPart, MoldStation, Notes, PartPicker, PieceDrawing, PlaceComparison, Ribbon, Section, Strip, ThicknessCurve, ThicknessTimes, WeighOut],
+  imports: [
+    BatchStation,
+    BatchView,
+    CastingHeader,
+    CavityProfile,
+    ChillStation,
+    CloseStation,
+    CoatStation,
+    FillStation,
+    FinishStation,
+    Gone,
+    MeltPlanView,
+    MeltStation,
+    MissingPart,
+    MoldStation,
+    Notes,
+    PartPicker,
+    PieceDrawing,
+    PlaceComparison,
+    Ribbon,
+    Section,
+    Strip,
+    ThicknessCurve,
+    ThicknessTimes,
+    WeighOut,
+  ],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })
@@ -54,7 +79,13 @@ export class Workspace {
 
   protected readonly casting = this.store.current;
   /** How many of the parts that follow the first view have had their turn. */
-  protected readonly shown = toSignal(interval(TURN_MS).pipe(take(4), map((turn) => turn + 1)), { initialValue: 0 });
+  protected readonly shown = toSignal(
+    interval(TURN_MS).pipe(
+      take(4),
+      map((turn) => turn + 1),
+    ),
+    { initialValue: 0 },
+  );
   protected readonly openStation = computed<StationKey>(() => STATIONS.find((key) => key === this.station()) ?? 'coat');
 
   constructor() {

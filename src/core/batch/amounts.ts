@@ -70,7 +70,12 @@ export interface MeltAmount {
  * still needs its pool in the bowl.
  */
 export function meltAmounts(input: AmountsInput): MeltAmount[] {
-  const meltIds = [...new Set([...input.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))), ...input.onPieces.map(({ meltId }) => meltId)])];
+  const meltIds = [
+    ...new Set([
+      ...input.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+      ...input.onPieces.map(({ meltId }) => meltId),
+    ]),
+  ];
   return meltIds.map((meltId) => meltAmount(input, meltId));
 }
 
@@ -89,13 +94,23 @@ function meltAmount({ parts, onPieces }: AmountsInput, meltId: string): MeltAmou
       if (pool > comesBackKg) [comesBackKg, mixed] = [pool, coat.shares.length > 1];
     }
   }
-  const on = (use: OnPieces['use'], of: 'kg' | 'perRoundKg'): number => onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one[of] : 0), 0);
+  const on = (use: OnPieces['use'], of: 'kg' | 'perRoundKg'): number =>
+    onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one[of] : 0), 0);
   const [closingKg, finishingKg] = [on('closing', 'kg'), on('finishing', 'kg')];
   const [closingPerRoundKg, finishingPerRoundKg] = [on('closing', 'perRoundKg'), on('finishing', 'perRoundKg')];
   const stuckKg = leftKg + stuckShare * (inPartsKg + closingKg + finishingKg);
   const usedInRound = roundKg + closingPerRoundKg + finishingPerRoundKg;
   return {
-    meltId, inPartsKg, closingKg, finishingKg, closingPerRoundKg, finishingPerRoundKg, comesBackKg, mixed, stuckKg, dripsKg,
+    meltId,
+    inPartsKg,
+    closingKg,
+    finishingKg,
+    closingPerRoundKg,
+    finishingPerRoundKg,
+    comesBackKg,
+    mixed,
+    stuckKg,
+    dripsKg,
     meltedKg: inPartsKg + closingKg + finishingKg + comesBackKg + stuckKg + dripsKg,
     perRoundKg: usedInRound + comesBackKg + roundDripsKg + leftKg + stuckShare * usedInRound,
   };

@@ -48,11 +48,19 @@ describe('spares', () => {
 
 describe('spares where breakages were counted', () => {
   it('where it is learned, is the binomial one summed over every chance there may be (direct summation)', () => {
-    for (const [cast, broken, tries] of [[40, 2, 12], [10, 3, 30], [200, 9, 24]] as const) {
+    for (const [cast, broken, tries] of [
+      [40, 2, 12],
+      [10, 3, 30],
+      [200, 9, 24],
+    ] as const) {
       const learned = learnedChance(0.08, cast, broken);
       const steps = 4000;
       // Density of the Beta distribution, up to a factor, at the middle of each step.
-      const weights = Array.from({ length: steps }, (_, i) => Math.exp((learned.broken - 1) * Math.log((i + 0.5) / steps) + (learned.whole - 1) * Math.log(1 - (i + 0.5) / steps)));
+      const weights = Array.from({ length: steps }, (_, i) =>
+        Math.exp(
+          (learned.broken - 1) * Math.log((i + 0.5) / steps) + (learned.whole - 1) * Math.log(1 - (i + 0.5) / steps),
+        ),
+      );
       const all = weights.reduce((sum, w) => sum + w, 0);
       for (const most of [0, 1, 3, 7]) {
         const summed = weights.reduce((sum, w, i) => sum + w * chanceOfAtMost(most, tries, (i + 0.5) / steps), 0) / all;
@@ -65,7 +73,9 @@ describe('spares where breakages were counted', () => {
     const rule = { by: 'confidence', confidence: 0.95 } as const;
     expect(partsToCast(36, learnedChance(0.05, 20, 1), rule)).toBeGreaterThan(partsToCast(36, 0.05, rule));
     expect(partsToCast(36, learnedChance(0.05, 100000, 5000), rule)).toBe(partsToCast(36, 0.05, rule));
-    expect(partsToCast(36, learnedChance(0.05, 40, 20), rule)).toBeGreaterThan(partsToCast(36, learnedChance(0.05, 40, 2), rule));
+    expect(partsToCast(36, learnedChance(0.05, 40, 20), rule)).toBeGreaterThan(
+      partsToCast(36, learnedChance(0.05, 40, 2), rule),
+    );
   });
 
   it('goes over smoothly to what the chance itself may be where parts are many, and stays within sense where nearly all break', () => {
@@ -73,24 +83,33 @@ describe('spares where breakages were counted', () => {
     const learned = learnedChance(0.08, 60, 9);
     expect(partsToCast(502, learned, rule) / partsToCast(498, learned, rule)).toBeLessThan(1.03);
     expect(partsToCast(502, learned, rule) / partsToCast(498, learned, rule)).toBeGreaterThan(0.98);
-    expect(partsToCast(4000, learnedChance(0.9, 199, 193), { by: 'confidence', confidence: 0.999 })).toBeLessThanOrEqual(4000 / 0.05 + 1);
+    expect(
+      partsToCast(4000, learnedChance(0.9, 199, 193), { by: 'confidence', confidence: 0.999 }),
+    ).toBeLessThanOrEqual(4000 / 0.05 + 1);
   });
 
   // Common practice, no source: a fifth more is the usual margin, with 5 to 15 % breaking.
   it('holds the usual fifth against the rule of 95 %: about the same for 24 to 48 parts of which 5 to 12 % break', () => {
-    for (const needed of [24, 36, 48]) for (const p of [0.05, 0.08, 0.12]) {
-      const ratio = partsToCast(needed, p, { by: 'confidence', confidence: 0.95 }) / partsToCast(needed, 0, { by: 'share', share: 0.2 });
-      expect(ratio).toBeGreaterThan(0.85);
-      expect(ratio).toBeLessThan(1.1);
-    }
+    for (const needed of [24, 36, 48])
+      for (const p of [0.05, 0.08, 0.12]) {
+        const ratio =
+          partsToCast(needed, p, { by: 'confidence', confidence: 0.95 }) /
+          partsToCast(needed, 0, { by: 'share', share: 0.2 });
+        expect(ratio).toBeGreaterThan(0.85);
+        expect(ratio).toBeLessThan(1.1);
+      }
   });
 });
 
 describe('amounts', () => {
   const own = [{ meltId: 'm', share: 1 }];
-  const coats = [{ coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0 }, { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0 }];
+  const coats = [
+    { coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0 },
+    { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0 },
+  ];
   const part = { coats, parts: 40, perRound: 6, perMold: 6, solidKg: 0.086 };
-  const amounts = (parts: readonly PartAmount[], onPieces: readonly OnPieces[] = []) => meltAmounts({ parts, onPieces });
+  const amounts = (parts: readonly PartAmount[], onPieces: readonly OnPieces[] = []) =>
+    meltAmounts({ parts, onPieces });
 
   it('adds up to what is melted, to the last gram (worked by hand)', () => {
     const [melt] = amounts([part]);
@@ -101,7 +120,13 @@ describe('amounts', () => {
   });
 
   it('counts what drips off, closes and finishes (worked by hand)', () => {
-    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], dripsKg: 0.001 }] }], [{ meltId: 'm', use: 'closing', kg: 0.04, perRoundKg: 0.006 }, { meltId: 'm', use: 'finishing', kg: 0.02, perRoundKg: 0.003 }]);
+    const [melt] = amounts(
+      [{ ...part, coats: [{ ...coats[0], dripsKg: 0.001 }] }],
+      [
+        { meltId: 'm', use: 'closing', kg: 0.04, perRoundKg: 0.006 },
+        { meltId: 'm', use: 'finishing', kg: 0.02, perRoundKg: 0.003 },
+      ],
+    );
     expect(melt.dripsKg).toBeCloseTo(0.04, 12);
     expect(melt.stuckKg).toBeCloseTo(0.015 + 0.03 * (0.4 + 0.04 + 0.02), 12);
     expect(melt.meltedKg).toBeCloseTo(0.4 + 0.04 + 0.02 + melt.comesBackKg + melt.stuckKg + 0.04, 12);
@@ -115,14 +140,26 @@ describe('amounts', () => {
   });
 
   it('needs no pool for spooned coats, and keeps melts apart', () => {
-    const melts = amounts([{ ...part, coats: [{ ...coats[0], method: 'spoon' }, { ...coats[1], shares: [{ meltId: 'n', share: 1 }] }], parts: 12 }]);
+    const melts = amounts([
+      {
+        ...part,
+        coats: [
+          { ...coats[0], method: 'spoon' },
+          { ...coats[1], shares: [{ meltId: 'n', share: 1 }] },
+        ],
+        parts: 12,
+      },
+    ]);
     expect(melts.map((melt) => melt.meltId)).toEqual(['m', 'n']);
     expect(melts[0].comesBackKg).toBe(0);
     expect(melts[1].comesBackKg).toBeGreaterThan(0);
   });
 
   it('divides a marbled coat by its shares, and what comes back of it is mixed', () => {
-    const marbled = [{ meltId: 'm', share: 0.75 }, { meltId: 'n', share: 0.25 }];
+    const marbled = [
+      { meltId: 'm', share: 0.75 },
+      { meltId: 'n', share: 0.25 },
+    ];
     const [m, n] = amounts([{ ...part, coats: [{ ...coats[0], shares: marbled }] }]);
     expect([m.inPartsKg, n.inPartsKg]).toEqual([expect.closeTo(0.3, 12), expect.closeTo(0.1, 12)]);
     expect(m.comesBackKg / n.comesBackKg).toBeCloseTo(3, 9);
@@ -130,38 +167,99 @@ describe('amounts', () => {
   });
 });
 
-const coat: BatchCoat = { coatId: 'a', shares: [{ meltId: 'm', share: 1 }], method: 'dump', perPartKg: 0.02, dripsKg: 0, drainSeconds: 20, dwellSeconds: 10, standsIn: 'fridge', rests: [], place: 'fridge', chillSeconds: 600, turnedSeconds: 0 };
-const half: BatchPart = { partId: 'half', perPiece: 2, moldId: 'bombs', cavityId: 'c', perMold: 6, moldsAtHand: 1, breakChance: { value: 0.05, low: 0.02, high: 0.1 }, solidKg: 0.086, coats: [coat], inMold: [] };
-const input: BatchInput = { pieces: 18, spareRule: { by: 'confidence', confidence: 0.95 }, parts: [half], onPieces: [], after: [{ kind: 'fill', handsOn: true, seconds: 15 }, { kind: 'close', handsOn: true, seconds: 25 }] };
+const coat: BatchCoat = {
+  coatId: 'a',
+  shares: [{ meltId: 'm', share: 1 }],
+  method: 'dump',
+  perPartKg: 0.02,
+  dripsKg: 0,
+  drainSeconds: 20,
+  dwellSeconds: 10,
+  standsIn: 'fridge',
+  rests: [],
+  place: 'fridge',
+  chillSeconds: 600,
+  turnedSeconds: 0,
+};
+const half: BatchPart = {
+  partId: 'half',
+  perPiece: 2,
+  moldId: 'bombs',
+  cavityId: 'c',
+  perMold: 6,
+  moldsAtHand: 1,
+  breakChance: { value: 0.05, low: 0.02, high: 0.1 },
+  solidKg: 0.086,
+  coats: [coat],
+  inMold: [],
+};
+const input: BatchInput = {
+  pieces: 18,
+  spareRule: { by: 'confidence', confidence: 0.95 },
+  parts: [half],
+  onPieces: [],
+  after: [
+    { kind: 'fill', handsOn: true, seconds: 15 },
+    { kind: 'close', handsOn: true, seconds: 25 },
+  ],
+};
 const station = (of: BatchInput) => batchStation(of, batchAmounts(of), new Map([['m', 600]]));
 
 describe('timeline', () => {
   it('tells hands-on from waiting, and leaves no gap (worked by hand from the trade’s hands-on times)', () => {
-    const time = station({ ...input, pieces: 1, parts: [{ ...half, perPiece: 7, breakChance: { value: 0, low: 0, high: 0 } }] }).timeline;
+    const time = station({
+      ...input,
+      pieces: 1,
+      parts: [{ ...half, perPiece: 7, breakChance: { value: 0, low: 0, high: 0 } }],
+    }).timeline;
     expect(time.rounds).toBe(2);
     // Melt 600; round of six: 6×8 + 10 + 20 + 40 = 118, unmold 48; round of one: 8 + 70 = 78, unmold 8; fill 15, close 25.
     expect(secondsOf(time.wholeJob, true)).toBe(600 + 118 + 48 + 78 + 8 + 15 + 25);
     expect(secondsOf(time.wholeJob, false)).toBe(1200);
-    time.wholeJob.slice(1).forEach((stretch, i) => expect(stretch.startSeconds).toBe(time.wholeJob[i].startSeconds + time.wholeJob[i].seconds));
+    time.wholeJob
+      .slice(1)
+      .forEach((stretch, i) =>
+        expect(stretch.startSeconds).toBe(time.wholeJob[i].startSeconds + time.wholeJob[i].seconds),
+      );
   });
 });
 
 describe('batch station', () => {
   it('answers for 36 halves at 5 %: 40 parts in 7 rounds', () => {
-    const { byPart: [count], rounds } = station(input);
-    expect([count.needed, count.parts.value, count.spares.value, rounds.value, count.partsByTrade.value]).toEqual([36, 40, 4, 7, 44]);
+    const {
+      byPart: [count],
+      rounds,
+    } = station(input);
+    expect([count.needed, count.parts.value, count.spares.value, rounds.value, count.partsByTrade.value]).toEqual([
+      36, 40, 4, 7, 44,
+    ]);
   });
 
   it('is as sure of all kinds of part together as is wanted', () => {
-    const { byPart } = station({ ...input, parts: ['front', 'back', 'base'].map((partId) => ({ ...half, partId, perPiece: 1, cavityId: partId })) });
-    const together = byPart.reduce((sure, { needed, parts }) => sure * chanceOfAtMost(parts.value - needed, parts.value, 0.05), 1);
+    const { byPart } = station({
+      ...input,
+      parts: ['front', 'back', 'base'].map((partId) => ({ ...half, partId, perPiece: 1, cavityId: partId })),
+    });
+    const together = byPart.reduce(
+      (sure, { needed, parts }) => sure * chanceOfAtMost(parts.value - needed, parts.value, 0.05),
+      1,
+    );
     expect(together).toBeGreaterThanOrEqual(0.95);
     // One fewer of each would not do.
-    expect(byPart.reduce((sure, { needed, parts }) => sure * chanceOfAtMost(parts.value - 1 - needed, parts.value - 1, 0.05), 1)).toBeLessThan(0.95);
+    expect(
+      byPart.reduce(
+        (sure, { needed, parts }) => sure * chanceOfAtMost(parts.value - 1 - needed, parts.value - 1, 0.05),
+        1,
+      ),
+    ).toBeLessThan(0.95);
   });
 
   it('caps every part that is cast, and seams every piece', () => {
-    const closing = (partId?: string): number => station({ ...input, onPieces: [{ meltId: 'm', use: 'closing', eachKg: 0.002, ...(partId === undefined ? {} : { partId }) }] }).melts[0].closing.value;
+    const closing = (partId?: string): number =>
+      station({
+        ...input,
+        onPieces: [{ meltId: 'm', use: 'closing', eachKg: 0.002, ...(partId === undefined ? {} : { partId }) }],
+      }).melts[0].closing.value;
     expect(closing()).toBeCloseTo(18 * 0.002, 12);
     expect(closing('half')).toBeCloseTo(40 * 0.002, 12);
   });

@@ -101,7 +101,9 @@ export function batchAmounts(input: BatchInput): BatchAmounts {
  * How sure each kind of part has to be for all kinds together to be as sure as is wanted: they break independently.
  */
 function ruleOf({ spareRule, parts }: BatchInput): SpareRule {
-  return spareRule.by === 'confidence' ? { by: 'confidence', confidence: spareRule.confidence ** (1 / parts.length) } : spareRule;
+  return spareRule.by === 'confidence'
+    ? { by: 'confidence', confidence: spareRule.confidence ** (1 / parts.length) }
+    : spareRule;
 }
 
 function partCounts(input: BatchInput, pieces: number): number[] {
@@ -118,20 +120,45 @@ function chanceOf({ breakages }: BatchInput, computed: number): number | Learned
  * Parts with spares, rounds, amounts to melt, and minutes.
  * @param meltSeconds from solid chocolate to bowls that are ready, s, by melt
  */
-export function batchStation(input: BatchInput, amounts: BatchAmounts, meltSeconds: ReadonlyMap<string, number>): BatchResult {
+export function batchStation(
+  input: BatchInput,
+  amounts: BatchAmounts,
+  meltSeconds: ReadonlyMap<string, number>,
+): BatchResult {
   const time = timeline({
-    pieces: input.pieces, after: input.after, meltSeconds,
-    parts: input.parts.map((part, i) => ({ ...part, parts: amounts.parts[i], coats: part.coats.map((coat) => ({ ...coat, meltIds: coat.shares.map(({ meltId }) => meltId) })) })),
+    pieces: input.pieces,
+    after: input.after,
+    meltSeconds,
+    parts: input.parts.map((part, i) => ({
+      ...part,
+      parts: amounts.parts[i],
+      coats: part.coats.map((coat) => ({ ...coat, meltIds: coat.shares.map(({ meltId }) => meltId) })),
+    })),
   });
   const { handsOnSeconds: handsOn, waitingSeconds: waiting } = time;
   return {
     byPart: input.parts.map((_, i) => partCount(input, i, amounts.parts[i], time)),
-    rounds: answer(time.rounds, 'count', 'batch.rounds', input.parts.flatMap((part, i) => [term('parts', amounts.parts[i], 'count'), term('cavities', part.perMold, 'count'), term('moldsAtHand', part.moldsAtHand, 'count')])),
+    rounds: answer(
+      time.rounds,
+      'count',
+      'batch.rounds',
+      input.parts.flatMap((part, i) => [
+        term('parts', amounts.parts[i], 'count'),
+        term('cavities', part.perMold, 'count'),
+        term('moldsAtHand', part.moldsAtHand, 'count'),
+      ]),
+    ),
     runs: time.runs,
     melts: amounts.melts.map(meltAnswers),
     timeline: time,
-    total: answer(handsOn + waiting, 'duration', 'batch.total', [term('handsOn', handsOn, 'duration'), term('waiting', waiting, 'duration')]),
-    handsOn: answer(handsOn, 'duration', 'batch.handsOn', [...amounts.parts.map((parts) => term('parts', parts, 'count')), term('pieces', input.pieces, 'count')]),
+    total: answer(handsOn + waiting, 'duration', 'batch.total', [
+      term('handsOn', handsOn, 'duration'),
+      term('waiting', waiting, 'duration'),
+    ]),
+    handsOn: answer(handsOn, 'duration', 'batch.handsOn', [
+      ...amounts.parts.map((parts) => term('parts', parts, 'count')),
+      term('pieces', input.pieces, 'count'),
+    ]),
     waiting: answer(waiting, 'duration', 'batch.waiting', [term('rounds', time.rounds, 'count')]),
   };
 }
@@ -141,27 +168,53 @@ function partCount(input: BatchInput, index: number, parts: number, time: Timeli
   const needed = input.pieces * perPiece;
   const sure = ruleOf(input);
   const range = [breakChance.low, breakChance.high].map((p) => partsToCast(needed, chanceOf(input, p), sure));
-  const rule = sure.by === 'share' ? 'batch.partsByShare' : input.breakages ? 'batch.partsLearned' : 'batch.partsByConfidence';
-  const ruleTerm = sure.by === 'share' ? term('spareShare', sure.share, 'share') : term('confidence', sure.confidence, 'share');
-  const seen = input.breakages ? [term('castBefore', input.breakages.cast, 'count'), term('brokeBefore', input.breakages.broken, 'count')] : [];
-  const terms = [term('partsNeeded', needed, 'count'), term('breakChance', breakChance.value, 'share'), ...seen, ruleTerm];
+  const rule =
+    sure.by === 'share' ? 'batch.partsByShare' : input.breakages ? 'batch.partsLearned' : 'batch.partsByConfidence';
+  const ruleTerm =
+    sure.by === 'share' ? term('spareShare', sure.share, 'share') : term('confidence', sure.confidence, 'share');
+  const seen = input.breakages
+    ? [term('castBefore', input.breakages.cast, 'count'), term('brokeBefore', input.breakages.broken, 'count')]
+    : [];
+  const terms = [
+    term('partsNeeded', needed, 'count'),
+    term('breakChance', breakChance.value, 'share'),
+    ...seen,
+    ruleTerm,
+  ];
   return {
-    partId, needed,
+    partId,
+    needed,
     parts: answer(parts, 'count', rule, terms, [Math.min(...range), Math.max(...range)]),
     spares: answer(parts - needed, 'count', rule, terms),
-    partsByTrade: answer(partsToCast(needed, 0, TRADE_RULE), 'count', 'batch.partsByShare', [term('partsNeeded', needed, 'count'), term('spareShare', TRADE_RULE.share, 'share')]),
-    rounds: answer(time.roundsOf[index], 'count', 'batch.rounds', [term('parts', parts, 'count'), term('cavities', perMold, 'count'), term('moldsAtHand', moldsAtHand, 'count')]),
+    partsByTrade: answer(partsToCast(needed, 0, TRADE_RULE), 'count', 'batch.partsByShare', [
+      term('partsNeeded', needed, 'count'),
+      term('spareShare', TRADE_RULE.share, 'share'),
+    ]),
+    rounds: answer(time.roundsOf[index], 'count', 'batch.rounds', [
+      term('parts', parts, 'count'),
+      term('cavities', perMold, 'count'),
+      term('moldsAtHand', moldsAtHand, 'count'),
+    ]),
     perRound: Math.max(...time.runs.map(({ cast }) => cast[index])),
   };
 }
 
 /** What goes on pieces and parts after casting, for so many of them, and in the fullest round. */
-function onPiecesFor({ onPieces, parts }: BatchInput, pieces: number, counts: readonly number[], perRound: readonly number[]): OnPieces[] {
+function onPiecesFor(
+  { onPieces, parts }: BatchInput,
+  pieces: number,
+  counts: readonly number[],
+  perRound: readonly number[],
+): OnPieces[] {
   // As many pieces as the parts of the fullest round are for.
   const inRound = Math.min(pieces, Math.max(...parts.map(({ perPiece }, i) => Math.ceil(perRound[i] / perPiece))));
   return onPieces.map(({ eachKg, partId, ...one }) => {
     const part = parts.findIndex((candidate) => candidate.partId === partId);
-    return { ...one, kg: eachKg * (part < 0 ? pieces : counts[part]), perRoundKg: eachKg * (part < 0 ? inRound : perRound[part]) };
+    return {
+      ...one,
+      kg: eachKg * (part < 0 ? pieces : counts[part]),
+      perRoundKg: eachKg * (part < 0 ? inRound : perRound[part]),
+    };
   });
 }
 
@@ -174,8 +227,12 @@ function meltsFor(input: BatchInput, pieces: number, counts: readonly number[]):
 
 function meltAnswers(melt: MeltAmount): MeltAnswers {
   const sum = [
-    term('inParts', melt.inPartsKg, 'mass'), ...(melt.closingKg > 0 ? [term('closing', melt.closingKg, 'mass')] : []), ...(melt.finishingKg > 0 ? [term('finishing', melt.finishingKg, 'mass')] : []),
-    term('comesBack', melt.comesBackKg, 'mass'), term('stuck', melt.stuckKg, 'mass'), ...(melt.dripsKg > 0 ? [term('drips', melt.dripsKg, 'mass')] : []),
+    term('inParts', melt.inPartsKg, 'mass'),
+    ...(melt.closingKg > 0 ? [term('closing', melt.closingKg, 'mass')] : []),
+    ...(melt.finishingKg > 0 ? [term('finishing', melt.finishingKg, 'mass')] : []),
+    term('comesBack', melt.comesBackKg, 'mass'),
+    term('stuck', melt.stuckKg, 'mass'),
+    ...(melt.dripsKg > 0 ? [term('drips', melt.dripsKg, 'mass')] : []),
   ];
   const [inParts] = sum;
   return {

@@ -42,7 +42,10 @@ class Line<T> {
  * goes first. Gives one line of stretches without gaps: hands-on tasks whole, and of the waits what nothing could be done in.
  * @param before what has to be done by hand right before a task, whichever line comes to it first; asked once, when the task is taken
  */
-export function inTurn<T>(lines: readonly (readonly Task<T>[])[], before: (task: Task<T>) => readonly Task<T>[] = () => []): Task<T>[] {
+export function inTurn<T>(
+  lines: readonly (readonly Task<T>[])[],
+  before: (task: Task<T>) => readonly Task<T>[] = () => [],
+): Task<T>[] {
   const open = lines.map((tasks) => new Line(tasks));
   const done: Task<T>[] = [];
   let now = 0;

@@ -27,7 +27,11 @@ interface Placed extends RoundPart {
  * one sheet are filled together, and all molds at hand go through a round side by side. Rounds that are alike are told as a run, so that
  * thousands cost no more than a few.
  */
-export function castRounds(parts: readonly RoundPart[]): { readonly rounds: number; readonly runs: readonly RoundRun[]; readonly roundsOf: readonly number[] } {
+export function castRounds(parts: readonly RoundPart[]): {
+  readonly rounds: number;
+  readonly runs: readonly RoundRun[];
+  readonly roundsOf: readonly number[];
+} {
   const filled = new Map<string, number>();
   const placed = parts.map((part): Placed => {
     const key = JSON.stringify([part.moldId, part.cavityId]);
@@ -42,7 +46,8 @@ export function castRounds(parts: readonly RoundPart[]): { readonly rounds: numb
   for (const part of placed) {
     const { moldsAtHand } = part;
     const first = Math.floor(part.startFill / moldsAtHand);
-    for (const at of [first, first + 1, lastRound(part) - 1, lastRound(part)]) if (at > 0 && at < rounds) breaks.add(at);
+    for (const at of [first, first + 1, lastRound(part) - 1, lastRound(part)])
+      if (at > 0 && at < rounds) breaks.add(at);
   }
   const ends = [...breaks].sort((a, b) => a - b);
   const runs: RoundRun[] = [];
@@ -50,10 +55,15 @@ export function castRounds(parts: readonly RoundPart[]): { readonly rounds: numb
     const cast = placed.map((part) => castBy(part, from + 1) - castBy(part, from));
     const before = runs[runs.length - 1];
     const count = ends[i + 1] - from;
-    if (before && before.cast.every((n, k) => n === cast[k])) runs[runs.length - 1] = { ...before, count: before.count + count };
+    if (before && before.cast.every((n, k) => n === cast[k]))
+      runs[runs.length - 1] = { ...before, count: before.count + count };
     else runs.push({ from, count, cast });
   }
-  return { rounds, runs, roundsOf: placed.map((part) => lastRound(part) - Math.floor(part.startFill / part.moldsAtHand)) };
+  return {
+    rounds,
+    runs,
+    roundsOf: placed.map((part) => lastRound(part) - Math.floor(part.startFill / part.moldsAtHand)),
+  };
 }
 
 /** Parts of a kind cast in the first so many rounds. */

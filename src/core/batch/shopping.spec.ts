@@ -3,7 +3,11 @@ import { shopping } from './shopping';
 
 describe('shopping', () => {
   it.each([
-    [1.02, 0.5, 0.25, 4.9, 3, 14.7], [1.02, 0, 0.25, 4.9, 5, 24.5], [0.5, 0.5, 0.25, 4.9, 0, 0], [0.4, 2, 0.25, 4.9, 0, 0], [0.75, 0, 0.25, undefined, 3, undefined],
+    [1.02, 0.5, 0.25, 4.9, 3, 14.7],
+    [1.02, 0, 0.25, 4.9, 5, 24.5],
+    [0.5, 0.5, 0.25, 4.9, 0, 0],
+    [0.4, 2, 0.25, 4.9, 0, 0],
+    [0.75, 0, 0.25, undefined, 3, undefined],
   ])('of %f kg with %f kg there, in packs of %f kg: %d packs', (needed, stock, pack, price, packs, cost) => {
     const answer = shopping(needed, stock, pack, price);
     expect(answer.packs).toBe(packs);

@@ -19,12 +19,23 @@ export interface Shopping {
  * @param neededKg to have at the start; @param stockKg what is there; @param packKg size of a pack, above 0
  * @param usedKg of it what does not come back; the whole where it is left out
  */
-export function shopping(neededKg: number, stockKg: number, packKg: number, packPrice: number | undefined, usedKg = neededKg): Shopping {
+export function shopping(
+  neededKg: number,
+  stockKg: number,
+  packKg: number,
+  packPrice: number | undefined,
+  usedKg = neededKg,
+): Shopping {
   const missingKg = Math.max(0, neededKg - stockKg);
   const packs = missingKg > 0 ? Math.ceil(missingKg / packKg - 1e-9) : 0;
   return {
-    missingKg, packs,
-    packsAnswer: answer(packs, 'count', 'batch.packs', [term('wanted', neededKg, 'mass'), term('stock', stockKg, 'mass'), term('packSize', packKg, 'mass')]),
+    missingKg,
+    packs,
+    packsAnswer: answer(packs, 'count', 'batch.packs', [
+      term('wanted', neededKg, 'mass'),
+      term('stock', stockKg, 'mass'),
+      term('packSize', packKg, 'mass'),
+    ]),
     cost: packPrice === undefined ? undefined : packs * packPrice,
     usedCost: packPrice === undefined ? undefined : (usedKg / packKg) * packPrice,
     leftKg: Math.max(0, stockKg + packs * packKg - usedKg),

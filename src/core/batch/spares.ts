@@ -43,7 +43,10 @@ function betaFraction(x: number, a: number, b: number): number {
   return fraction;
 }
 
-const LANCZOS = [676.5203681218851, -1259.1392167224028, 771.3234287776531, -176.6150291621406, 12.507343278686905, -0.13857109526572012, 9.984369578019572e-6, 1.5056327351493116e-7];
+const LANCZOS = [
+  676.5203681218851, -1259.1392167224028, 771.3234287776531, -176.6150291621406, 12.507343278686905,
+  -0.13857109526572012, 9.984369578019572e-6, 1.5056327351493116e-7,
+];
 
 /** Natural logarithm of the gamma function for x ≥ 1 (Lanczos, g = 7). */
 function logGamma(x: number): number {
@@ -115,9 +118,14 @@ function logBeta(a: number, b: number): number {
 export function partsToCast(needed: number, breakChance: number | LearnedChance, rule: SpareRule): number {
   if (rule.by === 'share') return Math.ceil(needed * (1 + rule.share) - 1e-9);
   const learned = typeof breakChance === 'number' ? undefined : breakChance;
-  if (learned && (needed > MOST_COUNTED || learned.broken > learned.whole)) return Math.ceil(needed / (1 - likelyAtMost(learned, rule.confidence)));
-  const p = typeof breakChance === 'number' ? Math.min(WORST_CHANCE, Math.max(0, breakChance)) : breakChance.broken / (breakChance.broken + breakChance.whole);
-  const enough = (n: number): boolean => (learned ? chanceOfAtMostLearned(n - needed, n, learned) : chanceOfAtMost(n - needed, n, p)) >= rule.confidence;
+  if (learned && (needed > MOST_COUNTED || learned.broken > learned.whole))
+    return Math.ceil(needed / (1 - likelyAtMost(learned, rule.confidence)));
+  const p =
+    typeof breakChance === 'number'
+      ? Math.min(WORST_CHANCE, Math.max(0, breakChance))
+      : breakChance.broken / (breakChance.broken + breakChance.whole);
+  const enough = (n: number): boolean =>
+    (learned ? chanceOfAtMostLearned(n - needed, n, learned) : chanceOfAtMost(n - needed, n, p)) >= rule.confidence;
   if (enough(needed)) return needed;
   let low = needed;
   let high = Math.ceil(needed / (1 - p)) + 8;

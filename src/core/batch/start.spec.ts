@@ -10,7 +10,15 @@ describe('when to start', () => {
   it('is the due time less the job, rounded down to five minutes, in the zone of the casting', () => {
     expect(started(3 * 3600 + 61)).toBe('2026-10-17T14:55');
     expect(started(20 * 3600)).toBe('2026-10-16T22:00');
-    expect(startBy(due, total(3600))).toMatchObject({ dimension: 'moment', rule: 'batch.start', zone: 'Europe/Berlin', terms: [{ name: 'due', value: dueSeconds(due) }, { name: 'total', value: 3600 }] });
+    expect(startBy(due, total(3600))).toMatchObject({
+      dimension: 'moment',
+      rule: 'batch.start',
+      zone: 'Europe/Berlin',
+      terms: [
+        { name: 'due', value: dueSeconds(due) },
+        { name: 'total', value: 3600 },
+      ],
+    });
     expect(startBy(due, total(Infinity)).value).toBe(-Infinity);
   });
 
@@ -21,7 +29,10 @@ describe('when to start', () => {
 
   it('takes a time that the clocks skip as an hour later (RFC 5545, 3.3.5)', () => {
     // From 02:00 to 03:00 on Sunday 28 March 2027 in Berlin, and on Sunday 14 March 2027 in New York.
-    for (const [date, zone] of [['2027-03-28', 'Europe/Berlin'], ['2027-03-14', 'America/New_York']]) {
+    for (const [date, zone] of [
+      ['2027-03-28', 'Europe/Berlin'],
+      ['2027-03-14', 'America/New_York'],
+    ]) {
       const gap = { local: `${date}T02:30`, zone };
       expect([skipped(gap), localTime(dueSeconds(gap), zone)]).toEqual([true, `${date}T03:30`]);
       expect(skipped({ local: `${date}T03:30`, zone })).toBe(false);
@@ -30,12 +41,22 @@ describe('when to start', () => {
 
   it('knows zones and days of the calendar from what only looks like them', () => {
     expect(['Europe/Berlin', 'UTC', 'Z', 'Mars/Olympus', ''].map(isZone)).toEqual([true, true, false, false, false]);
-    expect(['2026-10-17T18:00', '2028-02-29T00:00', '2026-02-29T00:00', '2026-13-01T00:00', '2026-10-17T24:10', '17.10.2026'].map(isLocalTime)).toEqual([true, true, false, false, false, false]);
+    expect(
+      [
+        '2026-10-17T18:00',
+        '2028-02-29T00:00',
+        '2026-02-29T00:00',
+        '2026-13-01T00:00',
+        '2026-10-17T24:10',
+        '17.10.2026',
+      ].map(isLocalTime),
+    ).toEqual([true, true, false, false, false, false]);
   });
 });
 
 describe('how a job stands against the clock', () => {
-  const at = (local: string, seconds: number) => lateness(due, startBy(due, total(seconds)), total(seconds), dueSeconds({ ...due, local }));
+  const at = (local: string, seconds: number) =>
+    lateness(due, startBy(due, total(seconds)), total(seconds), dueSeconds({ ...due, local }));
 
   it('is in time until the last minute to start, late from then, and over once it was due', () => {
     expect(at('2026-10-12T10:00', 7800).kind).toBe('inTime');

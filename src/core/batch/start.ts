@@ -11,13 +11,18 @@ const STEP_S = 300;
 export function startBy(due: Due, total: Answer): Answer {
   const dueS = dueSeconds(due);
   const start = (seconds: number): number => Math.floor((dueS - seconds) / STEP_S) * STEP_S;
-  return { ...answer(start(total.value), 'moment', 'batch.start', [term('due', dueS, 'moment'), term('total', total.value, 'duration')]), zone: due.zone };
+  return {
+    ...answer(start(total.value), 'moment', 'batch.start', [
+      term('due', dueS, 'moment'),
+      term('total', total.value, 'duration'),
+    ]),
+    zone: due.zone,
+  };
 }
 
 /** How a job stands against the clock. `readyS`: when it is ready if it is started now, to the next five minutes, s since 1970 UTC. */
 export type Lateness =
-  | { readonly kind: 'inTime' | 'never' }
-  | { readonly kind: 'late' | 'over'; readonly readyS: number };
+  { readonly kind: 'inTime' | 'never' } | { readonly kind: 'late' | 'over'; readonly readyS: number };
 
 /**
  * Whether the time to start has passed (`late`), or the due time itself (`over`).

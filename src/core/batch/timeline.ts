@@ -84,7 +84,10 @@ const MOST_ROUNDS_SHOWN = 40;
 const MOST_STRETCHES_SHOWN = 360;
 
 /** Hands-on time to coat one mold, s, without what it stands in the cold. Common practice, no source. */
-export function coatOneMoldSeconds(coat: Pick<TimelineCoat, 'method' | 'drainSeconds' | 'dwellSeconds'>, cavities: number): number {
+export function coatOneMoldSeconds(
+  coat: Pick<TimelineCoat, 'method' | 'drainSeconds' | 'dwellSeconds'>,
+  cavities: number,
+): number {
   const { method, drainSeconds, dwellSeconds } = coat;
   const laid = HANDS_ON.perCavity[method] * cavities;
   if (fillsLevel(method)) return laid + HANDS_ON.tapPerMold;
@@ -107,9 +110,13 @@ export function timeline(input: TimelineInput): Timeline {
   const melted = new Set<string>();
   const blocks = blocksOf(input, runs, melted);
   const after = afterwards(input, melted);
-  const seconds = (handsOn: boolean): number => blocks.reduce((sum, { count, stretches }) => sum + count * secondsOf(stretches, handsOn), 0) + secondsOf(after, handsOn);
+  const seconds = (handsOn: boolean): number =>
+    blocks.reduce((sum, { count, stretches }) => sum + count * secondsOf(stretches, handsOn), 0) +
+    secondsOf(after, handsOn);
   return {
-    rounds, roundsOf, runs,
+    rounds,
+    roundsOf,
+    runs,
     oneRound: new StretchList().append(blocks[0].stretches, 0).list,
     wholeJob: inFull(blocks, rounds).append(after).list,
     handsOnSeconds: seconds(true),
@@ -123,7 +130,10 @@ function blocksOf(input: TimelineInput, runs: readonly RoundRun[], melted: Set<s
     const before = melted.size;
     const first = roundOf(input, cast, melted);
     if (count === 1 || melted.size === before) return [{ from, count, stretches: first }];
-    return [{ from, count: 1, stretches: first }, { from: from + 1, count: count - 1, stretches: roundOf(input, cast, melted) }];
+    return [
+      { from, count: 1, stretches: first },
+      { from: from + 1, count: count - 1, stretches: roundOf(input, cast, melted) },
+    ];
   });
 }
 
@@ -136,10 +146,19 @@ function inFull(blocks: readonly Block[], rounds: number): StretchList {
     return list;
   }
   const [first, last] = [blocks[0], blocks[blocks.length - 1]];
-  const between = (handsOn: boolean): number => blocks.reduce((sum, block) => sum + (block.count - (block === first ? 1 : 0) - (block === last ? 1 : 0)) * secondsOf(block.stretches, handsOn), 0);
+  const between = (handsOn: boolean): number =>
+    blocks.reduce(
+      (sum, block) =>
+        sum +
+        (block.count - (block === first ? 1 : 0) - (block === last ? 1 : 0)) * secondsOf(block.stretches, handsOn),
+      0,
+    );
   list.append(first.stretches, 0);
-  const meltIds = [...new Set(blocks.flatMap(({ stretches }) => stretches.flatMap((stretch) => stretch.meltIds ?? [])))];
-  for (const handsOn of [true, false]) list.add({ kind: 'rounds', handsOn, seconds: between(handsOn), ...(handsOn ? { meltIds } : {}) });
+  const meltIds = [
+    ...new Set(blocks.flatMap(({ stretches }) => stretches.flatMap((stretch) => stretch.meltIds ?? []))),
+  ];
+  for (const handsOn of [true, false])
+    list.add({ kind: 'rounds', handsOn, seconds: between(handsOn), ...(handsOn ? { meltIds } : {}) });
   return rounds > 1 ? list.append(last.stretches, rounds - 1) : list;
 }
 
@@ -170,10 +189,17 @@ function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: nu
     tasks.push({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
     tasks.push({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index, meltIds });
   } else tasks.push({ kind: 'coat', handsOn: true, seconds: laid, coat: index, meltIds });
-  for (const { place, seconds } of coat.rests) tasks.push({ kind: 'chill', handsOn: false, seconds, coat: index, place });
+  for (const { place, seconds } of coat.rests)
+    tasks.push({ kind: 'chill', handsOn: false, seconds, coat: index, place });
   const turned = Math.min(coat.turnedSeconds, coat.chillSeconds);
   if (turned > 0) tasks.push({ kind: 'turn', handsOn: true, seconds: turned, coat: index, place: coat.place });
-  tasks.push({ kind: 'chill', handsOn: false, seconds: turned < coat.chillSeconds ? coat.chillSeconds - turned : 0, coat: index, place: coat.place });
+  tasks.push({
+    kind: 'chill',
+    handsOn: false,
+    seconds: turned < coat.chillSeconds ? coat.chillSeconds - turned : 0,
+    coat: index,
+    place: coat.place,
+  });
   return tasks;
 }
 
@@ -187,7 +213,10 @@ function melting(meltIds: readonly string[], meltSeconds: ReadonlyMap<string, nu
 }
 
 function afterwards({ after, pieces, meltSeconds }: TimelineInput, melted: Set<string>): Bare[] {
-  return after.flatMap((task) => [...melting(task.meltIds ?? [], meltSeconds, melted), { ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }]);
+  return after.flatMap((task) => [
+    ...melting(task.meltIds ?? [], meltSeconds, melted),
+    { ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds },
+  ]);
 }
 
 class StretchList {

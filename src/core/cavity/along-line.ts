@@ -32,7 +32,10 @@ export function stretchOfArea(line: Line, areaM2: number): Line {
     if (area >= left) {
       const share = area > 0 ? left / area : 0;
       const [r, z] = [radiusM, heightM].map((of) => of[i - 1] + share * (of[i] - of[i - 1]));
-      return { radiusM: Float64Array.of(...radiusM.subarray(0, i), r), heightM: Float64Array.of(...heightM.subarray(0, i), z) };
+      return {
+        radiusM: Float64Array.of(...radiusM.subarray(0, i), r),
+        heightM: Float64Array.of(...heightM.subarray(0, i), z),
+      };
     }
     left -= area;
   }
@@ -52,7 +55,11 @@ export function placesAlong({ radiusM, heightM }: Line, everyM: number, fromM = 
     const piece = Math.hypot(dr, dz);
     for (let at = fromM + places.length * everyM; at <= gone + piece && piece > 0; at += everyM) {
       const share = (at - gone) / piece;
-      places.push({ radiusM: radiusM[i - 1] + share * dr, heightM: heightM[i - 1] + share * dz, looks: Math.atan2(dz, dr) });
+      places.push({
+        radiusM: radiusM[i - 1] + share * dr,
+        heightM: heightM[i - 1] + share * dz,
+        looks: Math.atan2(dz, dr),
+      });
     }
     gone += piece;
   }

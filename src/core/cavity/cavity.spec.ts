@@ -16,8 +16,14 @@ const m = (low: number, high: number) => fc.double({ min: low, max: high, noNaN:
 
 /** The same shape, k times as large. */
 function scaled(shape: CavityShape, k: number): CavityShape {
-  if (shape.kind === 'turned') return { kind: 'turned', points: shape.points.map((p) => ({ radiusM: p.radiusM * k, heightM: p.heightM * k })) };
-  return Object.fromEntries(Object.entries(shape).map(([key, value]) => [key, key.endsWith('M') ? Number(value) * k : key.endsWith('M3') ? Number(value) * k ** 3 : value])) as unknown as CavityShape;
+  if (shape.kind === 'turned')
+    return { kind: 'turned', points: shape.points.map((p) => ({ radiusM: p.radiusM * k, heightM: p.heightM * k })) };
+  return Object.fromEntries(
+    Object.entries(shape).map(([key, value]) => [
+      key,
+      key.endsWith('M') ? Number(value) * k : key.endsWith('M3') ? Number(value) * k ** 3 : value,
+    ]),
+  ) as unknown as CavityShape;
 }
 
 describe('hemisphere', () => {
@@ -99,7 +105,9 @@ describe('shapes by formula (handbook mensuration, worked by hand)', () => {
     const ball = cavityOf({ kind: 'hemisphere', diameterM: 0.028 });
     expect(round.volumeM3 / ball.volumeM3).toBeCloseTo(1, 9);
     expect(round.wallAreaM2 / ball.wallAreaM2).toBeCloseTo(1, 6);
-    expect(cavityOf({ kind: 'pillow', lengthM: 0.03, widthM: 0.03, depthM: 0.01, cornerM: 0 }).volumeM3 * ML).toBeCloseTo(6, 9);
+    expect(
+      cavityOf({ kind: 'pillow', lengthM: 0.03, widthM: 0.03, depthM: 0.01, cornerM: 0 }).volumeM3 * ML,
+    ).toBeCloseTo(6, 9);
   });
 
   it('pleats make more wall, and hold as much', () => {
@@ -116,7 +124,9 @@ describe('shapes by formula (handbook mensuration, worked by hand)', () => {
     const half = cavityOf({ kind: 'measured', diameterM, depthM: 0.03, volumeM3: (2 / 3) * area * 0.03 });
     expect(half.wallAreaM2 / cavityOf({ kind: 'hemisphere', diameterM }).wallAreaM2).toBeCloseTo(1, 3);
     const cone = cavityOf({ kind: 'measured', diameterM, depthM: 0.03, volumeM3: (1 / 3) * area * 0.03 });
-    expect(cone.wallAreaM2 / cavityOf({ kind: 'cup', diameterM, baseDiameterM: 0, depthM: 0.03 }).wallAreaM2).toBeCloseTo(1, 3);
+    expect(
+      cone.wallAreaM2 / cavityOf({ kind: 'cup', diameterM, baseDiameterM: 0, depthM: 0.03 }).wallAreaM2,
+    ).toBeCloseTo(1, 3);
     const full = cavityOf({ kind: 'measured', diameterM, depthM: 0.03, volumeM3: 0.998 * area * 0.03 });
     expect(full.wallAreaM2 / cavityOf({ kind: 'cylinder', diameterM, depthM: 0.03 }).wallAreaM2).toBeCloseTo(1, 1);
   });
@@ -131,17 +141,30 @@ describe('shapes by formula (handbook mensuration, worked by hand)', () => {
   });
 
   it('an outline’s perimeter and stretches agree', () => {
-    for (const outline of [circleOutline(0.03), ellipseOutline(0.09, 0.03), roundedRectangleOutline(0.09, 0.05, 0.01)]) {
+    for (const outline of [
+      circleOutline(0.03),
+      ellipseOutline(0.09, 0.03),
+      roundedRectangleOutline(0.09, 0.05, 0.01),
+    ]) {
       expect(outline.stretches.reduce((sum, s) => sum + s.lengthM, 0)).toBeCloseTo(outline.perimeterM, 9);
       // Half of length times support, summed around, is the area (Minkowski's formula in the plane).
-      expect(outline.stretches.reduce((sum, s) => sum + (s.lengthM * s.supportM) / 2, 0) / outline.areaM2).toBeCloseTo(1, 3);
+      expect(outline.stretches.reduce((sum, s) => sum + (s.lengthM * s.supportM) / 2, 0) / outline.areaM2).toBeCloseTo(
+        1,
+        3,
+      );
     }
   });
 });
 
 describe('turned profiles, by Pappus-Guldin', () => {
   // A bell: area and centroid of the polygon between axis and profile by the shoelace formula, mantle by the chords' middles.
-  const bell = [[0, 0], [0.012, 0.001], [0.018, 0.01], [0.02, 0.03], [0.03, 0.045]] as const;
+  const bell = [
+    [0, 0],
+    [0.012, 0.001],
+    [0.018, 0.01],
+    [0.02, 0.03],
+    [0.03, 0.045],
+  ] as const;
   const shape: CavityShape = { kind: 'turned', points: bell.map(([radiusM, heightM]) => ({ radiusM, heightM })) };
 
   it('volume is area times the way of its centroid, wall is length times the way of its own', () => {
@@ -152,14 +175,19 @@ describe('turned profiles, by Pappus-Guldin', () => {
       const [x1, y1] = loop[(i + 1) % loop.length];
       moment += ((x0 + x1) * (x0 * y1 - x1 * y0)) / 6;
     }
-    const mantle = bell.slice(1).reduce((sum, [r, z], i) => sum + Math.PI * (r + bell[i][0]) * Math.hypot(r - bell[i][0], z - bell[i][1]), 0);
+    const mantle = bell
+      .slice(1)
+      .reduce((sum, [r, z], i) => sum + Math.PI * (r + bell[i][0]) * Math.hypot(r - bell[i][0], z - bell[i][1]), 0);
     const cavity = cavityOf(shape);
     expect(cavity.volumeM3 / (2 * Math.PI * moment)).toBeCloseTo(1, 9);
     expect(cavity.wallAreaM2 / mantle).toBeCloseTo(1, 9);
   });
 
   it('300 points of a half sphere give the half sphere', () => {
-    const points = Array.from({ length: 300 }, (_, i) => ({ radiusM: 0.032 * Math.sin((Math.PI / 2) * (i / 299)), heightM: 0.032 * (1 - Math.cos((Math.PI / 2) * (i / 299))) }));
+    const points = Array.from({ length: 300 }, (_, i) => ({
+      radiusM: 0.032 * Math.sin((Math.PI / 2) * (i / 299)),
+      heightM: 0.032 * (1 - Math.cos((Math.PI / 2) * (i / 299))),
+    }));
     const cavity = cavityOf({ kind: 'turned', points });
     expect(cavity.volumeM3 / half64.volumeM3).toBeCloseTo(1, 4);
     expect(cavity.wallAreaM2 / half64.wallAreaM2).toBeCloseTo(1, 4);
@@ -167,7 +195,15 @@ describe('turned profiles, by Pappus-Guldin', () => {
   });
 
   it('a neck narrower than the body is no hindrance', () => {
-    const bottle = cavityOf({ kind: 'turned', points: [{ radiusM: 0.03, heightM: 0 }, { radiusM: 0.03, heightM: 0.06 }, { radiusM: 0.012, heightM: 0.08 }, { radiusM: 0.012, heightM: 0.1 }] });
+    const bottle = cavityOf({
+      kind: 'turned',
+      points: [
+        { radiusM: 0.03, heightM: 0 },
+        { radiusM: 0.03, heightM: 0.06 },
+        { radiusM: 0.012, heightM: 0.08 },
+        { radiusM: 0.012, heightM: 0.1 },
+      ],
+    });
     expect(bottle.rimDiameterM).toBeCloseTo(0.024, 9);
     expect(bottle.lengthM).toBeCloseTo(0.06, 9);
     expect(Math.max(...bottle.profile.slope)).toBeGreaterThan(Math.PI / 2);
@@ -176,57 +212,85 @@ describe('turned profiles, by Pappus-Guldin', () => {
 
 describe('any shape', () => {
   it('has more wall than its mouth or its floor is wide, and more volume the deeper', () => {
-    fc.assert(fc.property(anyShape, (shape) => {
-      const cavity = cavityOf(shape);
-      const { profile } = cavity;
-      expect(cavity.wallAreaM2).toBeGreaterThanOrEqual((Math.PI / 4) * cavity.rimDiameterM ** 2 * (1 - 1e-9));
-      for (const values of [profile.radiusM, profile.heightM, profile.arcM, profile.slope, profile.meanCurvature, profile.gaussCurvature, profile.areaFactor]) expect(values.every(Number.isFinite)).toBe(true);
-      expect(profile.areaFactor.every((f) => f >= 1 - 1e-9)).toBe(true);
-      const curve = depthCurve(profile);
-      expect(curve.depthM).toBeCloseTo(cavity.depthM, 12);
-      for (let i = 1; i <= 20; i++) expect(curve.volumeAt((curve.depthM * i) / 20)).toBeGreaterThan(curve.volumeAt((curve.depthM * (i - 1)) / 20));
-      // The profile stands for the true shape: what it holds, and what wall it has.
-      expect(curve.capacityM3 / cavity.volumeM3).toBeCloseTo(1, 2);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(anyShape, (shape) => {
+        const cavity = cavityOf(shape);
+        const { profile } = cavity;
+        expect(cavity.wallAreaM2).toBeGreaterThanOrEqual((Math.PI / 4) * cavity.rimDiameterM ** 2 * (1 - 1e-9));
+        for (const values of [
+          profile.radiusM,
+          profile.heightM,
+          profile.arcM,
+          profile.slope,
+          profile.meanCurvature,
+          profile.gaussCurvature,
+          profile.areaFactor,
+        ])
+          expect(values.every(Number.isFinite)).toBe(true);
+        expect(profile.areaFactor.every((f) => f >= 1 - 1e-9)).toBe(true);
+        const curve = depthCurve(profile);
+        expect(curve.depthM).toBeCloseTo(cavity.depthM, 12);
+        for (let i = 1; i <= 20; i++)
+          expect(curve.volumeAt((curve.depthM * i) / 20)).toBeGreaterThan(
+            curve.volumeAt((curve.depthM * (i - 1)) / 20),
+          );
+        // The profile stands for the true shape: what it holds, and what wall it has.
+        expect(curve.capacityM3 / cavity.volumeM3).toBeCloseTo(1, 2);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('its profile’s wall, with what the true wall has more, is the true wall within 4 %, 8 % where corners or pleats are rounded off', () => {
-    fc.assert(fc.property(anyShape, (shape) => {
-      const cavity = cavityOf(shape);
-      expect(Math.abs(wallArea(cavity.profile) / cavity.wallAreaM2 - 1)).toBeLessThan(['turned', 'faceted', 'liner'].includes(shape.kind) ? 0.08 : 0.04);
-    }), { numRuns: 200 });
+    fc.assert(
+      fc.property(anyShape, (shape) => {
+        const cavity = cavityOf(shape);
+        expect(Math.abs(wallArea(cavity.profile) / cavity.wallAreaM2 - 1)).toBeLessThan(
+          ['turned', 'faceted', 'liner'].includes(shape.kind) ? 0.08 : 0.04,
+        );
+      }),
+      { numRuns: 200 },
+    );
   });
 
   it('scales with the cube and the square of its size', () => {
-    fc.assert(fc.property(anyShape, m(1.1, 3), (shape, k) => {
-      const [small, large] = [cavityOf(shape), cavityOf(scaled(shape, k))];
-      expect(large.volumeM3 / small.volumeM3 / k ** 3).toBeCloseTo(1, 6);
-      expect(large.wallAreaM2 / small.wallAreaM2 / k ** 2).toBeCloseTo(1, 6);
-    }));
+    fc.assert(
+      fc.property(anyShape, m(1.1, 3), (shape, k) => {
+        const [small, large] = [cavityOf(shape), cavityOf(scaled(shape, k))];
+        expect(large.volumeM3 / small.volumeM3 / k ** 3).toBeCloseTo(1, 6);
+        expect(large.wallAreaM2 / small.wallAreaM2 / k ** 2).toBeCloseTo(1, 6);
+      }),
+    );
   });
 
   it('its depth curve comes back to 1e-9', () => {
-    fc.assert(fc.property(anyShape, m(0.01, 0.99), (shape, share) => {
-      const curve = depthCurve(cavityOf(shape).profile);
-      const level = share * curve.depthM;
-      expect(Math.abs(curve.levelAt(curve.volumeAt(level)) - level) / level).toBeLessThan(1e-9);
-    }), { numRuns: 200 });
+    fc.assert(
+      fc.property(anyShape, m(0.01, 0.99), (shape, share) => {
+        const curve = depthCurve(cavityOf(shape).profile);
+        const level = share * curve.depthM;
+        expect(Math.abs(curve.levelAt(curve.volumeAt(level)) - level) / level).toBeLessThan(1e-9);
+      }),
+      { numRuns: 200 },
+    );
   });
 
   it('holds less inside a coat, by about the coat, and nothing inside one as thick as itself', () => {
-    fc.assert(fc.property(anyShape, (shape) => {
-      const { profile } = cavityOf(shape);
-      const n = profile.arcM.length;
-      const capacity = (t: number): number => {
-        const line = insetLine(profile, new Float64Array(n).fill(t));
-        const volumes = cumulativeVolume(line);
-        expect(line.heightM.every((z, i) => i === 0 || z >= line.heightM[i - 1])).toBe(true);
-        return volumes[volumes.length - 1];
-      };
-      expect(capacity(0.001)).toBeLessThan(capacity(0));
-      expect(capacity(0.002)).toBeLessThanOrEqual(capacity(0.001) * (1 + 1e-9));
-      expect(capacity(0.5)).toBeCloseTo(0, 12);
-    }), { numRuns: 200 });
+    fc.assert(
+      fc.property(anyShape, (shape) => {
+        const { profile } = cavityOf(shape);
+        const n = profile.arcM.length;
+        const capacity = (t: number): number => {
+          const line = insetLine(profile, new Float64Array(n).fill(t));
+          const volumes = cumulativeVolume(line);
+          expect(line.heightM.every((z, i) => i === 0 || z >= line.heightM[i - 1])).toBe(true);
+          return volumes[volumes.length - 1];
+        };
+        expect(capacity(0.001)).toBeLessThan(capacity(0));
+        expect(capacity(0.002)).toBeLessThanOrEqual(capacity(0.001) * (1 + 1e-9));
+        expect(capacity(0.5)).toBeCloseTo(0, 12);
+      }),
+      { numRuns: 200 },
+    );
   });
 });
 
@@ -241,7 +305,9 @@ describe('inset', () => {
   });
 
   it('of a cylinder is the smaller cylinder, its corner counted once', () => {
-    expect(inside({ kind: 'cylinder', diameterM: 0.06, depthM: 0.03 }, 0.002) / (Math.PI * 0.028 ** 2 * 0.028)).toBeCloseTo(1, 2);
+    expect(
+      inside({ kind: 'cylinder', diameterM: 0.06, depthM: 0.03 }, 0.002) / (Math.PI * 0.028 ** 2 * 0.028),
+    ).toBeCloseTo(1, 2);
   });
 
   it('of a square tile loses all four sides, though its profile is round', () => {

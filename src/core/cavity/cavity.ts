@@ -1,5 +1,11 @@
 import { meridianOf, sphereRadius, type Meridian } from './meridian';
-import { circleOutline, ellipseOutline, polygonOutline, roundedRectangleOutline, type PlanOutline } from './plan-outline';
+import {
+  circleOutline,
+  ellipseOutline,
+  polygonOutline,
+  roundedRectangleOutline,
+  type PlanOutline,
+} from './plan-outline';
 import { cumulativeVolume, profileOf, type Profile } from './profile';
 import type { CavityShape } from './shape';
 
@@ -62,31 +68,46 @@ export function cavityOf(shape: CavityShape, outward = false): Cavity {
 /** Whether a shape is not turned about an upright axis. */
 function isEquivalent(shape: CavityShape): boolean {
   switch (shape.kind) {
-    case 'egg': return shape.lengthM !== shape.widthM;
+    case 'egg':
+      return shape.lengthM !== shape.widthM;
     case 'tile':
-    case 'pillow': return shape.lengthM !== shape.widthM || shape.cornerM < shape.widthM / 2;
+    case 'pillow':
+      return shape.lengthM !== shape.widthM || shape.cornerM < shape.widthM / 2;
     case 'faceted':
     case 'liner':
-    case 'measured': return true;
-    default: return false;
+    case 'measured':
+      return true;
+    default:
+      return false;
   }
 }
 
 function outlineOf(shape: CavityShape): PlanOutline {
   switch (shape.kind) {
-    case 'egg': return ellipseOutline(shape.lengthM, shape.widthM);
+    case 'egg':
+      return ellipseOutline(shape.lengthM, shape.widthM);
     case 'tile':
-    case 'pillow': return roundedRectangleOutline(shape.lengthM, shape.widthM, shape.cornerM);
-    case 'faceted': return polygonOutline(shape.diameterM, shape.facets);
-    case 'turned': return circleOutline(shape.points[shape.points.length - 1].radiusM);
-    case 'ball': return circleOutline(shape.openingM / 2);
-    default: return circleOutline(shape.diameterM / 2);
+    case 'pillow':
+      return roundedRectangleOutline(shape.lengthM, shape.widthM, shape.cornerM);
+    case 'faceted':
+      return polygonOutline(shape.diameterM, shape.facets);
+    case 'turned':
+      return circleOutline(shape.points[shape.points.length - 1].radiusM);
+    case 'ball':
+      return circleOutline(shape.openingM / 2);
+    default:
+      return circleOutline(shape.diameterM / 2);
   }
 }
 
 /** How much more wall a place has than the turned body, by the direction its meridian runs in; pleats count where it rises. */
-function areaFactors(outline: PlanOutline, radiusM: number, pleats: number): (dShare: number, dHeightM: number) => number {
-  if (outline.stretches.length === 1 && Math.abs(outline.stretches[0].supportM - radiusM) < 1e-12) return (_, dHeightM) => (Math.abs(dHeightM) > 0.004 ? pleats : 1);
+function areaFactors(
+  outline: PlanOutline,
+  radiusM: number,
+  pleats: number,
+): (dShare: number, dHeightM: number) => number {
+  if (outline.stretches.length === 1 && Math.abs(outline.stretches[0].supportM - radiusM) < 1e-12)
+    return (_, dHeightM) => (Math.abs(dHeightM) > 0.004 ? pleats : 1);
   return (dShare, dHeightM) => {
     const strip = outline.stretches.reduce((sum, s) => sum + s.lengthM * Math.hypot(dHeightM, s.supportM * dShare), 0);
     return strip / (2 * Math.PI * radiusM * Math.hypot(dHeightM, radiusM * dShare));
@@ -95,10 +116,13 @@ function areaFactors(outline: PlanOutline, radiusM: number, pleats: number): (dS
 
 function volumeOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian): number {
   switch (shape.kind) {
-    case 'hemisphere': return (Math.PI / 12) * shape.diameterM ** 3;
+    case 'hemisphere':
+      return (Math.PI / 12) * shape.diameterM ** 3;
     case 'egg':
-    case 'pillow': return (2 / 3) * outline.areaM2 * shape.depthM;
-    case 'measured': return shape.volumeM3;
+    case 'pillow':
+      return (2 / 3) * outline.areaM2 * shape.depthM;
+    case 'measured':
+      return shape.volumeM3;
     case 'cap':
     case 'ball': {
       const h = meridian.depthM;
@@ -117,12 +141,16 @@ function sphereRadiusOf(shape: Extract<CavityShape, { kind: 'cap' | 'ball' }>): 
 
 function areaOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian, pleats: number): number {
   switch (shape.kind) {
-    case 'hemisphere': return (Math.PI / 2) * shape.diameterM ** 2;
+    case 'hemisphere':
+      return (Math.PI / 2) * shape.diameterM ** 2;
     case 'cap':
-    case 'ball': return 2 * Math.PI * sphereRadiusOf(shape) * meridian.depthM;
+    case 'ball':
+      return 2 * Math.PI * sphereRadiusOf(shape) * meridian.depthM;
     case 'egg':
-    case 'pillow': return outline.stretches.reduce((sum, s) => sum + s.lengthM * domeStrip(s.supportM, shape.depthM), 0);
-    default: return stripArea(outline, meridian, pleats);
+    case 'pillow':
+      return outline.stretches.reduce((sum, s) => sum + s.lengthM * domeStrip(s.supportM, shape.depthM), 0);
+    default:
+      return stripArea(outline, meridian, pleats);
   }
 }
 
@@ -150,7 +178,13 @@ function stripArea(outline: PlanOutline, { share, heightM }: Meridian, pleats: n
   return area;
 }
 
-function meanCurvatures({ radiusM, arcM, areaFactor, meanCurvature, gaussCurvature }: Profile): Pick<Cavity, 'meanCurvature' | 'gaussCurvature'> {
+function meanCurvatures({
+  radiusM,
+  arcM,
+  areaFactor,
+  meanCurvature,
+  gaussCurvature,
+}: Profile): Pick<Cavity, 'meanCurvature' | 'gaussCurvature'> {
   let area = 0;
   let mean = 0;
   let gauss = 0;

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { anyShape } from '../../testing/arbitrary-shape';
 import { checkPoints, checkShape } from './check-shape';
 
-const points = (...pairs: [number, number][]) => pairs.map(([mmR, mmZ]) => ({ radiusM: mmR / 1000, heightM: mmZ / 1000 }));
+const points = (...pairs: [number, number][]) =>
+  pairs.map(([mmR, mmZ]) => ({ radiusM: mmR / 1000, heightM: mmZ / 1000 }));
 
 describe('check of turned points', () => {
   it('passes a bell, a bottle, and a flat floor', () => {
@@ -41,6 +42,9 @@ describe('check of shapes', () => {
   });
 
   it('passes any shape made within its limits', () => {
-    fc.assert(fc.property(anyShape, (shape) => checkShape(shape) === undefined), { numRuns: 200 });
+    fc.assert(
+      fc.property(anyShape, (shape) => checkShape(shape) === undefined),
+      { numRuns: 200 },
+    );
   });
 });

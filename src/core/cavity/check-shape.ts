@@ -4,29 +4,54 @@ import type { CavityShape, TurnedPoint } from './shape';
 /** Why a shape cannot be a cavity, though each of its lengths is within its limits. `point` counts from 0. */
 export interface ShapeProblem {
   readonly key:
-    | 'cornerTooRound' | 'capTooDeep' | 'openingTooWide' | 'baseTooWide' | 'bowlTooFull' | 'bowlTooLean'
-    | 'tooFewPoints' | 'tooManyPoints' | 'pointCrosses' | 'pointGoesBack' | 'pointBehindAxis' | 'pointTooFar' | 'pointRepeats' | 'rimTooNarrow' | 'notDeep';
+    | 'cornerTooRound'
+    | 'capTooDeep'
+    | 'openingTooWide'
+    | 'baseTooWide'
+    | 'bowlTooFull'
+    | 'bowlTooLean'
+    | 'tooFewPoints'
+    | 'tooManyPoints'
+    | 'pointCrosses'
+    | 'pointGoesBack'
+    | 'pointBehindAxis'
+    | 'pointTooFar'
+    | 'pointRepeats'
+    | 'rimTooNarrow'
+    | 'notDeep';
   readonly point?: number;
 }
 
 /** Limits of a turned profile: widest radius and depth, m; narrowest opening; points. */
-export const TURNED_LIMITS = { radiusM: 0.2, depthM: 0.4, leastDepthM: 0.003, leastRimRadiusM: 0.0025, points: 300 } as const;
+export const TURNED_LIMITS = {
+  radiusM: 0.2,
+  depthM: 0.4,
+  leastDepthM: 0.003,
+  leastRimRadiusM: 0.0025,
+  points: 300,
+} as const;
 
 /** Looks for what a shape's numbers, each by itself allowed, make impossible together; undefined when it is whole. */
 export function checkShape(shape: CavityShape): ShapeProblem | undefined {
   switch (shape.kind) {
-    case 'cap': return shape.depthM > shape.diameterM / 2 + 1e-9 ? { key: 'capTooDeep' } : undefined;
-    case 'ball': return shape.openingM > 0.95 * shape.diameterM ? { key: 'openingTooWide' } : undefined;
+    case 'cap':
+      return shape.depthM > shape.diameterM / 2 + 1e-9 ? { key: 'capTooDeep' } : undefined;
+    case 'ball':
+      return shape.openingM > 0.95 * shape.diameterM ? { key: 'openingTooWide' } : undefined;
     case 'cup':
-    case 'liner': return shape.baseDiameterM > shape.diameterM + 1e-9 ? { key: 'baseTooWide' } : undefined;
+    case 'liner':
+      return shape.baseDiameterM > shape.diameterM + 1e-9 ? { key: 'baseTooWide' } : undefined;
     case 'measured': {
       const fits = bowlFits(shape.volumeM3, shape.diameterM, shape.depthM);
       return fits === 'full' ? { key: 'bowlTooFull' } : fits === 'lean' ? { key: 'bowlTooLean' } : undefined;
     }
     case 'tile':
-    case 'pillow': return shape.cornerM > Math.min(shape.lengthM, shape.widthM) / 2 + 1e-9 ? { key: 'cornerTooRound' } : undefined;
-    case 'turned': return checkPoints(shape.points);
-    default: return undefined;
+    case 'pillow':
+      return shape.cornerM > Math.min(shape.lengthM, shape.widthM) / 2 + 1e-9 ? { key: 'cornerTooRound' } : undefined;
+    case 'turned':
+      return checkPoints(shape.points);
+    default:
+      return undefined;
   }
 }
 
@@ -40,8 +65,14 @@ export function checkPoints(points: readonly TurnedPoint[]): ShapeProblem | unde
   const floor = points[0].heightM;
   for (const [i, { radiusM, heightM }] of points.entries()) {
     if (!Number.isFinite(radiusM) || radiusM < 0) return { key: 'pointBehindAxis', point: i };
-    if (!Number.isFinite(heightM) || radiusM > TURNED_LIMITS.radiusM || Math.abs(heightM - floor) > TURNED_LIMITS.depthM) return { key: 'pointTooFar', point: i };
-    if (i > 0 && Math.hypot(radiusM - points[i - 1].radiusM, heightM - points[i - 1].heightM) < 1e-6) return { key: 'pointRepeats', point: i };
+    if (
+      !Number.isFinite(heightM) ||
+      radiusM > TURNED_LIMITS.radiusM ||
+      Math.abs(heightM - floor) > TURNED_LIMITS.depthM
+    )
+      return { key: 'pointTooFar', point: i };
+    if (i > 0 && Math.hypot(radiusM - points[i - 1].radiusM, heightM - points[i - 1].heightM) < 1e-6)
+      return { key: 'pointRepeats', point: i };
   }
   const crossing = firstCrossing(points);
   if (crossing !== undefined) return { key: 'pointCrosses', point: crossing };

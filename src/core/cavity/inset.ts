@@ -2,10 +2,16 @@ import type { Cavity } from './cavity';
 import type { Line, Profile } from './profile';
 
 /** The free side of a coat on a cavity's wall, or of one on the outside of a former. */
-export function coatLine({ profile, outward }: Pick<Cavity, 'profile' | 'outward'>, thicknessM: ArrayLike<number>): Line {
+export function coatLine(
+  { profile, outward }: Pick<Cavity, 'profile' | 'outward'>,
+  thicknessM: ArrayLike<number>,
+): Line {
   if (!outward) return insetLine(profile, thicknessM);
   const { radiusM, heightM, sine, cosine } = profile;
-  return { radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r + thicknessM[i] * sine[i])), heightM: heightM.map((z, i) => z - thicknessM[i] * cosine[i]) };
+  return {
+    radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r + thicknessM[i] * sine[i])),
+    heightM: heightM.map((z, i) => z - thicknessM[i] * cosine[i]),
+  };
 }
 
 /**
@@ -47,7 +53,10 @@ function asMoved(r: Float64Array, z: Float64Array, rimM: number): Line {
   let k = 0;
   for (; k < z.length && z[k] <= rimM; k++) line.add(Math.max(0, r[k]), z[k]);
   const last = z.length - 1;
-  const rim = k <= last && z[k] > z[k - 1] ? line.radius + ((rimM - z[k - 1]) / (z[k] - z[k - 1])) * (Math.max(0, r[k]) - line.radius) : Math.max(0, r[last]);
+  const rim =
+    k <= last && z[k] > z[k - 1]
+      ? line.radius + ((rimM - z[k - 1]) / (z[k] - z[k - 1])) * (Math.max(0, r[k]) - line.radius)
+      : Math.max(0, r[last]);
   return line.ended(rim, rimM);
 }
 

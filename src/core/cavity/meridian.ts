@@ -17,15 +17,31 @@ const CURVE_CELLS = 48;
 
 // Width shares against depth shares, from the point up.
 const FACETED: Readonly<Record<FacetedForm, readonly (readonly [share: number, depth: number])[]>> = {
-  pyramid: [[0, 0], [1, 1]],
-  gem: [[0, 0], [0.62, 0.3], [1, 0.8], [1, 1]],
-  pear: [[0.18, 0], [0.28, 0.1], [0.38, 0.36], [0.78, 0.66], [1, 0.86], [1, 1]],
+  pyramid: [
+    [0, 0],
+    [1, 1],
+  ],
+  gem: [
+    [0, 0],
+    [0.62, 0.3],
+    [1, 0.8],
+    [1, 1],
+  ],
+  pear: [
+    [0.18, 0],
+    [0.28, 0.1],
+    [0.38, 0.36],
+    [0.78, 0.66],
+    [1, 0.86],
+    [1, 1],
+  ],
 };
 
 /** The meridian of a shape. Points of a turned profile are taken as they are, its rim being the last. */
 export function meridianOf(shape: CavityShape): Meridian {
   switch (shape.kind) {
-    case 'hemisphere': return arc(shape.diameterM / 2, shape.diameterM / 2, Math.PI / 2, shape.diameterM / 2);
+    case 'hemisphere':
+      return arc(shape.diameterM / 2, shape.diameterM / 2, Math.PI / 2, shape.diameterM / 2);
     case 'cap': {
       const radius = sphereRadius(shape.diameterM, shape.depthM);
       return arc(radius, shape.diameterM / 2, Math.acos(Math.max(-1, 1 - shape.depthM / radius)), shape.depthM);
@@ -36,17 +52,30 @@ export function meridianOf(shape: CavityShape): Meridian {
       return arc(radius, shape.openingM / 2, Math.PI - open, radius * (1 + Math.cos(open)));
     }
     case 'egg':
-    case 'pillow': return dome(shape.depthM, 2);
-    case 'measured': return dome(shape.depthM, bowlExponent(shape.volumeM3, shape.diameterM, shape.depthM));
+    case 'pillow':
+      return dome(shape.depthM, 2);
+    case 'measured':
+      return dome(shape.depthM, bowlExponent(shape.volumeM3, shape.diameterM, shape.depthM));
     case 'cylinder':
-    case 'tile': return straight([[0, 0], [1, 0], [1, shape.depthM]]);
+    case 'tile':
+      return straight([
+        [0, 0],
+        [1, 0],
+        [1, shape.depthM],
+      ]);
     case 'cup':
-    case 'liner': return straight([[0, 0], [shape.baseDiameterM / shape.diameterM, 0], [1, shape.depthM]]);
+    case 'liner':
+      return straight([
+        [0, 0],
+        [shape.baseDiameterM / shape.diameterM, 0],
+        [1, shape.depthM],
+      ]);
     case 'faceted': {
       const corners = FACETED[shape.form].map(([share, depth]) => [share, depth * shape.depthM] as const);
       return straight(corners[0][0] > 0 ? [[0, 0], ...corners] : corners);
     }
-    case 'turned': return turned(shape.points);
+    case 'turned':
+      return turned(shape.points);
   }
 }
 
@@ -56,7 +85,8 @@ export function sphereRadius(diameterM: number, depthM: number): number {
 }
 
 function arc(radiusM: number, rimRadiusM: number, toAngle: number, depthM: number): Meridian {
-  const at = (of: (angle: number) => number): Float64Array => Float64Array.from({ length: CURVE_CELLS + 1 }, (_, i) => of((toAngle * i) / CURVE_CELLS));
+  const at = (of: (angle: number) => number): Float64Array =>
+    Float64Array.from({ length: CURVE_CELLS + 1 }, (_, i) => of((toAngle * i) / CURVE_CELLS));
   const heightM = at((angle) => radiusM * (1 - Math.cos(angle)));
   const share = at((angle) => (radiusM * Math.sin(angle)) / rimRadiusM);
   // The rim is where it is said to be, to the last digit.
@@ -83,8 +113,16 @@ function dome(depthM: number, exponent: number): Meridian {
 const APART = 1e-7;
 
 function straight(corners: readonly (readonly [share: number, heightM: number])[]): Meridian {
-  const apart = corners.filter((corner, i) => i === 0 || Math.abs(corner[0] - corners[i - 1][0]) > APART || Math.abs(corner[1] - corners[i - 1][1]) > APART);
-  return { share: Float64Array.from(apart, (c) => c[0]), heightM: Float64Array.from(apart, (c) => c[1]), smooth: false, depthM: apart[apart.length - 1][1] };
+  const apart = corners.filter(
+    (corner, i) =>
+      i === 0 || Math.abs(corner[0] - corners[i - 1][0]) > APART || Math.abs(corner[1] - corners[i - 1][1]) > APART,
+  );
+  return {
+    share: Float64Array.from(apart, (c) => c[0]),
+    heightM: Float64Array.from(apart, (c) => c[1]),
+    smooth: false,
+    depthM: apart[apart.length - 1][1],
+  };
 }
 
 function turned(points: Extract<CavityShape, { kind: 'turned' }>['points']): Meridian {

@@ -20,7 +20,13 @@ const QUARTER_STRETCHES = 24;
 /** A circle of radius R: area πR², perimeter 2πR. */
 export function circleOutline(radiusM: number): PlanOutline {
   const perimeterM = 2 * Math.PI * radiusM;
-  return { areaM2: Math.PI * radiusM ** 2, perimeterM, lengthM: 2 * radiusM, widthM: 2 * radiusM, stretches: [{ lengthM: perimeterM, supportM: radiusM }] };
+  return {
+    areaM2: Math.PI * radiusM ** 2,
+    perimeterM,
+    lengthM: 2 * radiusM,
+    widthM: 2 * radiusM,
+    stretches: [{ lengthM: perimeterM, supportM: radiusM }],
+  };
 }
 
 /**
@@ -36,7 +42,13 @@ export function ellipseOutline(lengthM: number, widthM: number): PlanOutline {
     const speed = Math.hypot(a * Math.sin(angle), b * Math.cos(angle));
     return { lengthM: speed * (Math.PI / 2 / QUARTER_STRETCHES), supportM: (a * b) / speed };
   });
-  return { areaM2: Math.PI * a * b, perimeterM: stretches.reduce((sum, s) => sum + s.lengthM, 0), lengthM, widthM, stretches };
+  return {
+    areaM2: Math.PI * a * b,
+    perimeterM: stretches.reduce((sum, s) => sum + s.lengthM, 0),
+    lengthM,
+    widthM,
+    stretches,
+  };
 }
 
 /**

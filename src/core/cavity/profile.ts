@@ -39,12 +39,18 @@ const CORNER_SHARE = 0.06;
  * @param areaFactorAt how much more wall than the turned body a place has whose meridian runs along (share, height)
  * @param outward true for a former, whose outside is coated: its wall curves away from the chocolate
  */
-export function profileOf(meridian: Meridian, radiusM: number, areaFactorAt: (dShare: number, dHeightM: number) => number, outward = false): Profile {
+export function profileOf(
+  meridian: Meridian,
+  radiusM: number,
+  areaFactorAt: (dShare: number, dHeightM: number) => number,
+  outward = false,
+): Profile {
   const { share, heightM } = meridian.smooth ? meridian : divided(meridian, radiusM);
   const radius = share.map((s) => s * radiusM);
   const n = radius.length;
   const chords = new Float64Array(n);
-  for (let i = 1; i < n; i++) chords[i] = chords[i - 1] + Math.hypot(radius[i] - radius[i - 1], heightM[i] - heightM[i - 1]);
+  for (let i = 1; i < n; i++)
+    chords[i] = chords[i - 1] + Math.hypot(radius[i] - radius[i - 1], heightM[i] - heightM[i - 1]);
   const slope = meridian.smooth ? smoothSlopes(radius, heightM) : roundedSlopes(radius, heightM, chords);
   const arc = meridian.smooth ? arcsOver(chords, slope) : chords;
   const [sine, cosine] = [slope.map(Math.sin), slope.map(Math.cos)];
@@ -65,13 +71,25 @@ export function profileOf(meridian: Meridian, radiusM: number, areaFactorAt: (dS
     gauss[i] = first * second;
     factor[i] = areaFactorAt(cosine[i] / radiusM, sine[i]);
   }
-  return { radiusM: radius, heightM: Float64Array.from(heightM), arcM: arc, slope, sine, cosine, meanCurvature: mean, gaussCurvature: gauss, areaFactor: factor };
+  return {
+    radiusM: radius,
+    heightM: Float64Array.from(heightM),
+    arcM: arc,
+    slope,
+    sine,
+    cosine,
+    meanCurvature: mean,
+    gaussCurvature: gauss,
+    areaFactor: factor,
+  };
 }
 
 /** Straight stretches divided into cells about alike, at least two each. */
 function divided({ share, heightM }: Meridian, radiusM: number): Line & { readonly share: Float64Array } {
   const n = share.length;
-  const lengths = Array.from({ length: n - 1 }, (_, i) => Math.hypot((share[i + 1] - share[i]) * radiusM, heightM[i + 1] - heightM[i]));
+  const lengths = Array.from({ length: n - 1 }, (_, i) =>
+    Math.hypot((share[i + 1] - share[i]) * radiusM, heightM[i + 1] - heightM[i]),
+  );
   const all = lengths.reduce((sum, length) => sum + length, 0);
   const shares = [share[0]];
   const heights = [heightM[0]];
@@ -83,7 +101,11 @@ function divided({ share, heightM }: Meridian, radiusM: number): Line & { readon
       heights.push(heightM[i] + ((heightM[i + 1] - heightM[i]) * k) / cells);
     }
   });
-  return { share: Float64Array.from(shares), radiusM: Float64Array.from(shares, (s) => s * radiusM), heightM: Float64Array.from(heights) };
+  return {
+    share: Float64Array.from(shares),
+    radiusM: Float64Array.from(shares, (s) => s * radiusM),
+    heightM: Float64Array.from(heights),
+  };
 }
 
 /** Slopes on a smooth curve, from the points either side; exact on an arc divided evenly. */
@@ -109,7 +131,11 @@ function roundedSlopes(radius: Float64Array, height: Float64Array, arc: Float64A
 
 /** Points at any arc length along a polyline, asked for in rising order; before the axis lies its mirror image. */
 class Placing {
-  constructor(private readonly radius: Float64Array, private readonly height: Float64Array, private readonly arc: Float64Array) {}
+  constructor(
+    private readonly radius: Float64Array,
+    private readonly height: Float64Array,
+    private readonly arc: Float64Array,
+  ) {}
 
   at(s: number): readonly [number, number] {
     const { radius, height, arc } = this;

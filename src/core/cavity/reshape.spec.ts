@@ -5,16 +5,31 @@ import { checkShape } from './check-shape';
 import { reshaped } from './reshape';
 import type { ShapeKind } from './shape';
 
-const KINDS: readonly ShapeKind[] = ['hemisphere', 'cap', 'egg', 'cylinder', 'cup', 'liner', 'tile', 'pillow', 'faceted', 'turned', 'ball'];
+const KINDS: readonly ShapeKind[] = [
+  'hemisphere',
+  'cap',
+  'egg',
+  'cylinder',
+  'cup',
+  'liner',
+  'tile',
+  'pillow',
+  'faceted',
+  'turned',
+  'ball',
+];
 
 describe('reshaping', () => {
   it('gives a whole shape of the wanted kind from any other', () => {
-    fc.assert(fc.property(anyShape, fc.constantFrom(...KINDS), (shape, kind) => {
-      const to = reshaped(kind, cavityOf(shape));
-      expect(to.kind).toBe(kind);
-      expect(checkShape(to)).toBeUndefined();
-      expect(cavityOf(to).volumeM3).toBeGreaterThan(0);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(anyShape, fc.constantFrom(...KINDS), (shape, kind) => {
+        const to = reshaped(kind, cavityOf(shape));
+        expect(to.kind).toBe(kind);
+        expect(checkShape(to)).toBeUndefined();
+        expect(cavityOf(to).volumeM3).toBeGreaterThan(0);
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('keeps width, depth and about the content where the kind can', () => {

@@ -14,18 +14,30 @@ export function reshaped(kind: ShapeKind, from: Cavity): CavityShape {
   const depthM = Math.max(SHALLOWEST_M, from.depthM);
   const cornerM = Math.min(lengthM, widthM) / 4;
   switch (kind) {
-    case 'hemisphere': return { kind, diameterM };
-    case 'cap': return { kind, diameterM, depthM: Math.min(depthM, diameterM / 2) };
-    case 'egg': return { kind, lengthM, widthM, depthM };
-    case 'cylinder': return { kind, diameterM, depthM };
-    case 'cup': return { kind, diameterM, baseDiameterM: diameterM * 0.7, depthM };
-    case 'liner': return { kind, diameterM, baseDiameterM: diameterM * 0.75, depthM, pleatFactor: 1.35 };
-    case 'tile': return { kind, lengthM, widthM, depthM, cornerM };
-    case 'pillow': return { kind, lengthM, widthM, depthM, cornerM };
-    case 'faceted': return { kind, form: 'gem', diameterM, facets: 8, depthM };
-    case 'turned': return { kind, points: sampled(from) };
-    case 'measured': return { kind, volumeM3: from.volumeM3, diameterM, depthM };
-    case 'ball': return { kind, diameterM: Math.max(diameterM, 0.02), openingM: Math.max(diameterM, 0.02) / 2 };
+    case 'hemisphere':
+      return { kind, diameterM };
+    case 'cap':
+      return { kind, diameterM, depthM: Math.min(depthM, diameterM / 2) };
+    case 'egg':
+      return { kind, lengthM, widthM, depthM };
+    case 'cylinder':
+      return { kind, diameterM, depthM };
+    case 'cup':
+      return { kind, diameterM, baseDiameterM: diameterM * 0.7, depthM };
+    case 'liner':
+      return { kind, diameterM, baseDiameterM: diameterM * 0.75, depthM, pleatFactor: 1.35 };
+    case 'tile':
+      return { kind, lengthM, widthM, depthM, cornerM };
+    case 'pillow':
+      return { kind, lengthM, widthM, depthM, cornerM };
+    case 'faceted':
+      return { kind, form: 'gem', diameterM, facets: 8, depthM };
+    case 'turned':
+      return { kind, points: sampled(from) };
+    case 'measured':
+      return { kind, volumeM3: from.volumeM3, diameterM, depthM };
+    case 'ball':
+      return { kind, diameterM: Math.max(diameterM, 0.02), openingM: Math.max(diameterM, 0.02) / 2 };
   }
 }
 
@@ -40,9 +52,13 @@ function sampled({ profile, depthM }: Cavity): TurnedPoint[] {
   const points: TurnedPoint[] = [];
   for (let k = 0; k <= TURNED_POINTS; k++) {
     const i = Math.round((last * k) / TURNED_POINTS);
-    const point = { radiusM: tidy(profile.radiusM[i]), heightM: k === TURNED_POINTS ? depthM : tidy(profile.heightM[i]) };
+    const point = {
+      radiusM: tidy(profile.radiusM[i]),
+      heightM: k === TURNED_POINTS ? depthM : tidy(profile.heightM[i]),
+    };
     const before = points[points.length - 1];
-    if (!before || Math.hypot(point.radiusM - before.radiusM, point.heightM - before.heightM) > 1e-4) points.push(point);
+    if (!before || Math.hypot(point.radiusM - before.radiusM, point.heightM - before.heightM) > 1e-4)
+      points.push(point);
   }
   return points;
 }

@@ -19,17 +19,47 @@ export type CavityShape =
   /** A cup, or a cone where the base has no width. */
   | { readonly kind: 'cup'; readonly diameterM: number; readonly baseDiameterM: number; readonly depthM: number }
   /** A pleated paper liner: a cup whose side has more wall than a smooth one, by the pleat factor. */
-  | { readonly kind: 'liner'; readonly diameterM: number; readonly baseDiameterM: number; readonly depthM: number; readonly pleatFactor: number }
+  | {
+      readonly kind: 'liner';
+      readonly diameterM: number;
+      readonly baseDiameterM: number;
+      readonly depthM: number;
+      readonly pleatFactor: number;
+    }
   /** A flat tile with rounded corners and upright sides. */
-  | { readonly kind: 'tile'; readonly lengthM: number; readonly widthM: number; readonly depthM: number; readonly cornerM: number }
+  | {
+      readonly kind: 'tile';
+      readonly lengthM: number;
+      readonly widthM: number;
+      readonly depthM: number;
+      readonly cornerM: number;
+    }
   /** A domed bonbon on a rounded rectangle. */
-  | { readonly kind: 'pillow'; readonly lengthM: number; readonly widthM: number; readonly depthM: number; readonly cornerM: number }
+  | {
+      readonly kind: 'pillow';
+      readonly lengthM: number;
+      readonly widthM: number;
+      readonly depthM: number;
+      readonly cornerM: number;
+    }
   /** A regular polygon in plan; the diameter goes through its corners. */
-  | { readonly kind: 'faceted'; readonly form: FacetedForm; readonly diameterM: number; readonly facets: number; readonly depthM: number }
+  | {
+      readonly kind: 'faceted';
+      readonly form: FacetedForm;
+      readonly diameterM: number;
+      readonly facets: number;
+      readonly depthM: number;
+    }
   /** Turned about its axis, from points drawn or typed. */
   | { readonly kind: 'turned'; readonly points: readonly TurnedPoint[] }
   /** A bowl fitted to its measured volume, depth and rim. */
-  | { readonly kind: 'measured'; readonly volumeM3: number; readonly uncertaintyM3?: number | undefined; readonly diameterM: number; readonly depthM: number }
+  | {
+      readonly kind: 'measured';
+      readonly volumeM3: number;
+      readonly uncertaintyM3?: number | undefined;
+      readonly diameterM: number;
+      readonly depthM: number;
+    }
   /** A ball with a round opening, as a balloon or another former is. */
   | { readonly kind: 'ball'; readonly diameterM: number; readonly openingM: number };
 

@@ -47,7 +47,13 @@ export const SOFT_BELOW = 0.85;
  * Puts the chill's figures into answers: stays in whole minutes, dew point, sweating, and the covered rest.
  * @param shellM thickness of the whole shell, m, for the warm-up
  */
-export function chillAnswers(input: ChillInput, result: ChillResult, kitchen: Kitchen, shellM: number, meltedDensity: number): ChillAnswers {
+export function chillAnswers(
+  input: ChillInput,
+  result: ChillResult,
+  kitchen: Kitchen,
+  shellM: number,
+  meltedDensity: number,
+): ChillAnswers {
   const coats = result.coats.map((coat, index) => coatAnswer(input, coat, index));
   const dew = dewPointC(kitchen.roomC, kitchen.humidity);
   const surfaceC = result.coats[result.coats.length - 1].surfaceC;
@@ -58,17 +64,32 @@ export function chillAnswers(input: ChillInput, result: ChillResult, kitchen: Ki
   const coldC = placeC(kitchen, input.coats[input.coats.length - 1].place);
   const coverWhenCold = secondsToWarm(coldC, kitchen.roomC, dew, capacity, exchange);
   const surface = term('surface', surfaceC, 'temperature');
-  const warming = [term('dewPoint', dew, 'temperature'), term('room', kitchen.roomC, 'temperature'), term('shellThickness', shellM, 'length')];
+  const warming = [
+    term('dewPoint', dew, 'temperature'),
+    term('room', kitchen.roomC, 'temperature'),
+    term('shellThickness', shellM, 'length'),
+  ];
   return {
     coats,
-    dewPoint: answer(dew, 'temperature', 'chill.dewPoint', [term('room', kitchen.roomC, 'temperature'), term('humidity', kitchen.humidity, 'share')], [
-      dewPointC(kitchen.roomC - WORKING_RULES.kitchenSpreadK, kitchen.humidity),
-      dewPointC(kitchen.roomC + WORKING_RULES.kitchenSpreadK, kitchen.humidity),
+    dewPoint: answer(
+      dew,
+      'temperature',
+      'chill.dewPoint',
+      [term('room', kitchen.roomC, 'temperature'), term('humidity', kitchen.humidity, 'share')],
+      [
+        dewPointC(kitchen.roomC - WORKING_RULES.kitchenSpreadK, kitchen.humidity),
+        dewPointC(kitchen.roomC + WORKING_RULES.kitchenSpreadK, kitchen.humidity),
+      ],
+    ),
+    surface: answer(surfaceC, 'temperature', 'chill.surface', [
+      term('place', input.coats[input.coats.length - 1].place),
     ]),
-    surface: answer(surfaceC, 'temperature', 'chill.surface', [term('place', input.coats[input.coats.length - 1].place)]),
     sweats,
     cover: answer(cover, 'duration', 'chill.cover', [surface, ...warming]),
-    coverWhenCold: answer(coverWhenCold, 'duration', 'chill.cover', [term('surface', coldC, 'temperature'), ...warming]),
+    coverWhenCold: answer(coverWhenCold, 'duration', 'chill.cover', [
+      term('surface', coldC, 'temperature'),
+      ...warming,
+    ]),
   };
 }
 
@@ -88,12 +109,23 @@ function coatAnswer(input: ChillInput, coat: CoatChill, index: number): ChillCoa
 /** A computed interval as it is kept by a cook: whole minutes, rounded up, unless a few seconds over one. */
 export function inWholeMinutes({ value, low, high, ...rest }: Answer): Answer {
   const whole = (seconds: number): number => Math.ceil(seconds / 60 - 0.05) * 60;
-  return { ...rest, value: whole(value), ...(low === undefined || high === undefined ? {} : { low: whole(low), high: whole(high) }) };
+  return {
+    ...rest,
+    value: whole(value),
+    ...(low === undefined || high === undefined ? {} : { low: whole(low), high: whole(high) }),
+  };
 }
 
 function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): PlaceAnswers {
   const terms = placeTerms(input, index, chill.place);
-  const likely = (seconds: LikelySeconds, rule: string): Answer => answer(seconds.value, 'duration', rule, terms, seconds.low < seconds.high ? [seconds.low, seconds.high] : undefined);
+  const likely = (seconds: LikelySeconds, rule: string): Answer =>
+    answer(
+      seconds.value,
+      'duration',
+      rule,
+      terms,
+      seconds.low < seconds.high ? [seconds.low, seconds.high] : undefined,
+    );
   return {
     place: chill.place,
     touch: likely(chill.touch, 'chill.touch'),

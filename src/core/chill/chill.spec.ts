@@ -6,11 +6,28 @@ import { chillCasting, chillNominal } from './chill';
 import type { ChillCoat, ChillInput } from './chill-input';
 
 const coat: ChillCoat = {
-  kind: 'dark', fatShare: 0.4, workingC: 31.5, thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 }, wallC: 23, wayUp: 'upsideDown', inside: 'dome', rests: [], handlingSeconds: 60, place: 'fridge',
+  kind: 'dark',
+  fatShare: 0.4,
+  workingC: 31.5,
+  thicknessM: { value: 0.0013, low: 0.0011, high: 0.0016 },
+  wallC: 23,
+  wayUp: 'upsideDown',
+  inside: 'dome',
+  rests: [],
+  handlingSeconds: 60,
+  place: 'fridge',
 };
-const input = (change: Partial<ChillCoat> = {}, coats = 2, kitchen: Partial<ChillInput['kitchen']> = {}): ChillInput => ({
-  material: 'silicone', wallM: 0.0025, meanCurvature: 1 / 0.032, gaussCurvature: 1 / 0.032 ** 2,
-  kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false, ...kitchen }, coats: Array.from({ length: coats }, () => ({ ...coat, ...change })),
+const input = (
+  change: Partial<ChillCoat> = {},
+  coats = 2,
+  kitchen: Partial<ChillInput['kitchen']> = {},
+): ChillInput => ({
+  material: 'silicone',
+  wallM: 0.0025,
+  meanCurvature: 1 / 0.032,
+  gaussCurvature: 1 / 0.032 ** 2,
+  kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false, ...kitchen },
+  coats: Array.from({ length: coats }, () => ({ ...coat, ...change })),
 });
 const MINUTE = 60;
 
@@ -20,18 +37,30 @@ describe('chill', () => {
     ['between coats in the fridge, 5 to 10 min', 0, 'fridge', [5, 10], 'touch'],
     ['between coats in the freezer, about 5 min', 0, 'freezer', [5], 'touch'],
     ['before unmolding in the fridge, about 10 min', 1, 'fridge', [10], 'unmold'],
-  ] as const)('holds both ends of the usual interval %s inside its window widened by a fifth', (_, index, place, ends, waitsFor) => {
-    for (const wayUp of WAYS_UP) {
-      for (const kind of CHOCOLATE_KINDS) {
-        const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[kind];
-        const chill = chillCasting(input({ wayUp, inside: insideOf({ outward: false }, { method: 'dump', wayUp }), place, kind, fatShare, workingC: (workFromC + workToC) / 2 })).coats[index].chosen;
-        for (const minutes of ends) {
-          expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
-          expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);
+  ] as const)(
+    'holds both ends of the usual interval %s inside its window widened by a fifth',
+    (_, index, place, ends, waitsFor) => {
+      for (const wayUp of WAYS_UP) {
+        for (const kind of CHOCOLATE_KINDS) {
+          const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[kind];
+          const chill = chillCasting(
+            input({
+              wayUp,
+              inside: insideOf({ outward: false }, { method: 'dump', wayUp }),
+              place,
+              kind,
+              fatShare,
+              workingC: (workFromC + workToC) / 2,
+            }),
+          ).coats[index].chosen;
+          for (const minutes of ends) {
+            expect(minutes * MINUTE).toBeGreaterThan(chill[waitsFor].value * 0.8);
+            expect(minutes * MINUTE).toBeLessThan(chill.latest.value * 1.2);
+          }
         }
       }
-    }
-  });
+    },
+  );
 
   it('gives the same nominal figures quickly as with ranges', () => {
     const quick = chillNominal(input()).coats;
@@ -71,17 +100,25 @@ describe('chill', () => {
 
   // Common practice, no source: bonbons rest about 20 min in the room before the fridge, and then want 15 to 20 there.
   it('takes a rest into account: less is left to do in the cold, and a rest as long as it takes leaves only the cooling', () => {
-    const unmold = (minutes: number): number => chillNominal({ ...input({ rests: minutes > 0 ? [{ place: 'room', seconds: minutes * MINUTE }] : [] }, 1), material: 'polycarbonate' }).coats[0].chosen.unmold.value;
+    const unmold = (minutes: number): number =>
+      chillNominal({
+        ...input({ rests: minutes > 0 ? [{ place: 'room', seconds: minutes * MINUTE }] : [] }, 1),
+        material: 'polycarbonate',
+      }).coats[0].chosen.unmold.value;
     expect(unmold(20)).toBeLessThan(0.8 * unmold(0));
     expect(unmold(60)).toBeGreaterThan(2 * MINUTE);
-    const elsewhere = chillNominal(input({ rests: [{ place: 'freezer', seconds: 3 * MINUTE }] }, 1)).coats[0].chosen.touch.value;
-    expect(elsewhere).toBeLessThan(chillNominal(input({ rests: [{ place: 'room', seconds: 3 * MINUTE }] }, 1)).coats[0].chosen.touch.value);
+    const elsewhere = chillNominal(input({ rests: [{ place: 'freezer', seconds: 3 * MINUTE }] }, 1)).coats[0].chosen
+      .touch.value;
+    expect(elsewhere).toBeLessThan(
+      chillNominal(input({ rests: [{ place: 'room', seconds: 3 * MINUTE }] }, 1)).coats[0].chosen.touch.value,
+    );
   });
 
   it('cools two joined halves through the mold alone: as a plate of twice the depth cooled from both sides', () => {
     const thick = { value: 0.008, low: 0.008, high: 0.008 };
     const flat = { meanCurvature: 0, gaussCurvature: 0, material: 'thinPlastic' as const, wallM: 0.0006 };
-    const unmold = (inside: ChillCoat['inside']): number => chillNominal({ ...input({ inside, thicknessM: thick }, 1), ...flat }).coats[0].chosen.unmold.value;
+    const unmold = (inside: ChillCoat['inside']): number =>
+      chillNominal({ ...input({ inside, thicknessM: thick }, 1), ...flat }).coats[0].chosen.unmold.value;
     expect(unmold('joined')).toBeGreaterThan(1.3 * unmold('open'));
     // Lumped: the heat of 8 mm (1650 J/kg K over 20 K and the setting of 40 % fat) through one face at 12 W/m²K over about 16 K.
     const lumped = (0.008 * 1260 * 1.03 * (1650 * 20 + 157e3 * 0.4)) / (12 * 16);
@@ -99,16 +136,27 @@ describe('chill', () => {
 
   it('gives ordered, finite or plainly infinite times over the whole input space', () => {
     const any = fc.record({
-      kind: fc.constantFrom(...CHOCOLATE_KINDS), workingC: fc.double({ min: 26, max: 45, noNaN: true }), mm: fc.double({ min: 0.01, max: 20, noNaN: true }),
-      wayUp: fc.constantFrom(...WAYS_UP), place: fc.constantFrom(...PLACES), handlingSeconds: fc.integer({ min: 0, max: 3600 }), roomC: fc.double({ min: 10, max: 35, noNaN: true }),
-      fridgeC: fc.double({ min: 0, max: 12, noNaN: true }), freezerC: fc.double({ min: -30, max: -5, noNaN: true }), wallMm: fc.double({ min: 0.2, max: 20, noNaN: true }),
+      kind: fc.constantFrom(...CHOCOLATE_KINDS),
+      workingC: fc.double({ min: 26, max: 45, noNaN: true }),
+      mm: fc.double({ min: 0.01, max: 20, noNaN: true }),
+      wayUp: fc.constantFrom(...WAYS_UP),
+      place: fc.constantFrom(...PLACES),
+      handlingSeconds: fc.integer({ min: 0, max: 3600 }),
+      roomC: fc.double({ min: 10, max: 35, noNaN: true }),
+      fridgeC: fc.double({ min: 0, max: 12, noNaN: true }),
+      freezerC: fc.double({ min: -30, max: -5, noNaN: true }),
+      wallMm: fc.double({ min: 0.2, max: 20, noNaN: true }),
     });
     fc.assert(
       fc.property(any, ({ mm, wallMm, roomC, fridgeC, freezerC, ...rest }) => {
         const m = mm / 1000;
-        const result = chillNominal({ ...input({ ...rest, thicknessM: { value: m, low: m, high: m } }, 2, { roomC, fridgeC, freezerC }), wallM: wallMm / 1000 });
+        const result = chillNominal({
+          ...input({ ...rest, thicknessM: { value: m, low: m, high: m } }, 2, { roomC, fridgeC, freezerC }),
+          wallM: wallMm / 1000,
+        });
         for (const { chosen, surfaceC } of result.coats) {
-          for (const t of [chosen.touch.value, chosen.unmold.value, chosen.latest.value]) expect(t).toBeGreaterThanOrEqual(0);
+          for (const t of [chosen.touch.value, chosen.unmold.value, chosen.latest.value])
+            expect(t).toBeGreaterThanOrEqual(0);
           expect(chosen.unmold.value).toBeGreaterThanOrEqual(chosen.touch.value);
           expect(chosen.latest.value).toBeGreaterThanOrEqual(chosen.unmold.value);
           expect(Number.isFinite(surfaceC)).toBe(true);

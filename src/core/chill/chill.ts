@@ -55,9 +55,16 @@ const SAMPLE: readonly ChillVariation[] = [
  * predecessors reach in their chosen places.
  */
 export function chillCasting(input: ChillInput): ChillResult {
-  const [nominal, ...others] = SAMPLE.map((variation, k) => chain(input, variation, (coat) => (k === 0 ? PLACES : [coat.place])));
+  const [nominal, ...others] = SAMPLE.map((variation, k) =>
+    chain(input, variation, (coat) => (k === 0 ? PLACES : [coat.place])),
+  );
   const coats = input.coats.map((coat, index) => {
-    const places = PLACES.map((place, p) => placeChill(input, index, place, [nominal[index][p].times, ...(place === coat.place ? others.map((run) => run[index][0].times) : [])]));
+    const places = PLACES.map((place, p) =>
+      placeChill(input, index, place, [
+        nominal[index][p].times,
+        ...(place === coat.place ? others.map((run) => run[index][0].times) : []),
+      ]),
+    );
     const chosen = PLACES.indexOf(coat.place);
     return { chosen: places[chosen], places, surfaceC: nominal[index][chosen].surfaceC };
   });
@@ -85,7 +92,9 @@ export function chillNominal(input: ChillInput): ChillResult {
 export function chillNextTo(input: ChillInput, before: ChillResult): ChillResult {
   const stays = chain(input, SAMPLE[0], () => PLACES);
   const coats = input.coats.map((coat, index): CoatChill => {
-    const places = PLACES.map((place, p) => spreadLike(placeChill(input, index, place, [stays[index][p].times]), before.coats[index].places[p]));
+    const places = PLACES.map((place, p) =>
+      spreadLike(placeChill(input, index, place, [stays[index][p].times]), before.coats[index].places[p]),
+    );
     const chosen = PLACES.indexOf(coat.place);
     return { chosen: places[chosen], places, surfaceC: stays[index][chosen].surfaceC };
   });
@@ -96,13 +105,19 @@ function spreadLike(chill: PlaceChill, like: PlaceChill | undefined): PlaceChill
   const spread = (of: 'touch' | 'unmold' | 'latest'): LikelySeconds => {
     const { value } = chill[of];
     const { value: was = NaN, low = NaN, high = NaN } = like?.[of] ?? {};
-    return Number.isFinite(was) && was > 0 && Number.isFinite(value) ? { value, low: (value * low) / was, high: (value * high) / was } : chill[of];
+    return Number.isFinite(was) && was > 0 && Number.isFinite(value)
+      ? { value, low: (value * low) / was, high: (value * high) / was }
+      : chill[of];
   };
   return { ...chill, touch: spread('touch'), unmold: spread('unmold'), latest: spread('latest') };
 }
 
 /** All coats in some places for one variation; the state is carried along the chosen places. */
-function chain(input: ChillInput, variation: ChillVariation, placesOf: (coat: ChillCoat) => readonly Place[]): CoatStay[][] {
+function chain(
+  input: ChillInput,
+  variation: ChillVariation,
+  placesOf: (coat: ChillCoat) => readonly Place[],
+): CoatStay[][] {
   let before: CoatStay['after'] | undefined;
   return input.coats.map((coat, index) => {
     const until = index === input.coats.length - 1 ? 'unmold' : 'touch';

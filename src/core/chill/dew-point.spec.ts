@@ -7,7 +7,9 @@ describe('dew point', () => {
   it('agrees with psychrolib within 0.05 K from 0 to 40 °C and 10 to 100 %', () => {
     for (let c = 0; c <= 40; c += 2.5) {
       for (let humidity = 0.1; humidity <= 1.0001; humidity += 0.1) {
-        expect(Math.abs(dewPointC(c, humidity) - psychrolib.GetTDewPointFromRelHum(c, Math.min(1, humidity)))).toBeLessThan(0.05);
+        expect(
+          Math.abs(dewPointC(c, humidity) - psychrolib.GetTDewPointFromRelHum(c, Math.min(1, humidity))),
+        ).toBeLessThan(0.05);
       }
     }
   });

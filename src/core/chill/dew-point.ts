@@ -6,8 +6,19 @@ export function saturationPressurePa(temperatureC: number): number {
   const t = temperatureC + 273.15;
   const ln =
     temperatureC <= 0.01
-      ? -5.6745359e3 / t + 6.3925247 - 9.677843e-3 * t + 6.2215701e-7 * t ** 2 + 2.0747825e-9 * t ** 3 - 9.484024e-13 * t ** 4 + 4.1635019 * Math.log(t)
-      : -5.8002206e3 / t + 1.3914993 - 4.8640239e-2 * t + 4.1764768e-5 * t ** 2 - 1.4452093e-8 * t ** 3 + 6.5459673 * Math.log(t);
+      ? -5.6745359e3 / t +
+        6.3925247 -
+        9.677843e-3 * t +
+        6.2215701e-7 * t ** 2 +
+        2.0747825e-9 * t ** 3 -
+        9.484024e-13 * t ** 4 +
+        4.1635019 * Math.log(t)
+      : -5.8002206e3 / t +
+        1.3914993 -
+        4.8640239e-2 * t +
+        4.1764768e-5 * t ** 2 -
+        1.4452093e-8 * t ** 3 +
+        6.5459673 * Math.log(t);
   return Math.exp(ln);
 }
 
@@ -37,7 +48,13 @@ export function dewPointC(temperatureC: number, humidity: number): number {
  * @param exchange heat transfer coefficient summed over both faces, W/(m² K)
  * @returns Infinity when the air is not warm enough
  */
-export function secondsToWarm(startC: number, airC: number, wantedC: number, capacity: number, exchange: number): number {
+export function secondsToWarm(
+  startC: number,
+  airC: number,
+  wantedC: number,
+  capacity: number,
+  exchange: number,
+): number {
   if (startC >= wantedC) return 0;
   if (airC <= wantedC) return Infinity;
   return (capacity / exchange) * Math.log((airC - startC) / (airC - wantedC));

@@ -17,6 +17,9 @@ describe('the trade’s figures (common practice, no source)', () => {
   });
 
   it('agree on amounts and on how many coats, but that one coat of 1.5 tsp is less than a 64 mm half needs (most who crack shells did one thin coat), and a spoon more than a small liner does', () => {
-    expect(METHOD_AMOUNTS.filter((row) => !amountAnswer(row).inside).map((row) => row.what)).toEqual(['half of 64 mm, one spooned coat', 'small paper liner, spread up']);
+    expect(METHOD_AMOUNTS.filter((row) => !amountAnswer(row).inside).map((row) => row.what)).toEqual([
+      'half of 64 mm, one spooned coat',
+      'small paper liner, spread up',
+    ]);
   });
 });

@@ -74,7 +74,12 @@ function unmoldShare(equilibrium: number): number {
  * @param stayUntil 'touch' for a stay up to the next coat, 'unmold' for the last one; ignored when the user overrules it
  */
 export function stay(
-  input: ChillInput, index: number, place: Place, variation: ChillVariation, before: SlabState | undefined, stayUntil: 'touch' | 'unmold',
+  input: ChillInput,
+  index: number,
+  place: Place,
+  variation: ChillVariation,
+  before: SlabState | undefined,
+  stayUntil: 'touch' | 'unmold',
 ): CoatStay {
   const run = new StayRun(input, index, place, variation, before);
   return run.run(stayUntil);
@@ -99,7 +104,13 @@ class StayRun {
   private readonly beforeSet: Float64Array;
   private snapshotSurfaceC = 0;
 
-  constructor(private readonly input: ChillInput, private readonly index: number, place: Place, variation: ChillVariation, before: SlabState | undefined) {
+  constructor(
+    private readonly input: ChillInput,
+    private readonly index: number,
+    place: Place,
+    variation: ChillVariation,
+    before: SlabState | undefined,
+  ) {
     const coat = input.coats[index];
     const layers = slabLayers(input, index, variation);
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
@@ -110,12 +121,18 @@ class StayRun {
     const inside = airInsideH(coat.inside, input.insertM);
     const airIn = (where: Place): SlabAir => {
       const c = placeC(input.kitchen, where) + variation.placeK;
-      return { outsideC: c, insideC: c, outsideH: airOutsideH(input.kitchen, where) * variation.cooling, insideH: inside * variation.cooling };
+      return {
+        outsideC: c,
+        insideC: c,
+        outsideH: airOutsideH(input.kitchen, where) * variation.cooling,
+        insideH: inside * variation.cooling,
+      };
     };
     this.roomAir = airIn('room');
     this.air = airIn(place);
     this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, air: airIn(rest.place) }));
-    this.longestS = LONGEST_S * Math.max(1, layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0) / DEEP_M) ** 2;
+    this.longestS =
+      LONGEST_S * Math.max(1, layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0) / DEEP_M) ** 2;
     this.firstCoat = this.slab.layerStart[1];
     this.newCoat = this.slab.layerStart[index + 1];
     const equilibrium = equilibriumSetFraction(coat.kind, this.air.insideC);
@@ -145,15 +162,25 @@ class StayRun {
         continue;
       }
       this.note(time, taken, before, this.measures());
-      if (this.endsStay(stayUntil, wanted, time + taken)) this.keepAt(Math.min(wanted ?? (stayUntil === 'touch' ? this.touch : this.unmold), time + taken) - time, taken);
+      if (this.endsStay(stayUntil, wanted, time + taken))
+        this.keepAt(Math.min(wanted ?? (stayUntil === 'touch' ? this.touch : this.unmold), time + taken) - time, taken);
       time += taken;
       before = this.measures();
-      dt = Math.min(this.longestS / STEPS_AT_LEAST, taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))));
+      dt = Math.min(
+        this.longestS / STEPS_AT_LEAST,
+        taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))),
+      );
     }
     if (!this.snapshot) this.keep();
-    const latestSeconds = Number.isFinite(this.unmold) ? Math.max(this.unmold, Math.min(this.latest, 3 * this.unmold)) : Infinity;
+    const latestSeconds = Number.isFinite(this.unmold)
+      ? Math.max(this.unmold, Math.min(this.latest, 3 * this.unmold))
+      : Infinity;
     const after = this.snapshot as SlabState;
-    return { times: { touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds }, after, surfaceC: this.snapshotSurfaceC };
+    return {
+      times: { touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds },
+      after,
+      surfaceC: this.snapshotSurfaceC,
+    };
   }
 
   /** Lets it be for so long, unwatched. */
@@ -207,13 +234,20 @@ class StayRun {
     return this.air.insideH > 0 ? this.slab.innerFaceC(this.air) : this.slab.faceC(this.firstCoat);
   }
 
-  private note(time: number, dt: number, before: ReturnType<StayRun['measures']>, now: ReturnType<StayRun['measures']>): void {
-    const crossed = (a: number, b: number, at: number): number => time + (b === a ? dt : dt * Math.min(1, Math.max(0, (at - a) / (b - a))));
+  private note(
+    time: number,
+    dt: number,
+    before: ReturnType<StayRun['measures']>,
+    now: ReturnType<StayRun['measures']>,
+  ): void {
+    const crossed = (a: number, b: number, at: number): number =>
+      time + (b === a ? dt : dt * Math.min(1, Math.max(0, (at - a) / (b - a))));
     if (this.touch === Infinity && now.coat >= this.touchAt) this.touch = crossed(before.coat, now.coat, this.touchAt);
     const cold = !this.rigid || now.faceC <= RIGID_LETS_GO_C;
     if (this.unmold === Infinity && now.all >= this.unmoldAt && cold) {
       const set = before.all < this.unmoldAt ? crossed(before.all, now.all, this.unmoldAt) : time;
-      const shrunk = this.rigid && before.faceC > RIGID_LETS_GO_C ? crossed(before.faceC, now.faceC, RIGID_LETS_GO_C) : time;
+      const shrunk =
+        this.rigid && before.faceC > RIGID_LETS_GO_C ? crossed(before.faceC, now.faceC, RIGID_LETS_GO_C) : time;
       this.unmold = Math.max(set, shrunk, this.touch);
     }
     const near = this.air.insideC + 1;
@@ -232,7 +266,12 @@ function slabLayers(input: ChillInput, index: number, variation: ChillVariation)
     const { value, low, high } = coat.thicknessM;
     const thicknessM = variation.thickness === 0 ? value : variation.thickness < 0 ? low : high;
     const cells = Math.min(MOST_CELLS, Math.max(COAT_CELLS, Math.ceil(value / CELL_M)));
-    layers.push({ ...chocolateLayer(coat.kind, coat.fatShare, true), thicknessM: Math.max(THINNEST_M, thicknessM), cells, startC: coat.workingC + variation.workingK });
+    layers.push({
+      ...chocolateLayer(coat.kind, coat.fatShare, true),
+      thicknessM: Math.max(THINNEST_M, thicknessM),
+      cells,
+      startC: coat.workingC + variation.workingK,
+    });
   }
   return layers;
 }

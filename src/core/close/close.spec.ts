@@ -7,10 +7,32 @@ import type { Closure } from '../record/casting';
 import { closeStation, rimLossPerSecond, type CloseInput } from './close';
 
 const curve = depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.03, depthM: 0.02 }).profile);
-const close = (closure: Partial<Closure> & Pick<Closure, 'kind'>, more: Partial<CloseInput> = {}) => closeStation({
-  closure: { meltId: 'm', sets: [], plateC: 45, seconds: 4, lineM: 0.003, thicknessM: 0.002, holeM: 0.01, partId: 'p', ...closure } as unknown as Closure, depthM: 0.1, rimLengthM: 0.2, rimThicknessM: 0.0025, partKg: 0.05, rimColours: 1,
-  volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM), headspaceM: 0.003, meltKind: 'dark', shell: { kind: 'dark', fatShare: 0.4 }, roomC: 19.5, pieces: 18, ...more,
-});
+const close = (closure: Partial<Closure> & Pick<Closure, 'kind'>, more: Partial<CloseInput> = {}) =>
+  closeStation({
+    closure: {
+      meltId: 'm',
+      sets: [],
+      plateC: 45,
+      seconds: 4,
+      lineM: 0.003,
+      thicknessM: 0.002,
+      holeM: 0.01,
+      partId: 'p',
+      ...closure,
+    } as unknown as Closure,
+    depthM: 0.1,
+    rimLengthM: 0.2,
+    rimThicknessM: 0.0025,
+    partKg: 0.05,
+    rimColours: 1,
+    volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM),
+    headspaceM: 0.003,
+    meltKind: 'dark',
+    shell: { kind: 'dark', fatShare: 0.4 },
+    roomC: 19.5,
+    pieces: 18,
+    ...more,
+  });
 
 describe('closing', () => {
   it('pipes a seam of 3 mm round 200 mm: 1.41 mL, 1.8 g (mensuration)', () => {
@@ -42,15 +64,22 @@ describe('closing', () => {
 
   it('loses more the hotter the plate and the longer it stands there, and nothing on a cold one', () => {
     fc.assert(
-      fc.property(fc.double({ min: 35, max: 90, noNaN: true }), fc.double({ min: 1, max: 60, noNaN: true }), (plateC, seconds) => {
-        const lost = (c: number, s: number): number => close({ kind: 'warmPlate', plateC: c, seconds: s } as Closure).plate?.lost.value ?? NaN;
-        expect(lost(plateC, seconds)).toBeGreaterThan(0);
-        expect(lost(plateC + 5, seconds)).toBeGreaterThan(lost(plateC, seconds));
-        expect(lost(plateC, seconds * 2)).toBeCloseTo(2 * lost(plateC, seconds), 12);
-      }),
+      fc.property(
+        fc.double({ min: 35, max: 90, noNaN: true }),
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        (plateC, seconds) => {
+          const lost = (c: number, s: number): number =>
+            close({ kind: 'warmPlate', plateC: c, seconds: s } as Closure).plate?.lost.value ?? NaN;
+          expect(lost(plateC, seconds)).toBeGreaterThan(0);
+          expect(lost(plateC + 5, seconds)).toBeGreaterThan(lost(plateC, seconds));
+          expect(lost(plateC, seconds * 2)).toBeCloseTo(2 * lost(plateC, seconds), 12);
+        },
+      ),
     );
     expect(rimLossPerSecond({ kind: 'compound', fatShare: 0.32 }, 34, 20)).toBe(0);
-    expect(close({ kind: 'warmPlate', plateC: 90, seconds: 60 } as Closure, { depthM: 0.003 }).plate?.lost.value).toBe(0.003);
+    expect(close({ kind: 'warmPlate', plateC: 90, seconds: 60 } as Closure, { depthM: 0.003 }).plate?.lost.value).toBe(
+      0.003,
+    );
   });
 
   // Common practice, no source: bonbons about three quarters full leave a cap of 1.5 to 2.5 mm.

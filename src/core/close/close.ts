@@ -1,4 +1,10 @@
-import { CHOCOLATE_SPECIFIC_HEAT, CHOCOLATE_MATTER, latentHeat, SET_DENSITY_FACTOR, type ChocolateKind } from '../matter/chocolate';
+import {
+  CHOCOLATE_SPECIFIC_HEAT,
+  CHOCOLATE_MATTER,
+  latentHeat,
+  SET_DENSITY_FACTOR,
+  type ChocolateKind,
+} from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Closure } from '../record/casting';
@@ -31,7 +37,15 @@ export interface CloseResult {
   /** Chocolate that it takes, a piece. */
   readonly mass: Answer;
   /** Only for a warm plate: rim lost to it, in height and in weight, pieces one warming serves, warmings in all, and plates, one for each colour. */
-  readonly plate: { readonly lost: Answer; readonly lostMass: Answer; readonly perWarming: Answer; readonly warmings: Answer; readonly plates: Answer } | undefined;
+  readonly plate:
+    | {
+        readonly lost: Answer;
+        readonly lostMass: Answer;
+        readonly perWarming: Answer;
+        readonly warmings: Answer;
+        readonly plates: Answer;
+      }
+    | undefined;
   /** Only for a cap: what is left between it and the filling; below 0 it has no room. */
   readonly spare: Answer | undefined;
   /** Hands-on, a piece. */
@@ -59,30 +73,48 @@ export function closeStation(input: CloseInput): CloseResult {
   const m3 = addedM3(input);
   const plate = closure.kind === 'warmPlate' ? warmPlate(input, closure) : undefined;
   return {
-    closure, plate,
-    mass: answer(m3 * density, 'mass', `close.${closure.kind}`, [...massTerms(input), term('meltedDensity', density, 'density')]),
-    spare: closure.kind === 'cap' ? answer(input.headspaceM - closure.thicknessM, 'length', 'close.spare', [term('headspace', input.headspaceM, 'length'), term('capThickness', closure.thicknessM, 'length')]) : undefined,
+    closure,
+    plate,
+    mass: answer(m3 * density, 'mass', `close.${closure.kind}`, [
+      ...massTerms(input),
+      term('meltedDensity', density, 'density'),
+    ]),
+    spare:
+      closure.kind === 'cap'
+        ? answer(input.headspaceM - closure.thicknessM, 'length', 'close.spare', [
+            term('headspace', input.headspaceM, 'length'),
+            term('capThickness', closure.thicknessM, 'length'),
+          ])
+        : undefined,
     hands: answer(HANDS[closure.kind], 'duration', 'close.hands', []),
   };
 }
 
 function addedM3({ closure, rimLengthM, volumeBelowRim }: CloseInput): number {
   switch (closure.kind) {
-    case 'warmPlate': return 0;
+    case 'warmPlate':
+      return 0;
     case 'pipedSeam':
-    case 'lid': return (rimLengthM * Math.PI * closure.lineM ** 2) / 4;
-    case 'cap': return volumeBelowRim(closure.thicknessM);
-    case 'plug': return (closure.thicknessM * Math.PI * closure.holeM ** 2) / 4;
+    case 'lid':
+      return (rimLengthM * Math.PI * closure.lineM ** 2) / 4;
+    case 'cap':
+      return volumeBelowRim(closure.thicknessM);
+    case 'plug':
+      return (closure.thicknessM * Math.PI * closure.holeM ** 2) / 4;
   }
 }
 
 function massTerms({ closure, rimLengthM }: CloseInput) {
   switch (closure.kind) {
-    case 'warmPlate': return [];
+    case 'warmPlate':
+      return [];
     case 'pipedSeam':
-    case 'lid': return [term('rimLength', rimLengthM, 'length'), term('line', closure.lineM, 'length')];
-    case 'cap': return [term('capThickness', closure.thicknessM, 'length')];
-    case 'plug': return [term('hole', closure.holeM, 'length'), term('capThickness', closure.thicknessM, 'length')];
+    case 'lid':
+      return [term('rimLength', rimLengthM, 'length'), term('line', closure.lineM, 'length')];
+    case 'cap':
+      return [term('capThickness', closure.thicknessM, 'length')];
+    case 'plug':
+      return [term('hole', closure.holeM, 'length'), term('capThickness', closure.thicknessM, 'length')];
   }
 }
 
@@ -92,28 +124,52 @@ function massTerms({ closure, rimLengthM }: CloseInput) {
  */
 export function rimLossPerSecond({ kind, fatShare }: CloseInput['shell'], plateC: number, roomC: number): number {
   const melts = MELTS_AT_C[kind];
-  const toMelt = SET_DENSITY_FACTOR * CHOCOLATE_MATTER[kind].meltedDensity * (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, melts - roomC) + latentHeat(fatShare));
+  const toMelt =
+    SET_DENSITY_FACTOR *
+    CHOCOLATE_MATTER[kind].meltedDensity *
+    (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, melts - roomC) + latentHeat(fatShare));
   return (CONTACT * Math.max(0, plateC - melts)) / toMelt;
 }
 
-function warmPlate({ shell, roomC, depthM, rimLengthM, rimThicknessM, partKg, rimColours, pieces }: CloseInput, { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>): CloseResult['plate'] {
+function warmPlate(
+  { shell, roomC, depthM, rimLengthM, rimThicknessM, partKg, rimColours, pieces }: CloseInput,
+  { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>,
+): CloseResult['plate'] {
   const loss = rimLossPerSecond(shell, plateC, roomC);
   const lostM = Math.min(depthM, loss * seconds);
   const density = SET_DENSITY_FACTOR * CHOCOLATE_MATTER[shell.kind].meltedDensity;
   // A shell narrows below its rim: no more of it is lost than there is.
   const lostKg = Math.min(partKg, lostM * rimLengthM * rimThicknessM * density);
   // A piece takes heat for its rim, and meanwhile the plate cools in the room.
-  const toMeltJ = lostKg * (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, MELTS_AT_C[shell.kind] - roomC) + latentHeat(shell.fatShare));
+  const toMeltJ =
+    lostKg * (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, MELTS_AT_C[shell.kind] - roomC) + latentHeat(shell.fatShare));
   const meanC = (plateC + MELTS_AT_C[shell.kind] + STILL_WARM_K) / 2;
   const eachJ = toMeltJ + PLATE_LOSS * Math.max(0, meanC - roomC) * HANDS.warmPlate;
-  const serves = Math.max(1, Math.floor((PLATE_HEAT * Math.max(0, plateC - MELTS_AT_C[shell.kind] - STILL_WARM_K)) / eachJ));
-  const terms = [term('plate', plateC, 'temperature'), term('contact', seconds, 'duration'), term('room', roomC, 'temperature')];
+  const serves = Math.max(
+    1,
+    Math.floor((PLATE_HEAT * Math.max(0, plateC - MELTS_AT_C[shell.kind] - STILL_WARM_K)) / eachJ),
+  );
+  const terms = [
+    term('plate', plateC, 'temperature'),
+    term('contact', seconds, 'duration'),
+    term('room', roomC, 'temperature'),
+  ];
   const spread = WORKING_RULES.coolingSpread;
   return {
     lost: answer(lostM, 'length', 'close.lost', terms, [lostM / spread, Math.min(depthM, lostM * spread)]),
-    lostMass: answer(lostKg, 'mass', 'close.lostMass', [term('lostHeight', lostM, 'length'), term('rimLength', rimLengthM, 'length'), term('rim', rimThicknessM, 'length')]),
-    perWarming: answer(serves, 'count', 'close.perWarming', terms, [Math.max(1, Math.floor(serves / spread)), Math.ceil(serves * spread)]),
-    warmings: answer(Math.ceil(pieces / serves), 'count', 'close.warmings', [term('pieces', pieces, 'count'), term('perWarming', serves, 'count')]),
+    lostMass: answer(lostKg, 'mass', 'close.lostMass', [
+      term('lostHeight', lostM, 'length'),
+      term('rimLength', rimLengthM, 'length'),
+      term('rim', rimThicknessM, 'length'),
+    ]),
+    perWarming: answer(serves, 'count', 'close.perWarming', terms, [
+      Math.max(1, Math.floor(serves / spread)),
+      Math.ceil(serves * spread),
+    ]),
+    warmings: answer(Math.ceil(pieces / serves), 'count', 'close.warmings', [
+      term('pieces', pieces, 'count'),
+      term('perWarming', serves, 'count'),
+    ]),
     plates: answer(rimColours, 'count', 'close.plates', [term('rimColours', rimColours, 'count')]),
   };
 }

@@ -36,7 +36,10 @@ export interface Aimed {
 export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], rimM: number, layer: CoatLayer): Aimed {
   let best: readonly CoatChoice[] = model;
   for (let n = 1; n <= MOST_COATS; n++) {
-    const coats = Array.from({ length: n }, (_, i) => model[i] ?? { ...model[model.length - 1], id: `${model[model.length - 1].id}+${i}` });
+    const coats = Array.from(
+      { length: n },
+      (_, i) => model[i] ?? { ...model[model.length - 1], id: `${model[model.length - 1].id}+${i}` },
+    );
     const tune = tuner(place, coats, layer);
     const over = (share: number): number => layer.rimM(tune(share)) - rimM;
     // Later coats set on the ones before, so those are laid as they will be before the rim is asked for.
@@ -51,7 +54,10 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
     overAsLaid(first);
     const least = over(0);
     const most = over(1);
-    return { coats: tune(least < 0 && most > 0 ? rootBetween(over, 0, 1, least, most, CLOSE_ENOUGH_M) : first), reached: true };
+    return {
+      coats: tune(least < 0 && most > 0 ? rootBetween(over, 0, 1, least, most, CLOSE_ENOUGH_M) : first),
+      reached: true,
+    };
   }
   return { coats: best, reached: false };
 }
@@ -60,11 +66,15 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
 function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): (share: number) => CoatChoice[] {
   const laid = layer.lay(coats);
   const warmed = longestDwell(place);
-  return (share) => coats.map((coat, i) => {
-    if (tippedOut(coat.method)) return place.cavity.outward ? byDrain(coat, share) : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : warmed);
-    const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
-    return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
-  });
+  return (share) =>
+    coats.map((coat, i) => {
+      if (tippedOut(coat.method))
+        return place.cavity.outward
+          ? byDrain(coat, share)
+          : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : warmed);
+      const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
+      return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
+    });
 }
 
 /** Tipped out for longer or shorter than the longest, in equal ratios. */
@@ -81,14 +91,24 @@ function byDwellFirst(coat: CoatChoice, share: number, longest: number): CoatCho
   const along = (from: number, to: number): number => Math.min(1, Math.max(0, (share - from) / (to - from)));
   const between = (a: number, b: number, part: number): number => (a > 0 && b > 0 ? a * (b / a) ** part : a);
   const chosen = Math.min(LONGEST_DRAIN, Math.max(SHORTEST_DRAIN, coat.drainSeconds));
-  const drainSeconds = share < DRAIN_SHARE ? between(LONGEST_DRAIN, chosen, along(0, DRAIN_SHARE)) : between(chosen, SHORTEST_DRAIN, along(1 - DRAIN_SHARE, 1));
+  const drainSeconds =
+    share < DRAIN_SHARE
+      ? between(LONGEST_DRAIN, chosen, along(0, DRAIN_SHARE))
+      : between(chosen, SHORTEST_DRAIN, along(1 - DRAIN_SHARE, 1));
   // A skin grows like the root of the time it stands: nearly straight in the share.
-  const root = along(DRAIN_SHARE, 0.5) * Math.sqrt(coat.dwellSeconds) + along(0.5, 1 - DRAIN_SHARE) * Math.max(0, Math.sqrt(longest) - Math.sqrt(coat.dwellSeconds));
-  return { ...coat, dwellSeconds: root * root, drainSeconds, tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2) };
+  const root =
+    along(DRAIN_SHARE, 0.5) * Math.sqrt(coat.dwellSeconds) +
+    along(0.5, 1 - DRAIN_SHARE) * Math.max(0, Math.sqrt(longest) - Math.sqrt(coat.dwellSeconds));
+  return {
+    ...coat,
+    dwellSeconds: root * root,
+    drainSeconds,
+    tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2),
+  };
 }
 
 /** How long it makes sense to let a mold stand full, s: the skin grows until the wall has warmed through. Working rule on L²/α. */
 function longestDwell({ material, moldWallM }: CoatPlaceInput): number {
   const { conductivity, density, specificHeat } = MOLD_MATTER[material];
-  return Math.min(MOST_DWELL, WARMED_SHARE * (moldWallM ** 2 * density * specificHeat) / conductivity);
+  return Math.min(MOST_DWELL, (WARMED_SHARE * (moldWallM ** 2 * density * specificHeat)) / conductivity);
 }

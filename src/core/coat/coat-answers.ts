@@ -75,7 +75,10 @@ export interface CoatResult {
 /** All coats of one cavity, added. */
 export function massInAll(coats: readonly CoatAnswer[]): Answer {
   const masses = coats.map((coat) => coat.mass);
-  const range: [number, number] = [sumOf(masses.map((m) => m.low ?? m.value)), sumOf(masses.map((m) => m.high ?? m.value))];
+  const range: [number, number] = [
+    sumOf(masses.map((m) => m.low ?? m.value)),
+    sumOf(masses.map((m) => m.high ?? m.value)),
+  ];
   return { ...answer(sumOf(masses.map((m) => m.value)), 'mass', 'coat.massInAll', [], range), parts: masses };
 }
 
@@ -90,13 +93,22 @@ export function totals(coats: readonly CoatAnswer[]): ThicknessAnswers {
 }
 
 /** The rim it needs, and the chance that it breaks with the one it has. */
-export function survival({ cavity }: Pick<CoatInput, 'cavity'>, choices: readonly CoatChoice[], rim: Answer): Pick<CoatResult, 'neededRim' | 'breakChance'> {
+export function survival(
+  { cavity }: Pick<CoatInput, 'cavity'>,
+  choices: readonly CoatChoice[],
+  rim: Answer,
+): Pick<CoatResult, 'neededRim' | 'breakChance'> {
   const { kind } = choices[choices.length - 1].chocolate;
   const needed = neededRimM(cavity.spanM, kind);
   return {
-    neededRim: answer(needed, 'length', 'coat.neededRim', [term('span', cavity.spanM, 'length'), term('chocolateKind', kind)]),
+    neededRim: answer(needed, 'length', 'coat.neededRim', [
+      term('span', cavity.spanM, 'length'),
+      term('chocolateKind', kind),
+    ]),
     breakChance: answer(
-      breakChance(rim.value / needed), 'share', 'coat.breakChance',
+      breakChance(rim.value / needed),
+      'share',
+      'coat.breakChance',
       [term('rim', rim.value, 'length'), term('neededRim', needed, 'length')],
       [breakChance((rim.high ?? rim.value) / needed), breakChance((rim.low ?? rim.value) / needed)],
     ),

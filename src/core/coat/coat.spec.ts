@@ -11,11 +11,25 @@ import { breakChance, neededRimM } from './survival';
 
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
 const coat: CoatChoice = {
-  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 }, workingC: 31.5,
-  doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all',
+  id: 'a',
+  method: 'dump',
+  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
+  workingC: 31.5,
+  doseM3: 7.4e-6,
+  dwellSeconds: 10,
+  drainSeconds: 20,
+  tappingSeconds: 10,
+  turnSeconds: 20,
+  volumeShare: 1,
+  wayUp: 'upsideDown',
+  where: 'all',
 };
 const input = (...coats: Partial<CoatChoice>[]): CoatInput => ({
-  cavity, material: 'silicone', moldWallM: 0.0025, roomC: 19.5, coats: coats.map((change, i) => ({ ...coat, id: `c${i}`, ...change })),
+  cavity,
+  material: 'silicone',
+  moldWallM: 0.0025,
+  roomC: 19.5,
+  coats: coats.map((change, i) => ({ ...coat, id: `c${i}`, ...change })),
 });
 
 describe('coat station', () => {
@@ -32,14 +46,19 @@ describe('coat station', () => {
   });
 
   it('does not care which way up after a long tapped drain (common practice, no source)', () => {
-    const [up, down] = WAYS_UP.map((wayUp) => coatStation(input({ wayUp, drainSeconds: 90, tappingSeconds: 60 })).total);
+    const [up, down] = WAYS_UP.map(
+      (wayUp) => coatStation(input({ wayUp, drainSeconds: 90, tappingSeconds: 60 })).total,
+    );
     expect(Math.abs(up.rim.value / down.rim.value - 1)).toBeLessThan(0.03);
   });
 
   it('is thicker when cooler, and when stiffer', () => {
-    const rim = (change: Partial<CoatChoice>): number => coatStation(input({ dwellSeconds: 0, ...change })).total.rim.value;
+    const rim = (change: Partial<CoatChoice>): number =>
+      coatStation(input({ dwellSeconds: 0, ...change })).total.rim.value;
     expect(rim({ workingC: 29 })).toBeGreaterThan(rim({ workingC: 33 }));
-    expect(rim({ chocolate: { ...coat.chocolate, fluidity: 'thick' } })).toBeGreaterThan(rim({ chocolate: { ...coat.chocolate, fluidity: 'fluid' } }));
+    expect(rim({ chocolate: { ...coat.chocolate, fluidity: 'thick' } })).toBeGreaterThan(
+      rim({ chocolate: { ...coat.chocolate, fluidity: 'fluid' } }),
+    );
   });
 
   it('keeps the likely range around the answer and adds the coats up', () => {
@@ -48,7 +67,10 @@ describe('coat station', () => {
       expect(a.low).toBeLessThan(a.value);
       expect(a.high).toBeGreaterThan(a.value);
     }
-    expect(result.total.rim.value).toBeCloseTo(result.coats[0].thickness.rim.value + result.coats[1].thickness.rim.value, 12);
+    expect(result.total.rim.value).toBeCloseTo(
+      result.coats[0].thickness.rim.value + result.coats[1].thickness.rim.value,
+      12,
+    );
   });
 
   it.each([0.0012, 0.002, 0.003, 0.004])('finds coats that come to a wanted %f m at the rim', (wantedRimM) => {
@@ -64,13 +86,17 @@ describe('coat station', () => {
       expect(result.total.rim.value * 1e3).toBeCloseTo(mm, 2);
       expect(result.coats).toHaveLength(2);
     }
-    const dwell = (wantedRimM: number): number => coatStation({ ...input({}), wantedRimM }).coats[0].choice.dwellSeconds;
+    const dwell = (wantedRimM: number): number =>
+      coatStation({ ...input({}), wantedRimM }).coats[0].choice.dwellSeconds;
     expect(dwell(0.0024)).toBeLessThan(coat.dwellSeconds);
     expect(dwell(0.0034)).toBeGreaterThan(coat.dwellSeconds);
   });
 
   it('says so when four coats cannot reach what is wanted', () => {
-    const result = coatStation({ ...input({ chocolate: { ...coat.chocolate, fluidity: 'veryFluid' } }), wantedRimM: 0.01 });
+    const result = coatStation({
+      ...input({ chocolate: { ...coat.chocolate, fluidity: 'veryFluid' } }),
+      wantedRimM: 0.01,
+    });
     expect(result.reached).toBe(false);
     expect(result.coats).toHaveLength(4);
   });
@@ -82,10 +108,18 @@ describe('coat station', () => {
 
   it('is finite, non-negative and keeps the mass of every dose, over the whole input space', () => {
     const choice = fc.record({
-      method: fc.constantFrom(...METHODS.filter((method) => !fillsLevel(method))), kind: fc.constantFrom(...CHOCOLATE_KINDS), fluidity: fc.constantFrom(...FLUIDITY_CLASSES),
-      workingC: fc.double({ min: 26, max: 45, noNaN: true }), doseM3: fc.double({ min: 1e-7, max: 5e-4, noNaN: true }), dwellSeconds: fc.integer({ min: 0, max: 300 }),
-      drainSeconds: fc.integer({ min: 2, max: 120 }), tappingSeconds: fc.integer({ min: 0, max: 120 }), wayUp: fc.constantFrom(...WAYS_UP), where: fc.constantFrom(...COAT_AREAS),
-      diameterM: fc.double({ min: 0.01, max: 0.4, noNaN: true }), roomC: fc.double({ min: 10, max: 35, noNaN: true }),
+      method: fc.constantFrom(...METHODS.filter((method) => !fillsLevel(method))),
+      kind: fc.constantFrom(...CHOCOLATE_KINDS),
+      fluidity: fc.constantFrom(...FLUIDITY_CLASSES),
+      workingC: fc.double({ min: 26, max: 45, noNaN: true }),
+      doseM3: fc.double({ min: 1e-7, max: 5e-4, noNaN: true }),
+      dwellSeconds: fc.integer({ min: 0, max: 300 }),
+      drainSeconds: fc.integer({ min: 2, max: 120 }),
+      tappingSeconds: fc.integer({ min: 0, max: 120 }),
+      wayUp: fc.constantFrom(...WAYS_UP),
+      where: fc.constantFrom(...COAT_AREAS),
+      diameterM: fc.double({ min: 0.01, max: 0.4, noNaN: true }),
+      roomC: fc.double({ min: 10, max: 35, noNaN: true }),
     });
     fc.assert(
       fc.property(choice, ({ kind, fluidity, diameterM, roomC, ...rest }) => {
@@ -118,7 +152,16 @@ describe('hold thickness', () => {
 });
 
 describe('dwell skin', () => {
-  const base = { kind: 'dark', fatShare: 0.4, workingC: 31.5, material: 'silicone', wallM: 0.0025, setThicknessM: 0, wallC: 19.5, airC: 19.5 } as const;
+  const base = {
+    kind: 'dark',
+    fatShare: 0.4,
+    workingC: 31.5,
+    material: 'silicone',
+    wallM: 0.0025,
+    setThicknessM: 0,
+    wallC: 19.5,
+    airC: 19.5,
+  } as const;
   const skin = (dwellSeconds: number): number => dwellSkin({ ...base, dwellSeconds }).thicknessM;
 
   it('is some tenths of a millimetre after ten seconds, and nothing without a dwell', () => {

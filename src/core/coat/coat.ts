@@ -19,12 +19,15 @@ import { solidShell } from './solid';
 export function coatStation(input: CoatInput): CoatResult {
   if (fillsLevel(input.coats[0].method)) return solidShell(input);
   const layer = new CoatLayer(input, input.simulated);
-  const aimed = input.wantedRimM === undefined || input.press ? undefined : aimCoats(input, input.coats, input.wantedRimM, layer);
+  const aimed =
+    input.wantedRimM === undefined || input.press ? undefined : aimCoats(input, input.coats, input.wantedRimM, layer);
   const choices = aimed?.coats ?? input.coats;
   const laid = layer.lay(choices, NOMINAL);
   const thin = layer.lay(choices, THINNEST);
   const thick = layer.lay(choices, THICKEST);
-  const coats = choices.map((choice, i) => coatAnswer(input, choice, input.simulated?.[choices.length]?.coats[i], laid[i], thin[i], thick[i]));
+  const coats = choices.map((choice, i) =>
+    coatAnswer(input, choice, input.simulated?.[choices.length]?.coats[i], laid[i], thin[i], thick[i]),
+  );
   const total = totals(coats);
   return {
     coats,
@@ -35,13 +38,22 @@ export function coatStation(input: CoatInput): CoatResult {
     volumeM3: laid.reduce((sum, l) => sum + l.volumeM3, 0),
     mass: massInAll(coats),
     ...survival(input, choices, total.rim),
-    coatsNeeded: aimed && answer(choices.length, 'count', 'coat.coatsNeeded', [term('wantedRim', input.wantedRimM ?? 0, 'length')]),
+    coatsNeeded:
+      aimed &&
+      answer(choices.length, 'count', 'coat.coatsNeeded', [term('wantedRim', input.wantedRimM ?? 0, 'length')]),
     reached: aimed?.reached ?? true,
     body: undefined,
   };
 }
 
-function coatAnswer(input: CoatInput, choice: CoatChoice, simulated: SimulatedCoat | undefined, laid: LaidCoat, thin: LaidCoat, thick: LaidCoat): CoatAnswer {
+function coatAnswer(
+  input: CoatInput,
+  choice: CoatChoice,
+  simulated: SimulatedCoat | undefined,
+  laid: LaidCoat,
+  thin: LaidCoat,
+  thick: LaidCoat,
+): CoatAnswer {
   const { profile } = input.cavity;
   const density = CHOCOLATE_MATTER[choice.chocolate.kind].meltedDensity;
   const terms = input.press ? pressTerms(input.press) : coatTerms(choice, laid);
@@ -56,19 +68,64 @@ function coatAnswer(input: CoatInput, choice: CoatChoice, simulated: SimulatedCo
     levels: undefined,
     thickness: { rim: read((r) => r.rimM), wall: read((r) => r.wallM), base: read((r) => r.baseM) },
     thicknessM: laid.thicknessM,
-    mass: answer(laid.volumeM3 * density, 'mass', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume'), term('meltedDensity', density, 'density')],
-      [thin.volumeM3 * density, thick.volumeM3 * density]),
+    mass: answer(
+      laid.volumeM3 * density,
+      'mass',
+      'coat.mass',
+      [term('layerVolume', laid.volumeM3, 'volume'), term('meltedDensity', density, 'density')],
+      [thin.volumeM3 * density, thick.volumeM3 * density],
+    ),
     spooned: answer(laid.volumeM3, 'volume', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume')]),
-    drain: tippedOut(choice.method) ? answer(choice.drainSeconds, 'duration', 'coat.drain', terms) : undefined,
-    dwell: tippedOut(choice.method) ? answer(choice.dwellSeconds, 'duration', 'coat.dwell', terms) : undefined,
-    hold: answer(laid.holdM, 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', nearestClass(choice.chocolate.fluidity))],
-      [thin.holdM, thick.holdM]),
-    rest: simulated && answer(simulated.stillAfterSeconds, 'duration', 'coat.rest', [term('workingTemperature', choice.workingC, 'temperature'), term('wayUp', choice.wayUp)]),
-    // Of a dose it is what does not stay, so that none of it is lost.
-    feet: simulated && answer(density * (input.press || tippedOut(choice.method) ? simulated.feetM3 : Math.max(0, choice.doseM3 - laid.volumeM3)), 'mass', 'coat.feet', [term('wayUp', choice.wayUp)]),
-    overHold: !input.press && !tippedOut(choice.method) && choice.method !== 'turn' && laid.placedM > HOLD_MULTIPLE * laid.holdM,
+    ...emptied(choice, terms),
+    hold: answer(
+      laid.holdM,
+      'length',
+      'coat.hold',
+      [
+        term('workingTemperature', choice.workingC, 'temperature'),
+        term('fluidity', nearestClass(choice.chocolate.fluidity)),
+      ],
+      [thin.holdM, thick.holdM],
+    ),
+    ...(simulated ? observed(input, choice, simulated, laid, density) : { rest: undefined, feet: undefined }),
+    overHold:
+      !input.press &&
+      !tippedOut(choice.method) &&
+      choice.method !== 'turn' &&
+      laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: Math.min(mean(laid), mean(thin)), high: Math.max(mean(laid), mean(thick)) },
+  };
+}
+
+/** What is told of a coat that is tipped out, and of no other. */
+function emptied(
+  { method, drainSeconds, dwellSeconds }: CoatChoice,
+  terms: Term[],
+): Pick<CoatAnswer, 'drain' | 'dwell'> {
+  if (!tippedOut(method)) return { drain: undefined, dwell: undefined };
+  return {
+    drain: answer(drainSeconds, 'duration', 'coat.drain', terms),
+    dwell: answer(dwellSeconds, 'duration', 'coat.dwell', terms),
+  };
+}
+
+/** What only a simulation sees. */
+function observed(
+  { press }: CoatInput,
+  { method, doseM3, wayUp, workingC }: CoatChoice,
+  { stillAfterSeconds, feetM3 }: SimulatedCoat,
+  laid: LaidCoat,
+  density: number,
+): Pick<CoatAnswer, 'rest' | 'feet'> {
+  // Of a dose it is what does not stay, so that none of it is lost.
+  const drippedM3 = press || tippedOut(method) ? feetM3 : Math.max(0, doseM3 - laid.volumeM3);
+  return {
+    rest: answer(stillAfterSeconds, 'duration', 'coat.rest', [
+      term('workingTemperature', workingC, 'temperature'),
+      term('wayUp', wayUp),
+    ]),
+    feet: answer(density * drippedM3, 'mass', 'coat.feet', [term('wayUp', wayUp)]),
   };
 }
 
@@ -89,7 +146,8 @@ function coatTerms(choice: CoatChoice, laid: LaidCoat): Term[] {
     term('workingTemperature', choice.workingC, 'temperature'),
     term('wayUp', choice.wayUp),
   ];
-  if (choice.method === 'turn') return [...shared, term('dose', choice.doseM3, 'volume'), term('turnEvery', choice.turnSeconds, 'duration')];
+  if (choice.method === 'turn')
+    return [...shared, term('dose', choice.doseM3, 'volume'), term('turnEvery', choice.turnSeconds, 'duration')];
   if (!tippedOut(choice.method)) return [...shared, term('dose', choice.doseM3, 'volume'), term('where', choice.where)];
   return [
     ...shared,

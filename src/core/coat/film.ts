@@ -20,14 +20,33 @@ export interface Wall {
  * @param down true where it is set down as it was tipped out, so that it runs on while it stiffens
  * @param points indices of the profile to give it at; all of them when left out
  */
-export function dumpedFilm(wall: Wall, flow: Rheology, density: number, drainSeconds: number, tappingSeconds: number, down: boolean, points?: readonly number[]): Float64Array {
+export function dumpedFilm(
+  wall: Wall,
+  flow: Rheology,
+  density: number,
+  drainSeconds: number,
+  tappingSeconds: number,
+  down: boolean,
+  points?: readonly number[],
+): Float64Array {
   const tapping = Math.min(tappingSeconds, drainSeconds);
   const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
-  const stages: DrainStage[] = [{ seconds: tapping, flow: tapped }, { seconds: drainSeconds - tapping, flow }, { seconds: down ? WORKING_RULES.afterDrainSeconds : 0, flow: afterDrain(flow) }];
+  const stages: DrainStage[] = [
+    { seconds: tapping, flow: tapped },
+    { seconds: drainSeconds - tapping, flow },
+    { seconds: down ? WORKING_RULES.afterDrainSeconds : 0, flow: afterDrain(flow) },
+  ];
   const { profile } = wall.cavity;
   const { sine, meanCurvature, gaussCurvature } = profile;
   const start = startThicknessM(wall.cavity);
-  const at = (i: number): number => Math.min(start, drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(sine[i], ROCKING_SINE), { mean: meanCurvature[i], gauss: gaussCurvature[i] }));
+  const at = (i: number): number =>
+    Math.min(
+      start,
+      drainedThicknessM(stages, density, wall.towardRim[i], Math.hypot(sine[i], ROCKING_SINE), {
+        mean: meanCurvature[i],
+        gauss: gaussCurvature[i],
+      }),
+    );
   return points ? Float64Array.from(points, at) : wall.towardRim.map((_, i) => at(i));
 }
 
@@ -40,13 +59,28 @@ export function afterDrain(flow: Rheology): Rheology {
  * The film after it has run for some seconds before it holds, the mass kept: what drains from one end
  * is found at the other (upright at the base, upside down at the rim).
  */
-export function settledFilm(wall: Wall, film: Float64Array, flow: Rheology, density: number, seconds: number, wayUp: WayUp): Float64Array {
+export function settledFilm(
+  wall: Wall,
+  film: Float64Array,
+  flow: Rheology,
+  density: number,
+  seconds: number,
+  wayUp: WayUp,
+): Float64Array {
   if (seconds <= 0) return film;
   const { cavity } = wall;
   const { sine, meanCurvature, gaussCurvature } = cavity.profile;
   const lengths = wayUp === 'upright' ? wall.towardPole : wall.towardRim;
   const stages: DrainStage[] = [{ seconds, flow }];
-  const left = film.map((h, i) => Math.min(h, drainedThicknessM(stages, density, lengths[i], Math.max(0.02, sine[i]), { mean: meanCurvature[i], gauss: gaussCurvature[i] })));
+  const left = film.map((h, i) =>
+    Math.min(
+      h,
+      drainedThicknessM(stages, density, lengths[i], Math.max(0.02, sine[i]), {
+        mean: meanCurvature[i],
+        gauss: gaussCurvature[i],
+      }),
+    ),
+  );
   const lost = filmVolume(cavity, film) - filmVolume(cavity, left);
   if (lost <= 1e-9 * filmVolume(cavity, film)) return left;
   return pooled(cavity, left, lost, wayUp);
@@ -56,7 +90,9 @@ export function settledFilm(wall: Wall, film: Float64Array, flow: Rheology, dens
 function pooled(cavity: Cavity, film: Float64Array, volumeM3: number, wayUp: WayUp): Float64Array {
   const { arcM, heightM } = cavity.profile;
   const rim = arcM[arcM.length - 1];
-  const shape = arcM.map((s, i) => (wayUp === 'upright' ? Math.max(0, 0.5 - heightM[i] / cavity.depthM) : Math.max(0, s / rim - 0.7)));
+  const shape = arcM.map((s, i) =>
+    wayUp === 'upright' ? Math.max(0, 0.5 - heightM[i] / cavity.depthM) : Math.max(0, s / rim - 0.7),
+  );
   const before = filmVolume(cavity, film);
   const raised = (height: number): Float64Array => film.map((h, i) => h + height * shape[i]);
   const gap = (height: number): number => filmVolume(cavity, raised(height)) - before - volumeM3;

@@ -9,12 +9,29 @@ import { settledFilm, type Wall } from './film';
 import { drainLengths } from './drain-length';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST } from './lay-coats';
 
-const place: CoatPlaceInput = { cavity: cavityOf({ kind: 'hemisphere', diameterM: 0.064 }), material: 'silicone', moldWallM: 0.0025, roomC: 19.5 };
+const place: CoatPlaceInput = {
+  cavity: cavityOf({ kind: 'hemisphere', diameterM: 0.064 }),
+  material: 'silicone',
+  moldWallM: 0.0025,
+  roomC: 19.5,
+};
 const coat: CoatChoice = {
-  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.38 }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all',
+  id: 'a',
+  method: 'dump',
+  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.38 },
+  workingC: 31.5,
+  doseM3: 7.4e-6,
+  dwellSeconds: 10,
+  drainSeconds: 20,
+  tappingSeconds: 10,
+  turnSeconds: 20,
+  volumeShare: 1,
+  wayUp: 'upsideDown',
+  where: 'all',
 };
 const { profile } = place.cavity;
-const rimOf = (layer: CoatLayer, coats: readonly CoatChoice[]): number => layer.lay(coats).reduce((sum, laid) => sum + readings(profile, laid.thicknessM).rimM, 0);
+const rimOf = (layer: CoatLayer, coats: readonly CoatChoice[]): number =>
+  layer.lay(coats).reduce((sum, laid) => sum + readings(profile, laid.thicknessM).rimM, 0);
 
 describe('coats one on another', () => {
   it('lie thicker from stiffer, cooler chocolate, and thinner from warmer', () => {
@@ -33,14 +50,20 @@ describe('coats one on another', () => {
       return at.reduce((sum, r) => sum + r.rimM, 0) / at.reduce((sum, r) => sum + r.baseM, 0);
     };
     const spooned: CoatChoice = { ...coat, method: 'spoon', wayUp: 'upright', doseM3: 14.8e-6 };
-    const thin = [{ ...spooned, doseM3: 7.4e-6 }, { ...spooned, id: 'b', doseM3: 7.4e-6 }];
+    const thin = [
+      { ...spooned, doseM3: 7.4e-6 },
+      { ...spooned, id: 'b', doseM3: 7.4e-6 },
+    ];
     expect(evenness([spooned])).toBeLessThan(1);
     expect(evenness(thin)).toBeGreaterThan(evenness([spooned]));
   });
 
   it('pool at the base upright and at the rim upside down, where they have not thickened first (common practice, no source)', () => {
     const spooned = (wayUp: CoatChoice['wayUp']): number => {
-      const { rimM, baseM } = readings(profile, new CoatLayer(place).lay([{ ...coat, method: 'spoon', doseM3: 12e-6, wayUp }])[0].thicknessM);
+      const { rimM, baseM } = readings(
+        profile,
+        new CoatLayer(place).lay([{ ...coat, method: 'spoon', doseM3: 12e-6, wayUp }])[0].thicknessM,
+      );
       return rimM / baseM;
     };
     expect(spooned('upright')).toBeLessThan(1);
@@ -48,20 +71,38 @@ describe('coats one on another', () => {
   });
 
   it('no longer mind the way up after a long tapped drain (common practice, no source)', () => {
-    const rim = (wayUp: CoatChoice['wayUp']): number => rimOf(new CoatLayer(place), [{ ...coat, drainSeconds: 90, tappingSeconds: 60, wayUp }]);
+    const rim = (wayUp: CoatChoice['wayUp']): number =>
+      rimOf(new CoatLayer(place), [{ ...coat, drainSeconds: 90, tappingSeconds: 60, wayUp }]);
     expect(Math.abs(rim('upright') / rim('upsideDown') - 1)).toBeLessThan(0.03);
   });
 
   it('read the same at the rim alone as over the whole wall, for any coats', () => {
     const any = fc.record({
-      kind: fc.constantFrom(...CHOCOLATE_KINDS), fluidity: fc.constantFrom(...FLUIDITY_CLASSES), workingC: fc.double({ min: 26, max: 45, noNaN: true }), drainSeconds: fc.double({ min: 2, max: 120, noNaN: true }),
-      tappingSeconds: fc.double({ min: 0, max: 120, noNaN: true }), dwellSeconds: fc.double({ min: 0, max: 60, noNaN: true }), wayUp: fc.constantFrom(...WAYS_UP), count: fc.integer({ min: 1, max: 4 }), diameterM: fc.double({ min: 0.01, max: 0.4, noNaN: true }),
+      kind: fc.constantFrom(...CHOCOLATE_KINDS),
+      fluidity: fc.constantFrom(...FLUIDITY_CLASSES),
+      workingC: fc.double({ min: 26, max: 45, noNaN: true }),
+      drainSeconds: fc.double({ min: 2, max: 120, noNaN: true }),
+      tappingSeconds: fc.double({ min: 0, max: 120, noNaN: true }),
+      dwellSeconds: fc.double({ min: 0, max: 60, noNaN: true }),
+      wayUp: fc.constantFrom(...WAYS_UP),
+      count: fc.integer({ min: 1, max: 4 }),
+      diameterM: fc.double({ min: 0.01, max: 0.4, noNaN: true }),
     });
     fc.assert(
       fc.property(any, ({ kind, fluidity, count, diameterM, ...rest }) => {
         const layer = new CoatLayer({ ...place, cavity: cavityOf({ kind: 'hemisphere', diameterM }) });
-        const coats = Array.from({ length: count }, (_, i) => ({ ...coat, ...rest, id: String(i), chocolate: { kind, fluidity, fatShare: 0.4 } }));
-        const whole = layer.lay(coats).reduce((sum, laid) => sum + readings(cavityOf({ kind: 'hemisphere', diameterM }).profile, laid.thicknessM).rimM, 0);
+        const coats = Array.from({ length: count }, (_, i) => ({
+          ...coat,
+          ...rest,
+          id: String(i),
+          chocolate: { kind, fluidity, fatShare: 0.4 },
+        }));
+        const whole = layer
+          .lay(coats)
+          .reduce(
+            (sum, laid) => sum + readings(cavityOf({ kind: 'hemisphere', diameterM }).profile, laid.thicknessM).rimM,
+            0,
+          );
         expect(layer.rimM(coats)).toBeCloseTo(whole, 9);
       }),
       { numRuns: 80 },
@@ -71,13 +112,21 @@ describe('coats one on another', () => {
 
 describe('a floor', () => {
   const withFloor = (riseM: number): number => {
-    const cavity = cavityOf({ kind: 'turned', points: [{ radiusM: 0, heightM: 0 }, { radiusM: 0.025, heightM: riseM }, { radiusM: 0.03, heightM: 0.04 }] });
+    const cavity = cavityOf({
+      kind: 'turned',
+      points: [
+        { radiusM: 0, heightM: 0 },
+        { radiusM: 0.025, heightM: riseM },
+        { radiusM: 0.03, heightM: 0.04 },
+      ],
+    });
     return readings(cavity.profile, new CoatLayer({ ...place, cavity }).lay([coat])[0].thicknessM).baseM;
   };
 
   it('drains much alike whether it is level, all but level, or a shallow cone: the hand rocks it', () => {
     const level = withFloor(0);
-    for (const riseM of [1e-5, 1e-4, 5e-4, 1e-3, 2e-3]) expect(Math.abs(withFloor(riseM) / level - 1)).toBeLessThan(0.15);
+    for (const riseM of [1e-5, 1e-4, 5e-4, 1e-3, 2e-3])
+      expect(Math.abs(withFloor(riseM) / level - 1)).toBeLessThan(0.15);
   });
 
   it('that is level leaves a coat of millimetres, not of the whole dump', () => {

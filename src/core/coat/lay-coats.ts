@@ -1,11 +1,26 @@
-import { CHOCOLATE_MATTER, holdThicknessM, rheologyAt, stiffened, type ChocolateKind, type Rheology } from '../matter/chocolate';
+import {
+  CHOCOLATE_MATTER,
+  holdThicknessM,
+  rheologyAt,
+  stiffened,
+  type ChocolateKind,
+  type Rheology,
+} from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import { tippedOut } from '../record/choices';
 import { drainLengths } from './drain-length';
 import { standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
-import { filmHolding, pressedFilm, readings, rimReading, shellVolume, spreadFilm, type LaidShell } from '../shell/laid-film';
+import {
+  filmHolding,
+  pressedFilm,
+  readings,
+  rimReading,
+  shellVolume,
+  spreadFilm,
+  type LaidShell,
+} from '../shell/laid-film';
 import type { SimulatedCoat, Simulated } from '../shell/simulated';
 import { afterDrain, dumpedFilm, settledFilm, type Wall } from './film';
 
@@ -20,8 +35,18 @@ export interface Variation {
 
 export const NOMINAL: Variation = { end: 'nominalM', stiffness: 1, dose: 1, kelvin: 0 };
 const { fluiditySpread, doseSpread, kitchenSpreadK } = WORKING_RULES;
-export const THINNEST: Variation = { end: 'thinM', stiffness: 1 / fluiditySpread, dose: 1 / doseSpread, kelvin: kitchenSpreadK };
-export const THICKEST: Variation = { end: 'thickM', stiffness: fluiditySpread, dose: doseSpread, kelvin: -kitchenSpreadK };
+export const THINNEST: Variation = {
+  end: 'thinM',
+  stiffness: 1 / fluiditySpread,
+  dose: 1 / doseSpread,
+  kelvin: kitchenSpreadK,
+};
+export const THICKEST: Variation = {
+  end: 'thickM',
+  stiffness: fluiditySpread,
+  dose: doseSpread,
+  kelvin: -kitchenSpreadK,
+};
 
 /** One coat as it lies on the wall. */
 export interface LaidCoat {
@@ -46,7 +71,10 @@ export class CoatLayer {
   private readonly belowM: number[] = [];
 
   /** @param simulated corrections of coats made alike; none for the closed form alone */
-  constructor(private readonly place: CoatPlaceInput, private readonly simulated: Simulated['byCount'] = {}) {
+  constructor(
+    private readonly place: CoatPlaceInput,
+    private readonly simulated: Simulated['byCount'] = {},
+  ) {
     const { profile } = place.cavity;
     this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
   }
@@ -61,10 +89,18 @@ export class CoatLayer {
       const more = correction?.[variation.end];
       const laidM = film.map((h, i) => Math.max(0, h + (more?.[i] ?? 0)));
       const wanted = this.volumeOf(coat, variation, correction);
-      const total = wanted === undefined ? this.layered(below.thicknessM, laidM) : filmHolding(cavity, laidM, below, wanted, near);
+      const total =
+        wanted === undefined ? this.layered(below.thicknessM, laidM) : filmHolding(cavity, laidM, below, wanted, near);
       const volumeM3 = Math.max(0, total.volumeM3 - below.volumeM3);
       const wallC = correction?.wallC ?? skin.wallC;
-      const laid = { id: coat.id, thicknessM: total.thicknessM.map((t, i) => t - below.thicknessM[i]), volumeM3, skin: { ...skin, wallC }, holdM, placedM };
+      const laid = {
+        id: coat.id,
+        thicknessM: total.thicknessM.map((t, i) => t - below.thicknessM[i]),
+        volumeM3,
+        skin: { ...skin, wallC },
+        holdM,
+        placedM,
+      };
       below = total;
       return laid;
     });
@@ -76,8 +112,14 @@ export class CoatLayer {
    */
   rimM(coats: readonly CoatChoice[]): number {
     const { cavity } = this.place;
-    const local = !this.place.press && coats.every((coat, index) => tippedOut(coat.method) && this.staysDown(coat) && index < this.belowM.length);
-    if (!local) return this.lay(coats, NOMINAL, NEAR_IN_SEARCH).reduce((sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM, 0);
+    const local =
+      !this.place.press &&
+      coats.every((coat, index) => tippedOut(coat.method) && this.staysDown(coat) && index < this.belowM.length);
+    if (!local)
+      return this.lay(coats, NOMINAL, NEAR_IN_SEARCH).reduce(
+        (sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM,
+        0,
+      );
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {
@@ -85,7 +127,10 @@ export class CoatLayer {
       const skinM = this.skin(coat, this.wallC(coats, index), this.belowM[index]).thicknessM;
       const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, true, points);
       const more = this.correction(index, coats.length)?.nominalM;
-      points.forEach((point, k) => (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)));
+      points.forEach(
+        (point, k) =>
+          (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)),
+      );
     });
     return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
   }
@@ -109,7 +154,13 @@ export class CoatLayer {
     return this.simulated[count]?.coats[index];
   }
 
-  private film(coat: CoatChoice, index: number, coats: readonly CoatChoice[], variation: Variation, below: Float64Array) {
+  private film(
+    coat: CoatChoice,
+    index: number,
+    coats: readonly CoatChoice[],
+    variation: Variation,
+    below: Float64Array,
+  ) {
     const { flow, density } = poured(coat, variation);
     const holdM = holdThicknessM(flow, density, Math.PI / 2);
     const wallC = this.wallC(coats, index);
@@ -121,13 +172,22 @@ export class CoatLayer {
       return { film, skin, holdM, placedM: mean(film) };
     }
     if (!tippedOut(coat.method)) {
-      const spread = spreadFilm(this.place.cavity, coat.doseM3 * variation.dose, coat.where, index === 0 ? undefined : below);
+      const spread = spreadFilm(
+        this.place.cavity,
+        coat.doseM3 * variation.dose,
+        coat.where,
+        index === 0 ? undefined : below,
+      );
       const film = settledFilm(this.wall, spread, flow, density, ...settling(coat, this.place.cavity.outward));
       return { film, skin, holdM, placedM: Math.max(...spread) };
     }
     const down = this.staysDown(coat);
     const dumped = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, down);
-    const film = (down ? dumped : settledFilm(this.wall, dumped, afterDrain(flow), density, WORKING_RULES.afterDrainSeconds, 'upright')).map((h) => h + skin.thicknessM);
+    const film = (
+      down
+        ? dumped
+        : settledFilm(this.wall, dumped, afterDrain(flow), density, WORKING_RULES.afterDrainSeconds, 'upright')
+    ).map((h) => h + skin.thicknessM);
     return { film, skin, holdM, placedM: mean(film) };
   }
 
@@ -146,7 +206,17 @@ export class CoatLayer {
     const { kind, fatShare } = coat.chocolate;
     const { material, moldWallM: wallM, roomC } = this.place;
     const air = coat.stands ?? { airC: roomC };
-    return dwellSkin({ kind, fatShare, workingC: coat.workingC, dwellSeconds: standsFull(this.place, coat) ? coat.dwellSeconds : 0, material, wallM, setThicknessM, wallC, ...air });
+    return dwellSkin({
+      kind,
+      fatShare,
+      workingC: coat.workingC,
+      dwellSeconds: standsFull(this.place, coat) ? coat.dwellSeconds : 0,
+      material,
+      wallM,
+      setThicknessM,
+      wallC,
+      ...air,
+    });
   }
 }
 
@@ -155,14 +225,21 @@ export class CoatLayer {
  * it is turned often enough.
  */
 function settling({ method, turnSeconds, wayUp }: CoatChoice, outward: boolean): [number, CoatChoice['wayUp']] {
-  if (method === 'turn') return [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'];
+  if (method === 'turn')
+    return [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'];
   return outward ? [WORKING_RULES.formerSettleSeconds, 'upsideDown'] : [WORKING_RULES.settleSeconds, wayUp];
 }
 
 /** The chocolate of a coat as it is poured. */
 function poured(coat: CoatChoice, variation: Variation): { readonly flow: Rheology; readonly density: number } {
   const { kind, fluidity } = coat.chocolate;
-  return { flow: stiffened(rheologyAt(fluidity, coat.workingC + variation.kelvin), stiffnessAt(variation.stiffness, coat.chocolate)), density: CHOCOLATE_MATTER[kind].meltedDensity };
+  return {
+    flow: stiffened(
+      rheologyAt(fluidity, coat.workingC + variation.kelvin),
+      stiffnessAt(variation.stiffness, coat.chocolate),
+    ),
+    density: CHOCOLATE_MATTER[kind].meltedDensity,
+  };
 }
 
 /** Set fraction at which a coat is usually taken out for the next one. Working rule. */

@@ -6,10 +6,27 @@ import { coatStation } from './coat';
 import type { CoatResult } from './coat-answers';
 
 const choice: CoatChoice = {
-  id: 'a', method: 'solid', chocolate: { kind: 'compound', fluidity: 'medium', fatShare: 0.32 }, workingC: 36, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upright', where: 'all',
+  id: 'a',
+  method: 'solid',
+  chocolate: { kind: 'compound', fluidity: 'medium', fatShare: 0.32 },
+  workingC: 36,
+  doseM3: 7.4e-6,
+  dwellSeconds: 10,
+  drainSeconds: 20,
+  tappingSeconds: 10,
+  turnSeconds: 20,
+  volumeShare: 1,
+  wayUp: 'upright',
+  where: 'all',
 };
 const filled = (shape: Parameters<typeof cavityOf>[0], shares: readonly number[]): CoatResult =>
-  coatStation({ cavity: cavityOf(shape), material: 'thinPlastic', moldWallM: 0.0006, roomC: 20, coats: shares.map((volumeShare, i) => ({ ...choice, id: `c${i}`, volumeShare })) });
+  coatStation({
+    cavity: cavityOf(shape),
+    material: 'thinPlastic',
+    moldWallM: 0.0006,
+    roomC: 20,
+    coats: shares.map((volumeShare, i) => ({ ...choice, id: `c${i}`, volumeShare })),
+  });
 
 describe('a solid fill', () => {
   it('of a straight disc lies as deep as its share, and weighs its volume, by hand', () => {
@@ -48,23 +65,33 @@ describe('a solid fill', () => {
 
   it('rises layer by layer, keeps its volume and tells no nonsense, for any cavity', () => {
     fc.assert(
-      fc.property(anyShape, fc.array(fc.double({ min: 0.02, max: 1, noNaN: true }), { minLength: 1, maxLength: 4 }), (shape, shares) => {
-        const cavity = cavityOf(shape);
-        const { coats, volumeM3, body, totalM, breakChance } = filled(shape, shares);
-        expect(volumeM3 / cavity.volumeM3).toBeCloseTo(Math.min(1, shares.reduce((sum, share) => sum + share, 0)), 9);
-        let level = 0;
-        for (const { levels } of coats) {
-          expect(levels?.fromM).toBeCloseTo(level, 9);
-          level = levels?.toM ?? NaN;
-          expect(level).toBeGreaterThanOrEqual(levels?.fromM ?? NaN);
-        }
-        expect(level).toBeLessThanOrEqual(cavity.depthM * (1 + 1e-9));
-        for (const depth of totalM) expect(depth).toBeGreaterThanOrEqual(0);
-        expect(body?.depthM).toBeGreaterThan(0);
-        expect(body?.depthM).toBeLessThanOrEqual(2 * cavity.depthM);
-        expect(body?.meanCurvature).toBeGreaterThanOrEqual(0);
-        expect(breakChance.value).toBeLessThanOrEqual(1);
-      }),
+      fc.property(
+        anyShape,
+        fc.array(fc.double({ min: 0.02, max: 1, noNaN: true }), { minLength: 1, maxLength: 4 }),
+        (shape, shares) => {
+          const cavity = cavityOf(shape);
+          const { coats, volumeM3, body, totalM, breakChance } = filled(shape, shares);
+          expect(volumeM3 / cavity.volumeM3).toBeCloseTo(
+            Math.min(
+              1,
+              shares.reduce((sum, share) => sum + share, 0),
+            ),
+            9,
+          );
+          let level = 0;
+          for (const { levels } of coats) {
+            expect(levels?.fromM).toBeCloseTo(level, 9);
+            level = levels?.toM ?? NaN;
+            expect(level).toBeGreaterThanOrEqual(levels?.fromM ?? NaN);
+          }
+          expect(level).toBeLessThanOrEqual(cavity.depthM * (1 + 1e-9));
+          for (const depth of totalM) expect(depth).toBeGreaterThanOrEqual(0);
+          expect(body?.depthM).toBeGreaterThan(0);
+          expect(body?.depthM).toBeLessThanOrEqual(2 * cavity.depthM);
+          expect(body?.meanCurvature).toBeGreaterThanOrEqual(0);
+          expect(breakChance.value).toBeLessThanOrEqual(1);
+        },
+      ),
       { numRuns: 100 },
     );
   });

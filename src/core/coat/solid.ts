@@ -3,7 +3,15 @@ import { depthCurve, type DepthCurve } from '../cavity/depth-curve';
 import { CHOCOLATE_MATTER, holdThicknessM, nearestClass, rheologyAt } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { CoatChoice } from '../shell/coat-choice';
-import { massInAll, survival, totals, type CoatAnswer, type CoatInput, type CoatResult, type SolidBody } from './coat-answers';
+import {
+  massInAll,
+  survival,
+  totals,
+  type CoatAnswer,
+  type CoatInput,
+  type CoatResult,
+  type SolidBody,
+} from './coat-answers';
 
 /** A fill by eye is off by this share of a layer, and never above the brim: what is over is scraped off. Working rule. */
 const BY_EYE = 0.05;
@@ -23,13 +31,24 @@ export function solidShell(input: CoatInput): CoatResult {
   });
   const level = (share: number): number => curve.levelAt(share * curve.capacityM3);
   const body = solidBody(cavity, curve, level(filled));
-  const coats = layers.map(({ choice, from, to }): CoatAnswer => layerAnswer(input, choice, { from, to, fromM: level(from), toM: level(to), throughM: (body.depthM * (to - from)) / filled }));
+  const coats = layers.map(({ choice, from, to }): CoatAnswer =>
+    layerAnswer(input, choice, {
+      from,
+      to,
+      fromM: level(from),
+      toM: level(to),
+      throughM: (body.depthM * (to - from)) / filled,
+    }),
+  );
   const total = totals(coats);
   const totalM = depthsBelow(cavity, 0, level(filled));
   const off = (factor: number): Float64Array => totalM.map((depth) => depth * factor);
   return {
-    coats, total, totalM,
-    totalLowM: off(1 - BY_EYE), totalHighM: totalM,
+    coats,
+    total,
+    totalM,
+    totalLowM: off(1 - BY_EYE),
+    totalHighM: totalM,
     volumeM3: filled * cavity.volumeM3,
     mass: massInAll(coats),
     ...survival(input, choices, total.rim),
@@ -48,23 +67,47 @@ interface Layer {
   readonly throughM: number;
 }
 
-function layerAnswer({ cavity, roomC }: CoatInput, choice: CoatChoice, { from, to, fromM, toM, throughM }: Layer): CoatAnswer {
+function layerAnswer(
+  { cavity, roomC }: CoatInput,
+  choice: CoatChoice,
+  { from, to, fromM, toM, throughM }: Layer,
+): CoatAnswer {
   const { kind, fluidity } = choice.chocolate;
   const density = CHOCOLATE_MATTER[kind].meltedDensity;
   const volumeM3 = (to - from) * cavity.volumeM3;
   const likely = (value: number): [number, number] => [value * (1 - BY_EYE), to < 1 ? value * (1 + BY_EYE) : value];
-  const depth: Answer = answer(toM - fromM, 'length', 'coat.filled', [term('volumeShare', to - from, 'share'), term('cavityVolume', cavity.volumeM3, 'volume'), term('levelFrom', fromM, 'length'), term('levelTo', toM, 'length')], likely(toM - fromM));
+  const depth: Answer = answer(
+    toM - fromM,
+    'length',
+    'coat.filled',
+    [
+      term('volumeShare', to - from, 'share'),
+      term('cavityVolume', cavity.volumeM3, 'volume'),
+      term('levelFrom', fromM, 'length'),
+      term('levelTo', toM, 'length'),
+    ],
+    likely(toM - fromM),
+  );
   const [low, high] = likely(throughM);
   return {
     choice,
     levels: { fromM, toM },
     thickness: { rim: depth, wall: depth, base: depth },
     thicknessM: depthsBelow(cavity, fromM, toM),
-    mass: answer(volumeM3 * density, 'mass', 'coat.fillMass', [term('layerVolume', volumeM3, 'volume'), term('meltedDensity', density, 'density')], likely(volumeM3 * density)),
+    mass: answer(
+      volumeM3 * density,
+      'mass',
+      'coat.fillMass',
+      [term('layerVolume', volumeM3, 'volume'), term('meltedDensity', density, 'density')],
+      likely(volumeM3 * density),
+    ),
     spooned: answer(volumeM3, 'volume', 'coat.fillMass', [term('layerVolume', volumeM3, 'volume')]),
     drain: undefined,
     dwell: undefined,
-    hold: answer(holdThicknessM(rheologyAt(fluidity, choice.workingC), density, Math.PI / 2), 'length', 'coat.hold', [term('workingTemperature', choice.workingC, 'temperature'), term('fluidity', nearestClass(fluidity))]),
+    hold: answer(holdThicknessM(rheologyAt(fluidity, choice.workingC), density, Math.PI / 2), 'length', 'coat.hold', [
+      term('workingTemperature', choice.workingC, 'temperature'),
+      term('fluidity', nearestClass(fluidity)),
+    ]),
     rest: undefined,
     feet: undefined,
     overHold: false,
@@ -86,7 +129,10 @@ function solidBody(cavity: Cavity, curve: DepthCurve, levelM: number): SolidBody
   const volume = (volumeM3 * curve.volumeAt(levelM)) / curve.capacityM3;
   const wall = (wallAreaM2 * wettedArea(profile, levelM)) / wettedArea(profile, Infinity);
   const step = Math.min(levelM, 1e-4 * curve.depthM);
-  const open = Math.min(wall, (volumeM3 / curve.capacityM3) * ((curve.volumeAt(levelM) - curve.volumeAt(levelM - step)) / step));
+  const open = Math.min(
+    wall,
+    (volumeM3 / curve.capacityM3) * ((curve.volumeAt(levelM) - curve.volumeAt(levelM - step)) / step),
+  );
   const depthM = (2 * volume) / (wall + open);
   return { depthM, meanCurvature: (1 - open / wall) / (2 * depthM) };
 }
@@ -98,7 +144,8 @@ function wettedArea({ arcM, radiusM, heightM, areaFactor }: Cavity['profile'], l
   for (let i = 1; i < arcM.length; i++) {
     const [low, high] = [heightM[i - 1] - floor, heightM[i] - floor];
     const share = high <= levelM ? 1 : low >= levelM ? 0 : (levelM - low) / (high - low);
-    area += share * Math.PI * (arcM[i] - arcM[i - 1]) * (radiusM[i] * areaFactor[i] + radiusM[i - 1] * areaFactor[i - 1]);
+    area +=
+      share * Math.PI * (arcM[i] - arcM[i - 1]) * (radiusM[i] * areaFactor[i] + radiusM[i - 1] * areaFactor[i - 1]);
   }
   return area;
 }

@@ -4,8 +4,23 @@ import { amountForLevel, fillStation } from './fill';
 
 const { profile } = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
 const shellM = new Float64Array(profile.arcM.length).fill(0.002);
-const powder: Filling = { id: 'p', name: 'Drink powder', kind: 'powder', bulkDensity: 550, allergens: ['milk'], recipe: [] };
-const mallows: Filling = { id: 'm', name: 'Marshmallows', kind: 'marshmallow', bulkDensity: 210, pieceKg: 0.0005, allergens: ['gelatine'], recipe: [] };
+const powder: Filling = {
+  id: 'p',
+  name: 'Drink powder',
+  kind: 'powder',
+  bulkDensity: 550,
+  allergens: ['milk'],
+  recipe: [],
+};
+const mallows: Filling = {
+  id: 'm',
+  name: 'Marshmallows',
+  kind: 'marshmallow',
+  bulkDensity: 210,
+  pieceKg: 0.0005,
+  allergens: ['gelatine'],
+  recipe: [],
+};
 const TABLESPOON = 14.78676e-6;
 
 const fill = (...layers: [Filling, FillAmount][]) =>
@@ -16,13 +31,16 @@ describe('fill station', () => {
     expect(fill().capacity.value * 1e6).toBeCloseTo(56.5, 0);
   });
 
-  it.each([1, 2])('takes %i tbsp of powder and small marshmallows to the rim, and closes (common practice, no source)', (spoons) => {
-    const result = fill([powder, { by: 'volume', m3: spoons * TABLESPOON }], [mallows, { by: 'line', belowRimM: 0 }]);
-    expect(result.closes).toBe(true);
-    expect(result.layers[0].mass.value).toBeCloseTo(spoons * TABLESPOON * 550, 9);
-    expect(result.headspace.value).toBeCloseTo(0, 9);
-    expect(result.layers[1].count?.value).toBeGreaterThan(5);
-  });
+  it.each([1, 2])(
+    'takes %i tbsp of powder and small marshmallows to the rim, and closes (common practice, no source)',
+    (spoons) => {
+      const result = fill([powder, { by: 'volume', m3: spoons * TABLESPOON }], [mallows, { by: 'line', belowRimM: 0 }]);
+      expect(result.closes).toBe(true);
+      expect(result.layers[0].mass.value).toBeCloseTo(spoons * TABLESPOON * 550, 9);
+      expect(result.headspace.value).toBeCloseTo(0, 9);
+      expect(result.layers[1].count?.value).toBeGreaterThan(5);
+    },
+  );
 
   it('says what does not fit, and that it will not close', () => {
     const result = fill([powder, { by: 'mass', kg: 0.05 }]);
@@ -43,13 +61,16 @@ describe('fill station', () => {
     [mallows, { by: 'count', count: 9 }],
     [powder, { by: 'share', share: 0.3 }],
     [powder, { by: 'line', belowRimM: 0.02 }],
-  ] as [Filling, FillAmount][])('moves a dragged fill line in the way the layer was asked for (%#)', (filling, amount) => {
-    const before = fill([filling, amount]);
-    const moved = amountForLevel(before, 0, 0.015);
-    expect(moved.by).toBe(amount.by);
-    expect(fill([filling, moved]).layers[0].toM).toBeCloseTo(0.015, amount.by === 'count' ? 3 : 9);
-    const emptied = fill([filling, amountForLevel(before, 0, -1)]);
-    expect(emptied.layers[0].mass.value).toBeCloseTo(0, 9);
-    expect(fill([filling, amountForLevel(before, 0, 1)]).closes).toBe(true);
-  });
+  ] as [Filling, FillAmount][])(
+    'moves a dragged fill line in the way the layer was asked for (%#)',
+    (filling, amount) => {
+      const before = fill([filling, amount]);
+      const moved = amountForLevel(before, 0, 0.015);
+      expect(moved.by).toBe(amount.by);
+      expect(fill([filling, moved]).layers[0].toM).toBeCloseTo(0.015, amount.by === 'count' ? 3 : 9);
+      const emptied = fill([filling, amountForLevel(before, 0, -1)]);
+      expect(emptied.layers[0].mass.value).toBeCloseTo(0, 9);
+      expect(fill([filling, amountForLevel(before, 0, 1)]).closes).toBe(true);
+    },
+  );
 });

@@ -88,10 +88,19 @@ export function fillStation(input: FillInput): FillResult {
     layers,
     inside,
     depthM: curve.depthM,
-    capacity: answer(curve.capacityM3, 'volume', 'fill.capacity', [term('shellThickness', input.shellM[input.shellM.length - 1], 'length'), term('insideDepth', curve.depthM, 'length')]),
-    heapRoom: room === undefined ? undefined : answer(room, 'volume', 'fill.heapRoom', [term('insideDepth', curve.depthM, 'length')]),
+    capacity: answer(curve.capacityM3, 'volume', 'fill.capacity', [
+      term('shellThickness', input.shellM[input.shellM.length - 1], 'length'),
+      term('insideDepth', curve.depthM, 'length'),
+    ]),
+    heapRoom:
+      room === undefined
+        ? undefined
+        : answer(room, 'volume', 'fill.heapRoom', [term('insideDepth', curve.depthM, 'length')]),
     heapM: heapM(inside, Math.max(0, below - curve.capacityM3)),
-    headspace: answer(curve.depthM - top, 'length', 'fill.headspace', [term('insideDepth', curve.depthM, 'length'), term('fillTop', top, 'length')]),
+    headspace: answer(curve.depthM - top, 'length', 'fill.headspace', [
+      term('insideDepth', curve.depthM, 'length'),
+      term('fillTop', top, 'length'),
+    ]),
     fillMass: massOf(layers),
     closes: over <= CLOSING_TOLERANCE_M3,
   };
@@ -100,7 +109,13 @@ export function fillStation(input: FillInput): FillResult {
 /** All layers, added. */
 function massOf(layers: readonly LayerAnswer[]): Answer {
   const sum = (of: (mass: Answer) => number): number => layers.reduce((all, { mass }) => all + of(mass), 0);
-  return answer(sum(({ value }) => value), 'mass', 'fill.massInAll', layers.map((l) => term('layerMass', l.mass.value, 'mass')), [sum((m) => m.low ?? m.value), sum((m) => m.high ?? m.value)]);
+  return answer(
+    sum(({ value }) => value),
+    'mass',
+    'fill.massInAll',
+    layers.map((l) => term('layerMass', l.mass.value, 'mass')),
+    [sum((m) => m.low ?? m.value), sum((m) => m.high ?? m.value)],
+  );
 }
 
 /** Loose things can stand above a rim; what is poured or spread cannot. */
@@ -116,18 +131,35 @@ function wallOver(inside: Line): number {
 
 function askedVolume({ filling, amount }: LayerChoice, density: number, curve: DepthCurve, below: number): number {
   switch (amount.by) {
-    case 'volume': return amount.m3;
-    case 'mass': return amount.kg / density;
-    case 'count': return (amount.count * pieceKg(filling)) / density;
-    case 'share': return amount.share * curve.capacityM3;
-    case 'line': return Math.max(0, curve.volumeAt(curve.depthM - amount.belowRimM) - below);
+    case 'volume':
+      return amount.m3;
+    case 'mass':
+      return amount.kg / density;
+    case 'count':
+      return (amount.count * pieceKg(filling)) / density;
+    case 'share':
+      return amount.share * curve.capacityM3;
+    case 'line':
+      return Math.max(0, curve.volumeAt(curve.depthM - amount.belowRimM) - below);
   }
 }
 
-function layerAnswer(choice: LayerChoice, density: number, volume: number, asked: number, curve: DepthCurve, below: number): LayerAnswer {
+function layerAnswer(
+  choice: LayerChoice,
+  density: number,
+  volume: number,
+  asked: number,
+  curve: DepthCurve,
+  below: number,
+): LayerAnswer {
   const { filling, amount } = choice;
   const [fromM, toM] = [curve.levelAt(below), curve.levelAt(below + volume)];
-  const terms: Term[] = [term('filling', filling.name), term('bulkDensity', filling.bulkDensity, 'density'), ...(density === filling.bulkDensity ? [] : [term('densityHere', density, 'density')]), term('layerVolume', volume, 'volume')];
+  const terms: Term[] = [
+    term('filling', filling.name),
+    term('bulkDensity', filling.bulkDensity, 'density'),
+    ...(density === filling.bulkDensity ? [] : [term('densityHere', density, 'density')]),
+    term('layerVolume', volume, 'volume'),
+  ];
   const kg = volume * density;
   const byWeight = amount.by === 'mass' || amount.by === 'count';
   const countable = FILLING_MATTER[filling.kind].pieceKg !== undefined;
@@ -135,10 +167,25 @@ function layerAnswer(choice: LayerChoice, density: number, volume: number, asked
   return {
     choice,
     density,
-    mass: answer(kg, 'mass', 'fill.layerMass', terms, byWeight ? undefined : [kg * (1 - DENSITY_SPREAD), kg * (1 + DENSITY_SPREAD)]),
-    volume: answer(volume, 'volume', 'fill.layerVolume', [term('levelFrom', fromM, 'length'), term('levelTo', toM, 'length'), term('volumeBelow', below, 'volume')]),
-    count: countable ? answer(Math.round(kg / one), 'count', 'fill.layerCount', [...terms, term('pieceMass', one, 'mass')]) : undefined,
-    leftOver: answer((asked - volume) * density, 'mass', 'fill.leftOver', [term('asked', asked * density, 'mass'), term('fits', kg, 'mass')]),
+    mass: answer(
+      kg,
+      'mass',
+      'fill.layerMass',
+      terms,
+      byWeight ? undefined : [kg * (1 - DENSITY_SPREAD), kg * (1 + DENSITY_SPREAD)],
+    ),
+    volume: answer(volume, 'volume', 'fill.layerVolume', [
+      term('levelFrom', fromM, 'length'),
+      term('levelTo', toM, 'length'),
+      term('volumeBelow', below, 'volume'),
+    ]),
+    count: countable
+      ? answer(Math.round(kg / one), 'count', 'fill.layerCount', [...terms, term('pieceMass', one, 'mass')])
+      : undefined,
+    leftOver: answer((asked - volume) * density, 'mass', 'fill.leftOver', [
+      term('asked', asked * density, 'mass'),
+      term('fits', kg, 'mass'),
+    ]),
     fromM,
     toM,
   };
@@ -160,16 +207,29 @@ export function amountForLevel(fill: FillResult, layerIndex: number, levelM: num
  * So much of a layer, in the way it is asked for.
  * @param level where its top then is; @param whole how pieces are counted out where it is asked for by number
  */
-export function amountOf({ choice: { filling, amount }, density, fromM }: LayerAnswer, volume: number, curve: DepthCurve, level = curve.levelAt(curve.volumeAt(fromM) + volume), whole: (pieces: number) => number = Math.floor): FillAmount {
+export function amountOf(
+  { choice: { filling, amount }, density, fromM }: LayerAnswer,
+  volume: number,
+  curve: DepthCurve,
+  level = curve.levelAt(curve.volumeAt(fromM) + volume),
+  whole: (pieces: number) => number = Math.floor,
+): FillAmount {
   switch (amount.by) {
-    case 'volume': return { by: 'volume', m3: volume };
-    case 'mass': return { by: 'mass', kg: volume * density };
-    case 'share': return { by: 'share', share: Math.min(1, volume / Math.max(1e-12, curve.capacityM3)) };
+    case 'volume':
+      return { by: 'volume', m3: volume };
+    case 'mass':
+      return { by: 'mass', kg: volume * density };
+    case 'share':
+      return { by: 'share', share: Math.min(1, volume / Math.max(1e-12, curve.capacityM3)) };
     case 'count': {
       const pieces = (v: number): number => (v * density) / pieceKg(filling);
       // A hair more than a whole piece is one: what was computed from a count comes back as it.
-      return { by: 'count', count: Math.min(whole(pieces(volume) + 1e-6), Math.floor(pieces(curve.capacityM3 - curve.volumeAt(fromM)))) };
+      return {
+        by: 'count',
+        count: Math.min(whole(pieces(volume) + 1e-6), Math.floor(pieces(curve.capacityM3 - curve.volumeAt(fromM)))),
+      };
     }
-    case 'line': return { by: 'line', belowRimM: curve.depthM - level };
+    case 'line':
+      return { by: 'line', belowRimM: curve.depthM - level };
   }
 }

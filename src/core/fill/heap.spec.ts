@@ -8,9 +8,23 @@ import { warmestC } from './warmth';
 const { profile } = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
 const inside = insetLine(profile, new Float64Array(profile.arcM.length).fill(0.002));
 const flat = cavityOf({ kind: 'tile', lengthM: 0.064, widthM: 0.064, depthM: 0.004, cornerM: 0.032 }).profile;
-const lentils: Filling = { id: 'l', name: 'Lentils', kind: 'sweets', bulkDensity: 880, pieceKg: 0.0009, allergens: [], recipe: [] };
+const lentils: Filling = {
+  id: 'l',
+  name: 'Lentils',
+  kind: 'sweets',
+  bulkDensity: 880,
+  pieceKg: 0.0009,
+  allergens: [],
+  recipe: [],
+};
 const cream: Filling = { id: 'g', name: 'Ganache', kind: 'ganache', bulkDensity: 1100, allergens: [], recipe: [] };
-const fill = (filling: Filling, m3: number, heapInto = inside) => fillStation({ profile, shellM: new Float64Array(profile.arcM.length).fill(0.002), layers: [{ id: 'a', filling, amount: { by: 'volume', m3 } }], heapInto });
+const fill = (filling: Filling, m3: number, heapInto = inside) =>
+  fillStation({
+    profile,
+    shellM: new Float64Array(profile.arcM.length).fill(0.002),
+    layers: [{ id: 'a', filling, amount: { by: 'volume', m3 } }],
+    heapInto,
+  });
 
 describe('a heap', () => {
   it('under a dome is a cone as steep as loose things lie: π r³ tan 35° / 3 (mensuration)', () => {

@@ -13,22 +13,29 @@ describe('pieces in a vessel', () => {
   });
 
   // Void of spheres poured into a cylinder: 0.375 + 0.34 d/D (Jeschar 1964); 0.372 + 0.002 (exp(15.306 d/D) - 1) shaken down (Zou & Yu 1995). Both from memory.
-  it.each([0.02, 0.05, 0.1, 0.15, 0.2])('lie looser at the wall of a cylinder %f of whose width they have, as two published correlations say', (share) => {
-    const void0 = 1 - packedShare(1 - 0.375, share, CYLINDER);
-    expect(void0).toBeCloseTo(0.375 + 0.34 * share, 9);
-    const shaken = 0.372 + 0.002 * (Math.exp(15.306 * share) - 1);
-    expect(Math.abs(1 - packedShare(RANDOM_CLOSE, share, CYLINDER) - shaken)).toBeLessThan(0.035);
-  });
+  it.each([0.02, 0.05, 0.1, 0.15, 0.2])(
+    'lie looser at the wall of a cylinder %f of whose width they have, as two published correlations say',
+    (share) => {
+      const void0 = 1 - packedShare(1 - 0.375, share, CYLINDER);
+      expect(void0).toBeCloseTo(0.375 + 0.34 * share, 9);
+      const shaken = 0.372 + 0.002 * (Math.exp(15.306 * share) - 1);
+      expect(Math.abs(1 - packedShare(RANDOM_CLOSE, share, CYLINDER) - shaken)).toBeLessThan(0.035);
+    },
+  );
 
   it('lie the looser the larger they are and the smaller the vessel, and never so loose that none goes in', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1e-4, max: 0.05, noNaN: true }), fc.double({ min: 5, max: 2000, noNaN: true }), (widthM, wall) => {
-        const share = packedShare(0.6, widthM, wall);
-        expect(share).toBeGreaterThan(0.2);
-        expect(share).toBeLessThanOrEqual(0.6);
-        expect(packedShare(0.6, widthM * 1.5, wall)).toBeLessThanOrEqual(share);
-        expect(packedShare(0.6, widthM, wall * 1.5)).toBeLessThanOrEqual(share);
-      }),
+      fc.property(
+        fc.double({ min: 1e-4, max: 0.05, noNaN: true }),
+        fc.double({ min: 5, max: 2000, noNaN: true }),
+        (widthM, wall) => {
+          const share = packedShare(0.6, widthM, wall);
+          expect(share).toBeGreaterThan(0.2);
+          expect(share).toBeLessThanOrEqual(0.6);
+          expect(packedShare(0.6, widthM * 1.5, wall)).toBeLessThanOrEqual(share);
+          expect(packedShare(0.6, widthM, wall * 1.5)).toBeLessThanOrEqual(share);
+        },
+      ),
     );
   });
 

@@ -5,11 +5,24 @@ import type { Filling } from '../record/filling';
 import { fillStation, type FillResult } from './fill';
 import { turnedOver } from './turned-over';
 
-const lentils: Filling = { id: 'l', name: 'Lentils', kind: 'sweets', bulkDensity: 880, pieceKg: 0.0009, allergens: [], recipe: [] };
+const lentils: Filling = {
+  id: 'l',
+  name: 'Lentils',
+  kind: 'sweets',
+  bulkDensity: 880,
+  pieceKg: 0.0009,
+  allergens: [],
+  recipe: [],
+};
 const spice: Filling = { id: 's', name: 'Spice', kind: 'powder', bulkDensity: 600, allergens: [], recipe: [] };
 const cream: Filling = { id: 'g', name: 'Ganache', kind: 'ganache', bulkDensity: 1100, allergens: [], recipe: [] };
 const { profile } = cavityOf({ kind: 'cup', diameterM: 0.06, baseDiameterM: 0.03, depthM: 0.05 });
-const fill = (...layers: readonly (readonly [Filling, number])[]): FillResult => fillStation({ profile, shellM: new Float64Array(profile.arcM.length).fill(0.002), layers: layers.map(([filling, m3], i) => ({ id: String(i), filling, amount: { by: 'volume', m3 } })) });
+const fill = (...layers: readonly (readonly [Filling, number])[]): FillResult =>
+  fillStation({
+    profile,
+    shellM: new Float64Array(profile.arcM.length).fill(0.002),
+    layers: layers.map(([filling, m3], i) => ({ id: String(i), filling, amount: { by: 'volume', m3 } })),
+  });
 
 describe('a part turned over', () => {
   it('lets what is loose fall to the opening, the last in lowest', () => {
@@ -34,11 +47,18 @@ describe('a part turned over', () => {
 
   it('gives every layer the room it had', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom(lentils, spice, cream), fc.double({ min: 1e-7, max: 12e-6, noNaN: true })), { minLength: 1, maxLength: 5 }), (layers) => {
-        const full = fill(...layers);
-        const curve = depthCurve(full.inside);
-        for (const { volume, fromM, toM } of turnedOver(full, 0)) expect(Math.abs(curve.volumeAt(toM) - curve.volumeAt(fromM) - volume.value)).toBeLessThan(1e-11);
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(lentils, spice, cream), fc.double({ min: 1e-7, max: 12e-6, noNaN: true })), {
+          minLength: 1,
+          maxLength: 5,
+        }),
+        (layers) => {
+          const full = fill(...layers);
+          const curve = depthCurve(full.inside);
+          for (const { volume, fromM, toM } of turnedOver(full, 0))
+            expect(Math.abs(curve.volumeAt(toM) - curve.volumeAt(fromM) - volume.value)).toBeLessThan(1e-11);
+        },
+      ),
     );
   });
 });

@@ -10,10 +10,13 @@ export function turnedOver({ layers, inside }: Pick<FillResult, 'layers' | 'insi
   const curve = depthCurve(inside);
   const held = layers.reduce((last, { choice }, i) => (heaps(choice.filling) ? last : i), -1) + 1;
   let below = curve.volumeAt(curve.depthM - closedM);
-  const fallen = layers.slice(held).reverse().map((layer): LayerAnswer => {
-    const toM = curve.levelAt(below);
-    below = Math.max(0, below - layer.volume.value);
-    return { ...layer, fromM: curve.levelAt(below), toM };
-  });
+  const fallen = layers
+    .slice(held)
+    .reverse()
+    .map((layer): LayerAnswer => {
+      const toM = curve.levelAt(below);
+      below = Math.max(0, below - layer.volume.value);
+      return { ...layer, fromM: curve.levelAt(below), toM };
+    });
   return [...layers.slice(0, held), ...fallen.reverse()];
 }

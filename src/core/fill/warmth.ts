@@ -1,4 +1,10 @@
-import { CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, SET_DENSITY_FACTOR, type ChocolateKind } from '../matter/chocolate';
+import {
+  CHOCOLATE_CONDUCTIVITY,
+  CHOCOLATE_MATTER,
+  CHOCOLATE_SPECIFIC_HEAT,
+  SET_DENSITY_FACTOR,
+  type ChocolateKind,
+} from '../matter/chocolate';
 import { FILLING_MATTER } from '../matter/filling';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Filling } from '../record/filling';
@@ -12,7 +18,11 @@ const STAYS_SET = 0.5;
  * @param shellC the shell's own temperature, °C
  * @returns undefined for what is not cooked or melted
  */
-export function warmestC({ kind, bulkDensity }: Pick<Filling, 'kind' | 'bulkDensity'>, shell: ChocolateKind, shellC: number): number | undefined {
+export function warmestC(
+  { kind, bulkDensity }: Pick<Filling, 'kind' | 'bulkDensity'>,
+  shell: ChocolateKind,
+  shellC: number,
+): number | undefined {
   const { warm } = FILLING_MATTER[kind];
   if (!warm) return undefined;
   const { setFromC, setToC, meltedDensity } = CHOCOLATE_MATTER[shell];
@@ -27,7 +37,15 @@ export function warmestC({ kind, bulkDensity }: Pick<Filling, 'kind' | 'bulkDens
 export function warmestOf(fillings: readonly Filling[], shell: ChocolateKind, shellC: number): Answer | undefined {
   const all = fillings.flatMap((filling) => {
     const c = warmestC(filling, shell, shellC);
-    return c === undefined ? [] : [answer(c, 'temperature', 'fill.warmest', [term('filling', filling.name), term('chocolateKind', shell), term('room', shellC, 'temperature')])];
+    return c === undefined
+      ? []
+      : [
+          answer(c, 'temperature', 'fill.warmest', [
+            term('filling', filling.name),
+            term('chocolateKind', shell),
+            term('room', shellC, 'temperature'),
+          ]),
+        ];
   });
   return all.length === 0 ? undefined : all.reduce((least, one) => (one.value < least.value ? one : least));
 }

@@ -4,9 +4,23 @@ import { finishStation } from './finish';
 
 const OUTSIDE = 4 * Math.PI * 0.032 ** 2;
 const seeds = { bulkDensity: 600, pieceKg: 0.00002, pieceM: 0.0035 };
-const finish = (of: Partial<Finish> & Pick<Finish, 'kind'>, topping: typeof seeds | null = seeds) => finishStation({
-  finish: { id: 'f', name: 'f', sets: [], share: 0.2, lineM: 0.002, count: 3, meltId: 'm', fillingId: 's', ...of } as unknown as Finish, outsideM2: OUTSIDE, meltKind: of.kind === 'drizzle' || of.kind === 'stickOn' ? 'white' : undefined, topping: topping ?? undefined,
-});
+const finish = (of: Partial<Finish> & Pick<Finish, 'kind'>, topping: typeof seeds | null = seeds) =>
+  finishStation({
+    finish: {
+      id: 'f',
+      name: 'f',
+      sets: [],
+      share: 0.2,
+      lineM: 0.002,
+      count: 3,
+      meltId: 'm',
+      fillingId: 's',
+      ...of,
+    } as unknown as Finish,
+    outsideM2: OUTSIDE,
+    meltKind: of.kind === 'drizzle' || of.kind === 'stickOn' ? 'white' : undefined,
+    topping: topping ?? undefined,
+  });
 
 describe('finishing', () => {
   it('drizzles a ball of 64 mm with threads of 2 mm over a fifth of it: 1.29 m of thread, 2.5 g (mensuration)', () => {
@@ -39,10 +53,18 @@ describe('finishing', () => {
 
   it('takes in proportion to what it covers', () => {
     fc.assert(
-      fc.property(fc.constantFrom('drizzle', 'sprinkle', 'dust', 'paint'), fc.double({ min: 0.01, max: 0.5, noNaN: true }), (kind, share) => {
-        const takes = (of: number): number => [finish({ kind, share: of } as Finish)].reduce((sum, { chocolate, material }) => sum + (chocolate?.value ?? 0) + (material?.value ?? 0), 0);
-        expect(takes(2 * share)).toBeCloseTo(2 * takes(share), 12);
-      }),
+      fc.property(
+        fc.constantFrom('drizzle', 'sprinkle', 'dust', 'paint'),
+        fc.double({ min: 0.01, max: 0.5, noNaN: true }),
+        (kind, share) => {
+          const takes = (of: number): number =>
+            [finish({ kind, share: of } as Finish)].reduce(
+              (sum, { chocolate, material }) => sum + (chocolate?.value ?? 0) + (material?.value ?? 0),
+              0,
+            );
+          expect(takes(2 * share)).toBeCloseTo(2 * takes(share), 12);
+        },
+      ),
     );
   });
 });

@@ -37,7 +37,13 @@ const HELD_S = 18;
 const DUST_KG_M2 = 0.008;
 const PAINT_KG_M2 = 0.08;
 /** Until it may be touched, s. Common practice, no source; the maker's instructions win. */
-const DRIES_S: Readonly<Record<Finish['kind'], number>> = { drizzle: 10 * 60, sprinkle: 10 * 60, dust: 0, paint: 20 * 60, stickOn: 5 * 60 };
+const DRIES_S: Readonly<Record<Finish['kind'], number>> = {
+  drizzle: 10 * 60,
+  sprinkle: 10 * 60,
+  dust: 0,
+  paint: 20 * 60,
+  stickOn: 5 * 60,
+};
 
 /** Amounts, seconds and drying time of one finish, a piece. */
 export function finishStation({ finish, outsideM2, meltKind, topping }: FinishInput): FinishAnswer {
@@ -55,19 +61,40 @@ export function finishStation({ finish, outsideM2, meltKind, topping }: FinishIn
 
 function chocolateOf(finish: Finish, outsideM2: number, density: number): Answer | undefined {
   // A thread lies half round: a share of the outside over its width is its length, and its cut is half a disc.
-  if (finish.kind === 'drizzle') return answer((density * finish.share * outsideM2 * Math.PI * finish.lineM) / 8, 'mass', 'finish.drizzle', [term('outside', outsideM2, 'area'), term('covered', finish.share, 'share'), term('line', finish.lineM, 'length')]);
-  if (finish.kind === 'stickOn') return answer(density * DOT_M3 * finish.count, 'mass', 'finish.dots', [term('count', finish.count, 'count')]);
+  if (finish.kind === 'drizzle')
+    return answer((density * finish.share * outsideM2 * Math.PI * finish.lineM) / 8, 'mass', 'finish.drizzle', [
+      term('outside', outsideM2, 'area'),
+      term('covered', finish.share, 'share'),
+      term('line', finish.lineM, 'length'),
+    ]);
+  if (finish.kind === 'stickOn')
+    return answer(density * DOT_M3 * finish.count, 'mass', 'finish.dots', [term('count', finish.count, 'count')]);
   return undefined;
 }
 
 function materialOf(finish: Finish, outsideM2: number, topping: FinishInput['topping']): Answer | undefined {
-  const spread = (perM2: number, rule: string): Answer => answer(perM2 * finishShare(finish) * outsideM2, 'mass', rule, [term('outside', outsideM2, 'area'), term('covered', finishShare(finish), 'share')]);
+  const spread = (perM2: number, rule: string): Answer =>
+    answer(perM2 * finishShare(finish) * outsideM2, 'mass', rule, [
+      term('outside', outsideM2, 'area'),
+      term('covered', finishShare(finish), 'share'),
+    ]);
   switch (finish.kind) {
-    case 'drizzle': return undefined;
-    case 'sprinkle': return topping && spread(topping.bulkDensity * topping.pieceM, 'finish.sprinkle');
-    case 'dust': return spread(DUST_KG_M2, 'finish.dust');
-    case 'paint': return spread(PAINT_KG_M2, 'finish.paint');
-    case 'stickOn': return topping && answer(topping.pieceKg * finish.count, 'mass', 'finish.stuck', [term('count', finish.count, 'count'), term('pieceMass', topping.pieceKg, 'mass')]);
+    case 'drizzle':
+      return undefined;
+    case 'sprinkle':
+      return topping && spread(topping.bulkDensity * topping.pieceM, 'finish.sprinkle');
+    case 'dust':
+      return spread(DUST_KG_M2, 'finish.dust');
+    case 'paint':
+      return spread(PAINT_KG_M2, 'finish.paint');
+    case 'stickOn':
+      return (
+        topping &&
+        answer(topping.pieceKg * finish.count, 'mass', 'finish.stuck', [
+          term('count', finish.count, 'count'),
+          term('pieceMass', topping.pieceKg, 'mass'),
+        ])
+      );
   }
 }
 

@@ -9,9 +9,12 @@ describe('Casson film', () => {
   it.each([
     [8, 2.4, 0.002, 1.60338e-6],
     [12, 3, 0.003, 4.32912e-6],
-  ])('with yield stress %f Pa, viscosity %f Pa·s and %f m flows as the model says', (yieldPa, viscosityPas, h, flux) => {
-    expect(cassonFlux(WEIGHT, h, { yieldPa, viscosityPas }) / flux).toBeCloseTo(1, 5);
-  });
+  ])(
+    'with yield stress %f Pa, viscosity %f Pa·s and %f m flows as the model says',
+    (yieldPa, viscosityPas, h, flux) => {
+      expect(cassonFlux(WEIGHT, h, { yieldPa, viscosityPas }) / flux).toBeCloseTo(1, 5);
+    },
+  );
 
   it('is the integral of its own shear profile, found by quadrature', () => {
     const flow = rheologyAt('medium', 31.5);
@@ -34,13 +37,18 @@ describe('Casson film', () => {
 
   it('does not flow below its yield point, and its wave speed is the slope of the flux', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 15, noNaN: true }), fc.double({ min: 0.5, max: 5, noNaN: true }), fc.double({ min: 1e-4, max: 6e-3, noNaN: true }), (yieldPa, viscosityPas, h) => {
-        const flow = { yieldPa, viscosityPas };
-        const slope = (cassonFlux(WEIGHT, h * 1.0001, flow) - cassonFlux(WEIGHT, h * 0.9999, flow)) / (h * 0.0002);
-        const speed = cassonWaveSpeed(WEIGHT, h, flow);
-        if (WEIGHT * h < yieldPa * 0.999) expect(cassonFlux(WEIGHT, h, flow)).toBe(0);
-        expect(Math.abs(slope - speed)).toBeLessThanOrEqual(2e-3 * speed + 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 15, noNaN: true }),
+        fc.double({ min: 0.5, max: 5, noNaN: true }),
+        fc.double({ min: 1e-4, max: 6e-3, noNaN: true }),
+        (yieldPa, viscosityPas, h) => {
+          const flow = { yieldPa, viscosityPas };
+          const slope = (cassonFlux(WEIGHT, h * 1.0001, flow) - cassonFlux(WEIGHT, h * 0.9999, flow)) / (h * 0.0002);
+          const speed = cassonWaveSpeed(WEIGHT, h, flow);
+          if (WEIGHT * h < yieldPa * 0.999) expect(cassonFlux(WEIGHT, h, flow)).toBe(0);
+          expect(Math.abs(slope - speed)).toBeLessThanOrEqual(2e-3 * speed + 1e-9);
+        },
+      ),
     );
   });
 });

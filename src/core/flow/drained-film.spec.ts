@@ -34,12 +34,16 @@ describe('drained film', () => {
   it('without yield stress is Jeffreys’ film, h = √(ηz/(ρgt)) (Jeffreys 1930)', () => {
     const z = 0.02;
     const flow = { yieldPa: 0, viscosityPas: 2 };
-    expect(drainedThicknessM([{ seconds: 20, flow }], DENSITY, z, 1)).toBeCloseTo(Math.sqrt((2 * z) / (DENSITY * 9.81 * 20)), 12);
+    expect(drainedThicknessM([{ seconds: 20, flow }], DENSITY, z, 1)).toBeCloseTo(
+      Math.sqrt((2 * z) / (DENSITY * 9.81 * 20)),
+      12,
+    );
   });
 
   // Closed form worked by hand for medium chocolate at 40 °C, 20 s, no rocking, no tapping.
   it('comes to 1.54 mm at the rim and 1.64 mm at 45 degrees', () => {
-    const at = (i: number, pull: number): number => drainedThicknessM([{ seconds: 20, flow: at40 }], DENSITY, lengths[i], pull) * 1e3;
+    const at = (i: number, pull: number): number =>
+      drainedThicknessM([{ seconds: 20, flow: at40 }], DENSITY, lengths[i], pull) * 1e3;
     expect(at(last, 1)).toBeCloseTo(1.54, 2);
     expect(at(last / 2, Math.SQRT1_2)).toBeCloseTo(1.64, 2);
   });
@@ -51,17 +55,29 @@ describe('drained film', () => {
     const curvature = { mean, gauss: mean * mean };
     for (const [seconds, full] of fullEquation(at40, [20, 60], mean)) {
       for (const degrees of [45, 60, 75, 87]) {
-        const closed = drainedThicknessM([{ seconds, flow: at40 }], DENSITY, lengthAt(degrees), Math.sin((degrees * Math.PI) / 180), curvature);
+        const closed = drainedThicknessM(
+          [{ seconds, flow: at40 }],
+          DENSITY,
+          lengthAt(degrees),
+          Math.sin((degrees * Math.PI) / 180),
+          curvature,
+        );
         expect(Math.abs(closed / full(degrees) - 1)).toBeLessThan(0.04);
       }
     }
   });
 
   it('thins with time, is thinner for tapping, and two halves of one drain are the whole', () => {
-    const film = (...stages: { seconds: number; flow: Rheology }[]): number => drainedThicknessM(stages, DENSITY, lengths[last], 1);
+    const film = (...stages: { seconds: number; flow: Rheology }[]): number =>
+      drainedThicknessM(stages, DENSITY, lengths[last], 1);
     expect(film({ seconds: 40, flow: at40 })).toBeLessThan(film({ seconds: 20, flow: at40 }));
-    expect(film({ seconds: 10, flow: at40 }, { seconds: 10, flow: { ...at40, yieldPa: at40.yieldPa * 0.3 } })).toBeLessThan(film({ seconds: 20, flow: at40 }));
-    expect(film({ seconds: 10, flow: at40 }, { seconds: 10, flow: at40 })).toBeCloseTo(film({ seconds: 20, flow: at40 }), 9);
+    expect(
+      film({ seconds: 10, flow: at40 }, { seconds: 10, flow: { ...at40, yieldPa: at40.yieldPa * 0.3 } }),
+    ).toBeLessThan(film({ seconds: 20, flow: at40 }));
+    expect(film({ seconds: 10, flow: at40 }, { seconds: 10, flow: at40 })).toBeCloseTo(
+      film({ seconds: 20, flow: at40 }),
+      9,
+    );
   });
 });
 
@@ -76,18 +92,26 @@ function lengthAt(degrees: number): number {
  * The full thin-film equation on the dome by a plain explicit scheme, written apart from the closed form:
  * ∂v/∂t + (1/r) ∂(r q)/∂s = 0 with v(h) = h - H h² + H² h³/3, upside down, upwind, free outflow at the rim.
  */
-function fullEquation(flow: Rheology, moments: readonly number[], mean: number): [number, (degrees: number) => number][] {
+function fullEquation(
+  flow: Rheology,
+  moments: readonly number[],
+  mean: number,
+): [number, (degrees: number) => number][] {
   const cells = 120;
   const ds = (RADIUS * Math.PI) / 2 / cells;
   const sine = Array.from({ length: cells + 1 }, (_, i) => Math.sin((i * ds) / RADIUS));
-  const area = Array.from({ length: cells }, (_, i) => RADIUS * RADIUS * (Math.cos((i * ds) / RADIUS) - Math.cos(((i + 1) * ds) / RADIUS)));
+  const area = Array.from(
+    { length: cells },
+    (_, i) => RADIUS * RADIUS * (Math.cos((i * ds) / RADIUS) - Math.cos(((i + 1) * ds) / RADIUS)),
+  );
   const h = new Float64Array(cells).fill(0.008);
   const volume = (x: number): number => x - mean * x * x + (mean * mean * x ** 3) / 3;
   let t = 0;
   return moments.map((moment) => {
     while (t < moment - 1e-12) {
       let fastest = 0;
-      for (let i = 0; i < cells; i++) fastest = Math.max(fastest, cassonWaveSpeed(DENSITY * 9.81 * sine[i + 1], h[i], flow) / (1 - mean * h[i]) ** 2);
+      for (let i = 0; i < cells; i++)
+        fastest = Math.max(fastest, cassonWaveSpeed(DENSITY * 9.81 * sine[i + 1], h[i], flow) / (1 - mean * h[i]) ** 2);
       const dt = Math.min((0.5 * ds) / fastest, moment - t);
       let inflow = 0;
       for (let i = 0; i < cells; i++) {
@@ -99,10 +123,13 @@ function fullEquation(flow: Rheology, moments: readonly number[], mean: number):
       t += dt;
     }
     const now = h.slice();
-    return [moment, (degrees) => {
-      const place = (degrees / 90) * cells - 0.5;
-      const i = Math.floor(place);
-      return now[i] + (place - i) * (now[i + 1] - now[i]);
-    }];
+    return [
+      moment,
+      (degrees) => {
+        const place = (degrees / 90) * cells - 0.5;
+        const i = Math.floor(place);
+        return now[i] + (place - i) * (now[i + 1] - now[i]);
+      },
+    ];
   });
 }

@@ -19,7 +19,13 @@ export interface DrainStage {
  * @param pull sine of the angle the film is drawn along (the wall's slope, or more while the hand rocks the mold)
  * @param curvature mean and Gauss curvature of the wall, 1/m and 1/m²; flat when left out
  */
-export function drainedThicknessM(stages: readonly DrainStage[], density: number, lengthM: number, pull: number, curvature: Curvature = FLAT): number {
+export function drainedThicknessM(
+  stages: readonly DrainStage[],
+  density: number,
+  lengthM: number,
+  pull: number,
+  curvature: Curvature = FLAT,
+): number {
   const weight = density * WORKING_RULES.gravity;
   const { mean, gauss } = curvature;
   const wanted = lengthM / weight;

@@ -1,11 +1,20 @@
 import {
-  CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, SET_DENSITY_FACTOR, latentHeat, type ChocolateKind,
+  CHOCOLATE_CONDUCTIVITY,
+  CHOCOLATE_MATTER,
+  CHOCOLATE_SPECIFIC_HEAT,
+  SET_DENSITY_FACTOR,
+  latentHeat,
+  type ChocolateKind,
 } from '../matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import type { SlabLayer } from './heat-slab';
 
 /** Thermal properties of a chocolate as a slab layer, without thickness or start. */
-export function chocolateLayer(kind: ChocolateKind, fatShare: number, lagged: boolean): Omit<SlabLayer, 'thicknessM' | 'cells' | 'startC'> {
+export function chocolateLayer(
+  kind: ChocolateKind,
+  fatShare: number,
+  lagged: boolean,
+): Omit<SlabLayer, 'thicknessM' | 'cells' | 'startC'> {
   const matter = CHOCOLATE_MATTER[kind];
   const density = matter.meltedDensity * (lagged ? SET_DENSITY_FACTOR : 1);
   return {

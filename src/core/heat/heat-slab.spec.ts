@@ -1,11 +1,24 @@
 import { HeatSlab, type SlabLayer } from './heat-slab';
 
-const plain: SlabLayer = { thicknessM: 0.01, cells: 80, conductivity: 0.24, volumetricHeat: 2e6, latentHeat: 0, setFromC: 1, setToC: 0, lagS: 0, startC: 30 };
+const plain: SlabLayer = {
+  thicknessM: 0.01,
+  cells: 80,
+  conductivity: 0.24,
+  volumetricHeat: 2e6,
+  latentHeat: 0,
+  setFromC: 1,
+  setToC: 0,
+  lagS: 0,
+  startC: 30,
+};
 
 /** Abramowitz & Stegun 7.1.26, good to 1.5e-7. */
 function erf(x: number): number {
   const t = 1 / (1 + 0.3275911 * x);
-  return 1 - t * Math.exp(-x * x) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  return (
+    1 -
+    t * Math.exp(-x * x) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
+  );
 }
 
 describe('HeatSlab', () => {
@@ -17,7 +30,20 @@ describe('HeatSlab', () => {
     [2, 0.8006],
   ])('sets as deep as Neumann’s solution at Stefan number %f', (stefan, lambda) => {
     const drop = 20;
-    const slab = new HeatSlab([{ ...plain, thicknessM: 0.03, cells: 600, latentHeat: (plain.volumetricHeat * drop) / stefan, setFromC: 30, setToC: 29.9 }], undefined, 0);
+    const slab = new HeatSlab(
+      [
+        {
+          ...plain,
+          thicknessM: 0.03,
+          cells: 600,
+          latentHeat: (plain.volumetricHeat * drop) / stefan,
+          setFromC: 30,
+          setToC: 29.9,
+        },
+      ],
+      undefined,
+      0,
+    );
     const air = { outsideC: 30 - drop, outsideH: 1e9, insideC: 30, insideH: 0 };
     const seconds = 400;
     for (let k = 1; k <= 1000; k++) slab.step(seconds * ((k / 1000) ** 2 - ((k - 1) / 1000) ** 2), air);
@@ -44,11 +70,15 @@ describe('HeatSlab', () => {
   it('is symmetric when it is cooled from both sides', () => {
     const slab = new HeatSlab([{ ...plain, latentHeat: 6e7, setFromC: 28, setToC: 17, lagS: 30 }], undefined, 0);
     for (let k = 0; k < 50; k++) slab.step(10, { outsideC: 5, outsideH: 9, insideC: 5, insideH: 9 });
-    for (let i = 0; i < slab.size / 2; i++) expect(slab.temperatureC[i]).toBeCloseTo(slab.temperatureC[slab.size - 1 - i], 8);
+    for (let i = 0; i < slab.size / 2; i++)
+      expect(slab.temperatureC[i]).toBeCloseTo(slab.temperatureC[slab.size - 1 - i], 8);
   });
 
   it('loses exactly the heat that its faces let out, setting and curvature included', () => {
-    const layers: SlabLayer[] = [{ ...plain, thicknessM: 0.0025, cells: 3, startC: 20 }, { ...plain, thicknessM: 0.0015, cells: 4, latentHeat: 8e7, setFromC: 28, setToC: 17, lagS: 40, startC: 31.5 }];
+    const layers: SlabLayer[] = [
+      { ...plain, thicknessM: 0.0025, cells: 3, startC: 20 },
+      { ...plain, thicknessM: 0.0015, cells: 4, latentHeat: 8e7, setFromC: 28, setToC: 17, lagS: 40, startC: 31.5 },
+    ];
     const slab = new HeatSlab(layers, { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 });
     slab.addOutsideCapacity(500);
     const before = slab.heatHeld();
@@ -73,17 +103,40 @@ describe('HeatSlab', () => {
 
   // Two half-spaces brought together: contact temperature from effusivities, erf law within (Carslaw & Jaeger, chapter 2).
   it('meets a cool endless wall at the contact temperature, and warms it by the erf law', () => {
-    const chocolate = { ...plain, conductivity: 0.24, volumetricHeat: 1250 * 1650, startC: 34, thicknessM: 0.02, cells: 400 };
-    const silicone = { ...plain, conductivity: 0.2, volumetricHeat: 1150 * 1300, startC: 20, thicknessM: 0.02, cells: 400 };
+    const chocolate = {
+      ...plain,
+      conductivity: 0.24,
+      volumetricHeat: 1250 * 1650,
+      startC: 34,
+      thicknessM: 0.02,
+      cells: 400,
+    };
+    const silicone = {
+      ...plain,
+      conductivity: 0.2,
+      volumetricHeat: 1150 * 1300,
+      startC: 20,
+      thicknessM: 0.02,
+      cells: 400,
+    };
     const slab = new HeatSlab([silicone, chocolate]);
     const seconds = 20;
-    for (let k = 1; k <= 400; k++) slab.step(seconds * ((k / 400) ** 2 - ((k - 1) / 400) ** 2), { outsideC: 20, outsideH: 0, insideC: 34, insideH: 0 });
+    for (let k = 1; k <= 400; k++)
+      slab.step(seconds * ((k / 400) ** 2 - ((k - 1) / 400) ** 2), {
+        outsideC: 20,
+        outsideH: 0,
+        insideC: 34,
+        insideH: 0,
+      });
     const contact = slab.faceC(400);
     expect(contact).toBeCloseTo(27.87, 1);
     const depth = 0.0015;
     const cell = 400 + Math.round(depth / slab.width[400] - 0.5);
     const centre = (cell - 400 + 0.5) * slab.width[400];
     const diffusivity = chocolate.conductivity / chocolate.volumetricHeat;
-    expect(slab.temperatureC[cell]).toBeCloseTo(27.877 + (34 - 27.877) * erf(centre / (2 * Math.sqrt(diffusivity * seconds))), 1);
+    expect(slab.temperatureC[cell]).toBeCloseTo(
+      27.877 + (34 - 27.877) * erf(centre / (2 * Math.sqrt(diffusivity * seconds))),
+      1,
+    );
   });
 });

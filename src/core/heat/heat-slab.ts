@@ -118,12 +118,14 @@ export class HeatSlab {
         this.lag[i] = layer.lagS;
         this.halfResistance[i] = dx / (2 * layer.conductivity);
         this.temperatureC[i] = layer.startC;
-        if (layer.latentHeat > 0 && layer.lagS === 0) this.setFraction[i] = setFractionAt(layer.startC, layer.setFromC, this.span[i]);
+        if (layer.latentHeat > 0 && layer.lagS === 0)
+          this.setFraction[i] = setFractionAt(layer.startC, layer.setFromC, this.span[i]);
         depth += dx;
         this.faceArea[i + 1] = area(depth);
       }
     }
-    for (let f = 1; f < this.size; f++) this.conductance[f] = this.faceArea[f] / (this.halfResistance[f - 1] + this.halfResistance[f]);
+    for (let f = 1; f < this.size; f++)
+      this.conductance[f] = this.faceArea[f] / (this.halfResistance[f - 1] + this.halfResistance[f]);
     return [...starts, this.size];
   }
 
@@ -159,14 +161,16 @@ export class HeatSlab {
       if (this.latent[i] > 0) this.setFraction[i] = this.advanced(i, next[i]);
       temperatureC[i] = next[i];
     }
-    this.heatOut += dt * (this.conductance[0] * (next[0] - air.outsideC) + this.conductance[size] * (next[size - 1] - air.insideC));
+    this.heatOut +=
+      dt * (this.conductance[0] * (next[0] - air.outsideC) + this.conductance[size] * (next[size - 1] - air.insideC));
     return largest;
   }
 
   private setFaces(air: SlabAir): void {
     const last = this.size;
     this.conductance[0] = air.outsideH > 0 ? this.faceArea[0] / (1 / air.outsideH + this.halfResistance[0]) : 0;
-    this.conductance[last] = air.insideH > 0 ? this.faceArea[last] / (1 / air.insideH + this.halfResistance[last - 1]) : 0;
+    this.conductance[last] =
+      air.insideH > 0 ? this.faceArea[last] / (1 / air.insideH + this.halfResistance[last - 1]) : 0;
   }
 
   /**

@@ -30,7 +30,12 @@ export function bandProblem(kind: ChocolateKind, bands: Bands): BandProblem | un
   for (let i = 1; i < ordered.length; i++) {
     if (bands[ordered[i - 1]] > bands[ordered[i]]) return { lower: ordered[i - 1], upper: ordered[i] };
   }
-  if (kind === 'compound') return bands.workFromC > bands.meltToC ? { lower: 'workFromC', upper: 'meltToC' } : bands.meltToC > bands.ceilingC ? { lower: 'meltToC', upper: 'ceilingC' } : undefined;
+  if (kind === 'compound')
+    return bands.workFromC > bands.meltToC
+      ? { lower: 'workFromC', upper: 'meltToC' }
+      : bands.meltToC > bands.ceilingC
+        ? { lower: 'meltToC', upper: 'ceilingC' }
+        : undefined;
   if (bands.seedToC < bands.workFromC) return { lower: 'workFromC', upper: 'seedToC' };
   if (bands.seedToC >= bands.meltToC) return { lower: 'seedToC', upper: 'meltToC' };
   return bands.ceilingC > bands.meltToC ? { lower: 'ceilingC', upper: 'meltToC' } : undefined;

@@ -27,10 +27,54 @@ export interface ChocolateMatter {
 }
 
 export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> = {
-  dark: { meltedDensity: 1260, fatShare: 0.4, setFromC: 28, setToC: 17, settingLagS: 35, meltToC: 45, seedToC: 32, workFromC: 31, workToC: 32, ceilingC: 33 },
-  milk: { meltedDensity: 1240, fatShare: 0.36, setFromC: 27, setToC: 16, settingLagS: 35, meltToC: 45, seedToC: 32, workFromC: 29, workToC: 30, ceilingC: 31 },
-  white: { meltedDensity: 1220, fatShare: 0.38, setFromC: 27, setToC: 16, settingLagS: 35, meltToC: 45, seedToC: 32, workFromC: 28, workToC: 31, ceilingC: 32 },
-  compound: { meltedDensity: 1250, fatShare: 0.32, setFromC: 32, setToC: 20, settingLagS: 45, meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 },
+  dark: {
+    meltedDensity: 1260,
+    fatShare: 0.4,
+    setFromC: 28,
+    setToC: 17,
+    settingLagS: 35,
+    meltToC: 45,
+    seedToC: 32,
+    workFromC: 31,
+    workToC: 32,
+    ceilingC: 33,
+  },
+  milk: {
+    meltedDensity: 1240,
+    fatShare: 0.36,
+    setFromC: 27,
+    setToC: 16,
+    settingLagS: 35,
+    meltToC: 45,
+    seedToC: 32,
+    workFromC: 29,
+    workToC: 30,
+    ceilingC: 31,
+  },
+  white: {
+    meltedDensity: 1220,
+    fatShare: 0.38,
+    setFromC: 27,
+    setToC: 16,
+    settingLagS: 35,
+    meltToC: 45,
+    seedToC: 32,
+    workFromC: 28,
+    workToC: 31,
+    ceilingC: 32,
+  },
+  compound: {
+    meltedDensity: 1250,
+    fatShare: 0.32,
+    setFromC: 32,
+    setToC: 20,
+    settingLagS: 45,
+    meltToC: 38,
+    seedToC: 34,
+    workFromC: 34,
+    workToC: 38,
+    ceilingC: 40,
+  },
 };
 
 /** Set chocolate is this much denser than melted. From memory. */
@@ -69,7 +113,8 @@ export function cassonAt40(fluidity: Fluidity): Rheology {
 /** The class whose viscosity is nearest, by ratio. */
 export function nearestClass(fluidity: Fluidity): FluidityClass {
   if (typeof fluidity === 'string') return fluidity;
-  const away = (name: FluidityClass): number => Math.abs(Math.log(CASSON_AT_40[name].viscosityPas / fluidity.viscosityPas));
+  const away = (name: FluidityClass): number =>
+    Math.abs(Math.log(CASSON_AT_40[name].viscosityPas / fluidity.viscosityPas));
   return FLUIDITY_CLASSES.reduce((best, name) => (away(name) < away(best) ? name : best));
 }
 
@@ -82,7 +127,10 @@ export function nearestClass(fluidity: Fluidity): FluidityClass {
  */
 export function rheologyAt(fluidity: Fluidity, temperatureC: number): Rheology {
   const at40 = cassonAt40(fluidity);
-  return { yieldPa: at40.yieldPa * yieldPerKelvin(temperatureC), viscosityPas: at40.viscosityPas * viscosityPerKelvin(temperatureC) };
+  return {
+    yieldPa: at40.yieldPa * yieldPerKelvin(temperatureC),
+    viscosityPas: at40.viscosityPas * viscosityPerKelvin(temperatureC),
+  };
 }
 
 /** Yield stress at a temperature over that at 40 °C: 3 % a kelvin. Working rule. */

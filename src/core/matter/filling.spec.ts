@@ -1,7 +1,15 @@
 import { FILLING_MATTER, type FillingKind } from './filling';
 
 /** Densities of what fillings are made of, kg/m³: handbook values, from memory. */
-const PART = { chocolate: 1260, cream: 1000, sucrose: 1587, water: 998, fat: 915, milkSolids: 1350, nutSolids: 1400 } as const;
+const PART = {
+  chocolate: 1260,
+  cream: 1000,
+  sucrose: 1587,
+  water: 998,
+  fat: 915,
+  milkSolids: 1350,
+  nutSolids: 1400,
+} as const;
 
 describe('the density of a filling', () => {
   // Usual compositions by weight, from memory: volumes of the parts added, no air, no shrinkage.

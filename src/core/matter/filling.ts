@@ -1,4 +1,15 @@
-export const FILLING_KINDS = ['powder', 'ganache', 'caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'marshmallow', 'sweets', 'surprise'] as const;
+export const FILLING_KINDS = [
+  'powder',
+  'ganache',
+  'caramel',
+  'nutButter',
+  'custard',
+  'fruit',
+  'crumbs',
+  'marshmallow',
+  'sweets',
+  'surprise',
+] as const;
 export type FillingKind = (typeof FILLING_KINDS)[number];
 
 /** How long what holds a filling keeps, in broad classes: as the chocolate itself, some weeks in a cool place, some days in the cold. */

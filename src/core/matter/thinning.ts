@@ -10,7 +10,10 @@ const YIELD_PER_HUNDREDTH = 0.08;
  */
 export function thinned(fluidity: Fluidity, share: number): Rheology {
   const { yieldPa, viscosityPas } = cassonAt40(fluidity);
-  return { yieldPa: yieldPa * Math.exp(-100 * share * YIELD_PER_HUNDREDTH), viscosityPas: viscosityPas * Math.exp(-100 * share * VISCOSITY_PER_HUNDREDTH) };
+  return {
+    yieldPa: yieldPa * Math.exp(-100 * share * YIELD_PER_HUNDREDTH),
+    viscosityPas: viscosityPas * Math.exp(-100 * share * VISCOSITY_PER_HUNDREDTH),
+  };
 }
 
 /** Share of fat that brings the viscosity from one value to a lower one; 0 where it is that low already. */

@@ -20,7 +20,9 @@ const FILLED_SHARE = 0.6;
 /** Heat capacity of the part of a bowl that its chocolate wets, J/K: the rest stays as cool as the room. */
 export function bowlHeat(bowl: Bowl, chocolateM3: number): number {
   const radius = bowl.diameterM / 2;
-  return bowl.kg * BOWL_MATTER[bowl.material].specificHeat * (wettedM2(bowl, chocolateM3) / (2 * Math.PI * radius * radius));
+  return (
+    bowl.kg * BOWL_MATTER[bowl.material].specificHeat * (wettedM2(bowl, chocolateM3) / (2 * Math.PI * radius * radius))
+  );
 }
 
 /** Room of a bowl taken as half a sphere as wide as its top, m³. */

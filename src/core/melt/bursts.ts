@@ -73,7 +73,10 @@ export function planBursts(input: BurstInput): BurstPlan {
 }
 
 /** The longest burst that leaves no spot above the ceiling and does not go past the target, and the heat held after it; undefined where even the shortest does. */
-export function longestBurst(input: Omit<BurstInput, 'startC'>, heat: number): { burst: Burst; heat: number } | undefined {
+export function longestBurst(
+  input: Omit<BurstInput, 'startC'>,
+  heat: number,
+): { burst: Burst; heat: number } | undefined {
   const { pot, power, targetC, ceilingC } = input;
   const scale = Math.max(1, pot.kg / FULL_LENGTH_KG) * (power <= GENTLE_POWER ? GENTLE_FACTOR : 1);
   for (const length of input.toTheDegree ? [...LENGTHS, ...SHORTEST] : LENGTHS) {
@@ -84,12 +87,22 @@ export function longestBurst(input: Omit<BurstInput, 'startC'>, heat: number): {
   return undefined;
 }
 
-function burstOf({ pot, fullW, power, uneven }: Omit<BurstInput, 'startC'>, heat: number, seconds: number): { burst: Burst; heat: number } {
+function burstOf(
+  { pot, fullW, power, uneven }: Omit<BurstInput, 'startC'>,
+  heat: number,
+  seconds: number,
+): { burst: Burst; heat: number } {
   const after = heatedPot(pot, heat, fullW * power, seconds);
   const risen = after - heat;
   const coolestC = potTemperatureC(pot, heat + (1 - uneven) * risen);
   return {
     heat: after,
-    burst: { seconds, power, hottestC: potTemperatureC(pot, heat + (1 + uneven) * risen), afterC: potTemperatureC(pot, after), lumps: coolestC < pot.chocolate.meltedFromC },
+    burst: {
+      seconds,
+      power,
+      hottestC: potTemperatureC(pot, heat + (1 + uneven) * risen),
+      afterC: potTemperatureC(pot, after),
+      lumps: coolestC < pot.chocolate.meltedFromC,
+    },
   };
 }

@@ -1,5 +1,12 @@
 import { drainedThicknessM } from '../flow/drained-film';
-import { CASSON_AT_40, FLUIDITY_CLASSES, cassonAt40, rheologyAt, type FluidityClass, type Rheology } from '../matter/chocolate';
+import {
+  CASSON_AT_40,
+  FLUIDITY_CLASSES,
+  cassonAt40,
+  rheologyAt,
+  type FluidityClass,
+  type Rheology,
+} from '../matter/chocolate';
 import type { DripReading } from '../record/chocolate';
 
 /** What a class would leave on the card, kg. */
@@ -40,7 +47,12 @@ const TOP = FLUIDITY_CLASSES.length - 1;
  * that the coats use; it is summed over the card.
  * @param flow at the temperature of the test
  */
-export function onCardKg({ cardWidthM, dippedM }: Pick<DripReading, 'cardWidthM' | 'dippedM'>, flow: Rheology, density: number, seconds: number): number {
+export function onCardKg(
+  { cardWidthM, dippedM }: Pick<DripReading, 'cardWidthM' | 'dippedM'>,
+  flow: Rheology,
+  density: number,
+  seconds: number,
+): number {
   let film = 0;
   for (let i = 0; i < STRIPS; i++) {
     film += drainedThicknessM([{ seconds, flow }], density, (dippedM * (i + 0.5)) / STRIPS, 1) / STRIPS;
@@ -57,8 +69,11 @@ export function dripTest(reading: DripReading, density: number): DripResult | Dr
   const { first, second, cardWidthM, dippedM } = reading;
   if (second && second.seconds <= first.seconds) return { ok: false, problem: 'order' };
   if (second && second.kg > first.kg) return { ok: false, problem: 'gains' };
-  const weight = (flow: Rheology, seconds: number): number => onCardKg(reading, rheologyAt(flow, reading.celsius), density, seconds);
-  const ladder = [first, ...(second ? [second] : [])].map(({ seconds, kg }) => ladderAt((flow) => weight(flow, seconds), kg));
+  const weight = (flow: Rheology, seconds: number): number =>
+    onCardKg(reading, rheologyAt(flow, reading.celsius), density, seconds);
+  const ladder = [first, ...(second ? [second] : [])].map(({ seconds, kg }) =>
+    ladderAt((flow) => weight(flow, seconds), kg),
+  );
   const mean = ladder.reduce((sum, place) => sum + place, 0) / ladder.length;
   const wettedM2 = 2 * cardWidthM * dippedM;
   const thickest = weight(CASSON_AT_40.veryThick, first.seconds);
@@ -69,7 +84,11 @@ export function dripTest(reading: DripReading, density: number): DripResult | Dr
     ladder,
     filmM: first.kg / density / wettedM2,
     wettedM2,
-    expected: FLUIDITY_CLASSES.map((fluidity) => ({ fluidity, firstKg: weight(CASSON_AT_40[fluidity], first.seconds), secondKg: second && weight(CASSON_AT_40[fluidity], second.seconds) })),
+    expected: FLUIDITY_CLASSES.map((fluidity) => ({
+      fluidity,
+      firstKg: weight(CASSON_AT_40[fluidity], first.seconds),
+      secondKg: second && weight(CASSON_AT_40[fluidity], second.seconds),
+    })),
     disagree: ladder.length > 1 && Math.abs(ladder[0] - ladder[1]) > 1.2,
     beyond: first.kg > 1.15 * thickest ? 'thicker' : first.kg < thinnest / 1.15 ? 'thinner' : undefined,
   };

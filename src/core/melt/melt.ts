@@ -63,12 +63,30 @@ export function meltStation(input: MeltInput): MeltPlan {
   const burstSeconds = plan.steps.reduce((sum, step) => sum + (step.key === 'burst' ? step.burst.seconds : 0), 0);
   const lotTerms = [term('melted', input.totalKg, 'mass'), term('atOnce', most, 'mass')];
   return {
-    input, lots, perLotKg, plan,
+    input,
+    lots,
+    perLotKg,
+    plan,
     // Work begins with the first bowlful; further ones are melted while the molds chill.
-    ready: answer(plan.seconds, 'duration', 'melt.ready', [term('bowlfuls', lots, 'count'), term('perBowl', perLotKg, 'mass')], [plan.seconds * READY_SPREAD[0], plan.seconds * READY_SPREAD[1]]),
-    melted: answer(plan.meltedKg * lots, 'mass', 'melt.melted', [term('melted', input.totalKg, 'mass'), term('seed', plan.seedKg * lots, 'mass')]),
+    ready: answer(
+      plan.seconds,
+      'duration',
+      'melt.ready',
+      [term('bowlfuls', lots, 'count'), term('perBowl', perLotKg, 'mass')],
+      [plan.seconds * READY_SPREAD[0], plan.seconds * READY_SPREAD[1]],
+    ),
+    melted: answer(plan.meltedKg * lots, 'mass', 'melt.melted', [
+      term('melted', input.totalKg, 'mass'),
+      term('seed', plan.seedKg * lots, 'mass'),
+    ]),
     seed: seedAnswer(input, perLotKg, lots, plan),
-    bursts: burstSeconds > 0 ? answer(burstSeconds, 'duration', 'melt.bursts', burstTerms(input, perLotKg), [burstSeconds / spread, burstSeconds * spread]) : undefined,
+    bursts:
+      burstSeconds > 0
+        ? answer(burstSeconds, 'duration', 'melt.bursts', burstTerms(input, perLotKg), [
+            burstSeconds / spread,
+            burstSeconds * spread,
+          ])
+        : undefined,
     perLot: answer(perLotKg, 'mass', 'melt.perLot', lotTerms),
   };
 }
@@ -82,18 +100,38 @@ export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]):
   const bath = hotBath(input.way, input.bowl, perLotKg, input.density);
   const watts = bath ? 0 : input.fullW(perLotKg) * Math.min(0.5, input.power);
   // Held below the classic figure on purpose, the band is a kelvin either way of where it is held.
-  const band = workingC <= bands.workFromC ? { workFromC: workingC - 1, workToC: workingC } : { workFromC: bands.workFromC, workToC: bands.workToC };
+  const band =
+    workingC <= bands.workFromC
+      ? { workFromC: workingC - 1, workToC: workingC }
+      : { workFromC: bands.workFromC, workToC: bands.workToC };
   const backToC = Math.min(band.workToC, Math.max(workingC, (band.workFromC + band.workToC) / 2));
   const window = workingSeconds(bowl, workingC, band);
   const reheatIn = bath ? inBath(bowl, bath) : bowl;
-  const terms = [term('workingTemperature', workingC, 'temperature'), term('leavesBand', band.workFromC, 'temperature'), term('room', input.roomC, 'temperature'), term('jacket', input.jacket)];
+  const terms = [
+    term('workingTemperature', workingC, 'temperature'),
+    term('leavesBand', band.workFromC, 'temperature'),
+    term('room', input.roomC, 'temperature'),
+    term('jacket', input.jacket),
+  ];
   return {
     ...made,
     backToC,
     window: answer(window, 'duration', 'melt.window', terms, [workingSeconds(nearlyEmpty, workingC, band), window]),
-    reheats: answer(reheatsNeeded(bowl, workingC, backToC, band, stretches), 'count', 'melt.reheats', [term('window', window, 'duration'), term('backTo', backToC, 'temperature')],
-      [reheatsNeeded(bowl, workingC, backToC, band, stretches), reheatsNeeded(nearlyEmpty, workingC, backToC, band, stretches)]),
-    reheat: answer(reheatSeconds(reheatIn, band.workFromC, backToC, watts), 'duration', 'melt.reheat', [term('leavesBand', band.workFromC, 'temperature'), term('backTo', backToC, 'temperature'), term('perBowl', perLotKg, 'mass')]),
+    reheats: answer(
+      reheatsNeeded(bowl, workingC, backToC, band, stretches),
+      'count',
+      'melt.reheats',
+      [term('window', window, 'duration'), term('backTo', backToC, 'temperature')],
+      [
+        reheatsNeeded(bowl, workingC, backToC, band, stretches),
+        reheatsNeeded(nearlyEmpty, workingC, backToC, band, stretches),
+      ],
+    ),
+    reheat: answer(reheatSeconds(reheatIn, band.workFromC, backToC, watts), 'duration', 'melt.reheat', [
+      term('leavesBand', band.workFromC, 'temperature'),
+      term('backTo', backToC, 'temperature'),
+      term('perBowl', perLotKg, 'mass'),
+    ]),
     plan: { ...plan, curve: [...plan.curve, ...cooling(bowl, plan, window)] },
   };
 }
@@ -120,10 +158,18 @@ function cooling(bowl: Pot, plan: SchoolPlan, window: number): { seconds: number
 function seedAnswer(input: MeltInput, perLotKg: number, lots: number, plan: SchoolPlan): Answer {
   const at = (roomK: number, meltK: number): number => {
     const { bands, roomC } = input;
-    return (seedingBy({ ...input, kg: perLotKg, roomC: roomC + roomK, bands: { ...bands, meltToC: bands.meltToC + meltK } }, input.school)?.seedKg ?? 0) * lots;
+    return (
+      (seedingBy(
+        { ...input, kg: perLotKg, roomC: roomC + roomK, bands: { ...bands, meltToC: bands.meltToC + meltK } },
+        input.school,
+      )?.seedKg ?? 0) * lots
+    );
   };
   const terms: Term[] = [
-    term('school', input.school), term('melted', input.totalKg, 'mass'), term('meltedTo', input.bands.meltToC, 'temperature'), term('seededTo', Math.max(input.bands.seedToC, input.workingC), 'temperature'),
+    term('school', input.school),
+    term('melted', input.totalKg, 'mass'),
+    term('meltedTo', input.bands.meltToC, 'temperature'),
+    term('seededTo', Math.max(input.bands.seedToC, input.workingC), 'temperature'),
     term('room', input.roomC, 'temperature'),
   ];
   if (plan.seedKg === 0) return answer(0, 'mass', 'melt.seed', terms);
@@ -133,5 +179,10 @@ function seedAnswer(input: MeltInput, perLotKg: number, lots: number, plan: Scho
 }
 
 function burstTerms(input: MeltInput, kg: number): Term[] {
-  return [term('perBowl', kg, 'mass'), term('delivered', input.fullW(kg) * input.power, 'power'), term('meltedTo', input.bands.meltToC, 'temperature'), term('room', input.roomC, 'temperature')];
+  return [
+    term('perBowl', kg, 'mass'),
+    term('delivered', input.fullW(kg) * input.power, 'power'),
+    term('meltedTo', input.bands.meltToC, 'temperature'),
+    term('room', input.roomC, 'temperature'),
+  ];
 }

@@ -7,7 +7,12 @@ interface Odex {
   readonly Solver: new (dimension: number) => {
     absoluteTolerance: number;
     relativeTolerance: number;
-    solve(derivative: (x: number, y: number[]) => number[], from: number, start: number[], to: number): { readonly y: number[] };
+    solve(
+      derivative: (x: number, y: number[]) => number[],
+      from: number,
+      start: number[],
+      to: number,
+    ): { readonly y: number[] };
   };
 }
 const { Solver } = jest.requireActual<Odex>('odex');
@@ -15,8 +20,16 @@ const { Solver } = jest.requireActual<Odex>('odex');
 const pot: Pot = { chocolate: meltable('dark', 0.4, 31), kg: 0.45, bowlHeat: 110, lossWK: 0.5, aroundC: 19.5 };
 
 const anyPot: fc.Arbitrary<Pot> = fc.record({
-  kg: fc.double({ min: 0.02, max: 3, noNaN: true }), bowlHeat: fc.double({ min: 5, max: 600, noNaN: true }), lossWK: fc.oneof(fc.constant(0), fc.double({ min: 0.001, max: 6, noNaN: true })), aroundC: fc.double({ min: 5, max: 80, noNaN: true }),
-  chocolate: fc.record({ kind: fc.constantFrom('dark' as const, 'compound' as const), fatShare: fc.double({ min: 0, max: 0.7, noNaN: true }) }).map(({ kind, fatShare }) => meltable(kind, fatShare, 33)),
+  kg: fc.double({ min: 0.02, max: 3, noNaN: true }),
+  bowlHeat: fc.double({ min: 5, max: 600, noNaN: true }),
+  lossWK: fc.oneof(fc.constant(0), fc.double({ min: 0.001, max: 6, noNaN: true })),
+  aroundC: fc.double({ min: 5, max: 80, noNaN: true }),
+  chocolate: fc
+    .record({
+      kind: fc.constantFrom('dark' as const, 'compound' as const),
+      fatShare: fc.double({ min: 0, max: 0.7, noNaN: true }),
+    })
+    .map(({ kind, fatShare }) => meltable(kind, fatShare, 33)),
 });
 const temperature = fc.double({ min: 5, max: 60, noNaN: true });
 
@@ -25,7 +38,12 @@ function byOdex(of: Pot, fromC: number, watts: number, seconds: number): number 
   const solver = new Solver(1);
   solver.absoluteTolerance = 1e-6;
   solver.relativeTolerance = 1e-9;
-  const { y } = solver.solve((_, [heat]) => [watts - of.lossWK * (potTemperatureC(of, heat) - of.aroundC)], 0, [potHeat(of, fromC)], seconds);
+  const { y } = solver.solve(
+    (_, [heat]) => [watts - of.lossWK * (potTemperatureC(of, heat) - of.aroundC)],
+    0,
+    [potHeat(of, fromC)],
+    seconds,
+  );
   return potTemperatureC(of, y[0]);
 }
 
@@ -49,7 +67,11 @@ describe('a pot of chocolate', () => {
   });
 
   it('holds heat and temperature as inverses, in any state', () => {
-    fc.assert(fc.property(anyPot, temperature, (of, celsius) => expect(potTemperatureC(of, potHeat(of, celsius))).toBeCloseTo(celsius, 9)));
+    fc.assert(
+      fc.property(anyPot, temperature, (of, celsius) =>
+        expect(potTemperatureC(of, potHeat(of, celsius))).toBeCloseTo(celsius, 9),
+      ),
+    );
   });
 
   it('comes to the same in one step as in many, and never past what surrounds it', () => {
@@ -68,12 +90,23 @@ describe('a pot of chocolate', () => {
 
   it('takes as long to a temperature as it says', () => {
     fc.assert(
-      fc.property(anyPot, temperature, temperature, fc.oneof(fc.constant(0), fc.double({ min: 0.1, max: 900, noNaN: true })), (of, fromC, toC, watts) => {
-        const seconds = secondsToReach(of, fromC, toC, watts);
-        if (Number.isFinite(seconds)) expect(potTemperatureC(of, heatedPot(of, potHeat(of, fromC), watts, seconds))).toBeCloseTo(toC, 6);
-        // Never reached: however long it stands, it is still on the side that it started from.
-        else expect(Math.sign(potTemperatureC(of, heatedPot(of, potHeat(of, fromC), watts, 1e5)) - toC) * Math.sign(fromC - toC)).toBeGreaterThanOrEqual(0);
-      }),
+      fc.property(
+        anyPot,
+        temperature,
+        temperature,
+        fc.oneof(fc.constant(0), fc.double({ min: 0.1, max: 900, noNaN: true })),
+        (of, fromC, toC, watts) => {
+          const seconds = secondsToReach(of, fromC, toC, watts);
+          if (Number.isFinite(seconds))
+            expect(potTemperatureC(of, heatedPot(of, potHeat(of, fromC), watts, seconds))).toBeCloseTo(toC, 6);
+          // Never reached: however long it stands, it is still on the side that it started from.
+          else
+            expect(
+              Math.sign(potTemperatureC(of, heatedPot(of, potHeat(of, fromC), watts, 1e5)) - toC) *
+                Math.sign(fromC - toC),
+            ).toBeGreaterThanOrEqual(0);
+        },
+      ),
     );
   });
 });

@@ -20,7 +20,10 @@ export function meltedPot(pot: Pot): Pot {
 /** Heat held by pot and chocolate, J, against solid at 0 °C. */
 export function potHeat(pot: Pot, temperatureC: number): number {
   const { kg, bowlHeat, chocolate } = pot;
-  return (kg * CHOCOLATE_SPECIFIC_HEAT + bowlHeat) * temperatureC + kg * latentHeat(chocolate.fatShare) * meltedShare(chocolate, temperatureC);
+  return (
+    (kg * CHOCOLATE_SPECIFIC_HEAT + bowlHeat) * temperatureC +
+    kg * latentHeat(chocolate.fatShare) * meltedShare(chocolate, temperatureC)
+  );
 }
 
 /** Temperature, °C, of a pot that holds this heat, J: the inverse of `potHeat`. */
@@ -52,11 +55,22 @@ export function heatedPot(pot: Pot, heatJ: number, watts: number, seconds: numbe
     const rising = watts > pot.lossWK * (potTemperatureC(pot, held) - pot.aroundC);
     const melting = rising ? held >= low && held < high : held > low && held <= high;
     const capacity = melting ? plain + latent / (toC - fromC) : plain;
-    const corner = rising ? (held < low ? low : held < high ? high : Infinity) : held > high ? high : held > low ? low : -Infinity;
+    const corner = rising
+      ? held < low
+        ? low
+        : held < high
+          ? high
+          : Infinity
+      : held > high
+        ? high
+        : held > low
+          ? low
+          : -Infinity;
     const t = potTemperatureC(pot, held);
     const reach = secondsTo(t + (corner - held) / capacity, t, capacity, pot, watts);
     const step = Math.min(left, reach);
-    held = step === reach && Number.isFinite(corner) ? corner : held + capacity * (after(t, capacity, pot, watts, step) - t);
+    held =
+      step === reach && Number.isFinite(corner) ? corner : held + capacity * (after(t, capacity, pot, watts, step) - t);
     left -= step;
   }
   return held;
@@ -70,9 +84,17 @@ export function secondsToReach(pot: Pot, fromC: number, toC: number, watts: numb
   const rising = target > start;
   const steady = pot.lossWK > 0 ? pot.aroundC + watts / pot.lossWK : watts > 0 ? Infinity : fromC;
   if (rising ? steady <= toC : steady >= toC) return Infinity;
-  const corners = [pot.chocolate.solidToC, pot.chocolate.meltedFromC].filter((corner) => (rising ? corner > fromC && corner < toC : corner < fromC && corner > toC));
+  const corners = [pot.chocolate.solidToC, pot.chocolate.meltedFromC].filter((corner) =>
+    rising ? corner > fromC && corner < toC : corner < fromC && corner > toC,
+  );
   const stops = [fromC, ...(rising ? corners : corners.reverse()), toC];
-  return stops.slice(1).reduce((sum, stop, i) => sum + secondsTo(stop, stops[i], (potHeat(pot, stop) - potHeat(pot, stops[i])) / (stop - stops[i]), pot, watts), 0);
+  return stops
+    .slice(1)
+    .reduce(
+      (sum, stop, i) =>
+        sum + secondsTo(stop, stops[i], (potHeat(pot, stop) - potHeat(pot, stops[i])) / (stop - stops[i]), pot, watts),
+      0,
+    );
 }
 
 function after(t: number, capacity: number, { lossWK, aroundC }: Pot, watts: number, seconds: number): number {

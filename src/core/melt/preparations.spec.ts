@@ -2,7 +2,13 @@ import { CASSON_AT_40 } from '../matter/chocolate';
 import { thinned, thinnerKg, thinnerShare } from '../matter/thinning';
 import { COCOA_BUTTER_COLOUR, caramelised, cocoaButterColour, ganache, type PreparationPlace } from './preparations';
 
-const place: PreparationPlace = { bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 }, roomC: 20, fridgeC: 5, microwaveW: 800, microwaveFactor: 1 };
+const place: PreparationPlace = {
+  bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 },
+  roomC: 20,
+  fridgeC: 5,
+  microwaveW: 800,
+  microwaveFactor: 1,
+};
 
 describe('ganache', () => {
   // Common practice, no source: near 1:1 by weight for dark, a little more chocolate than cream for white.
@@ -37,7 +43,14 @@ describe('coloured cocoa butter', () => {
   it('is ten parts colour to a hundred', () => {
     const { colour, cocoaButter } = cocoaButterColour(0.11);
     expect([colour.value, cocoaButter.value]).toEqual([expect.closeTo(0.01, 12), expect.closeTo(0.1, 12)]);
-    expect(COCOA_BUTTER_COLOUR).toEqual({ meltC: 45, useC: 29, restFromS: 14_400, restToS: 28_800, restFromC: 18, restToC: 22 });
+    expect(COCOA_BUTTER_COLOUR).toEqual({
+      meltC: 45,
+      useC: 29,
+      restFromS: 14_400,
+      restToS: 28_800,
+      restFromC: 18,
+      restToC: 22,
+    });
   });
 });
 

@@ -46,7 +46,13 @@ export interface GanacheAnswer {
 }
 
 /** A ganache of chocolate and cream, scaled to an amount, with the time it cools to where it may go into a shell. */
-export function ganache(kg: number, kind: ChocolateKind, fatShare: number, use: GanacheUse, place: PreparationPlace): GanacheAnswer {
+export function ganache(
+  kg: number,
+  kind: ChocolateKind,
+  fatShare: number,
+  use: GanacheUse,
+  place: PreparationPlace,
+): GanacheAnswer {
   const ratio = CHOCOLATE_TO_CREAM[kind] * BY_USE[use];
   const chocolateKg = (kg * ratio) / (1 + ratio);
   const creamKg = kg - chocolateKg;
@@ -54,24 +60,44 @@ export function ganache(kg: number, kind: ChocolateKind, fatShare: number, use: 
   const shell = potOf('microwave', place.bowl, chocolate, kg, 1100, place.roomC, 'none');
   // Cream's heat beyond that of chocolate counts with the bowl, so that one pot holds both.
   const pot: Pot = { ...shell, kg: chocolateKg, bowlHeat: shell.bowlHeat + creamKg * CREAM_SPECIFIC_HEAT };
-  const heat = chocolateKg * heatHeld(chocolate, place.roomC) + creamKg * CREAM_SPECIFIC_HEAT * CREAM_C + shell.bowlHeat * place.roomC;
+  const heat =
+    chocolateKg * heatHeld(chocolate, place.roomC) +
+    creamKg * CREAM_SPECIFIC_HEAT * CREAM_C +
+    shell.bowlHeat * place.roomC;
   const mixedC = potTemperatureC(pot, heat);
   const cool = meltedPot(pot);
-  const until = (aroundC: number, factor: number): number => secondsToReach({ ...cool, aroundC, lossWK: cool.lossWK * factor }, Math.max(mixedC, FILLING_C), FILLING_C, 0);
+  const until = (aroundC: number, factor: number): number =>
+    secondsToReach({ ...cool, aroundC, lossWK: cool.lossWK * factor }, Math.max(mixedC, FILLING_C), FILLING_C, 0);
   const terms = [term('amount', kg, 'mass'), term('chocolateToCream', ratio, 'ratio')];
   const cooling = [term('mixedAt', mixedC, 'temperature'), term('fillingAt', FILLING_C, 'temperature')];
   return {
     chocolate: answer(chocolateKg, 'mass', 'prepare.ganacheChocolate', terms),
     cream: answer(creamKg, 'mass', 'prepare.ganacheCream', terms),
-    mixed: answer(mixedC, 'temperature', 'prepare.ganacheMixed', [term('creamAt', CREAM_C, 'temperature'), term('room', place.roomC, 'temperature')]),
-    inRoom: answer(until(place.roomC, 1), 'duration', 'prepare.ganacheCools', [...cooling, term('placeTemperature', place.roomC, 'temperature')]),
-    inFridge: answer(until(place.fridgeC, FRIDGE_FACTOR), 'duration', 'prepare.ganacheCools', [...cooling, term('placeTemperature', place.fridgeC, 'temperature')]),
+    mixed: answer(mixedC, 'temperature', 'prepare.ganacheMixed', [
+      term('creamAt', CREAM_C, 'temperature'),
+      term('room', place.roomC, 'temperature'),
+    ]),
+    inRoom: answer(until(place.roomC, 1), 'duration', 'prepare.ganacheCools', [
+      ...cooling,
+      term('placeTemperature', place.roomC, 'temperature'),
+    ]),
+    inFridge: answer(until(place.fridgeC, FRIDGE_FACTOR), 'duration', 'prepare.ganacheCools', [
+      ...cooling,
+      term('placeTemperature', place.fridgeC, 'temperature'),
+    ]),
   };
 }
 
 /** Sprayed or painted: parts of colour to a hundred parts of cocoa butter; working temperatures. Common practice, no source. */
 const COLOUR_PER_HUNDRED = 10;
-export const COCOA_BUTTER_COLOUR = { meltC: 45, useC: 29, restFromS: 4 * 3600, restToS: 8 * 3600, restFromC: 18, restToC: 22 } as const;
+export const COCOA_BUTTER_COLOUR = {
+  meltC: 45,
+  useC: 29,
+  restFromS: 4 * 3600,
+  restToS: 8 * 3600,
+  restFromC: 18,
+  restToC: 22,
+} as const;
 
 export interface SprayAnswer {
   readonly colour: Answer;
@@ -82,7 +108,10 @@ export interface SprayAnswer {
 export function cocoaButterColour(kg: number): SprayAnswer {
   const colourKg = (kg * COLOUR_PER_HUNDRED) / (100 + COLOUR_PER_HUNDRED);
   const terms = [term('amount', kg, 'mass')];
-  return { colour: answer(colourKg, 'mass', 'prepare.sprayColour', terms), cocoaButter: answer(kg - colourKg, 'mass', 'prepare.sprayButter', terms) };
+  return {
+    colour: answer(colourKg, 'mass', 'prepare.sprayColour', terms),
+    cocoaButter: answer(kg - colourKg, 'mass', 'prepare.sprayButter', terms),
+  };
 }
 
 /**
@@ -109,10 +138,26 @@ export interface CaramelAnswer {
 /** A series of short bursts at half power, stirred after each, that caramelises an amount of white coating. */
 export function caramelised(kg: number, fatShare: number, place: PreparationPlace): CaramelAnswer {
   const { bowl, roomC, microwaveW, microwaveFactor } = place;
-  const pot = potOf('microwave', bowl, meltable('compound', fatShare, CHOCOLATE_MATTER.compound.workFromC), kg, CHOCOLATE_MATTER.compound.meltedDensity, roomC, 'none');
+  const pot = potOf(
+    'microwave',
+    bowl,
+    meltable('compound', fatShare, CHOCOLATE_MATTER.compound.workFromC),
+    kg,
+    CHOCOLATE_MATTER.compound.meltedDensity,
+    roomC,
+    'none',
+  );
   // Half power is what reaches it here, so that the bursts stay as short as at full power.
   const watts = HALF * deliveredW(microwaveW, kg, microwaveFactor);
-  const series = { pot, targetC: Infinity, toTheDegree: false, ceilingC: SCORCHES_C, fullW: watts, power: 1, uneven: CARAMEL_UNEVEN };
+  const series = {
+    pot,
+    targetC: Infinity,
+    toTheDegree: false,
+    ceilingC: SCORCHES_C,
+    fullW: watts,
+    power: 1,
+    uneven: CARAMEL_UNEVEN,
+  };
   const bursts: { seconds: number; afterC: number }[] = [];
   let heat = potHeat(pot, roomC);
   let browning = 0;
@@ -125,10 +170,18 @@ export function caramelised(kg: number, fatShare: number, place: PreparationPlac
     heat = heatedPot(pot, next.heat, 0, STIR_S);
   }
   const seconds = bursts.reduce((sum, burst) => sum + burst.seconds + STIR_S, 0);
-  const terms = [term('amount', kg, 'mass'), term('delivered', watts, 'power'), term('browns', BROWNS_C, 'temperature')];
+  const terms = [
+    term('amount', kg, 'mass'),
+    term('delivered', watts, 'power'),
+    term('browns', BROWNS_C, 'temperature'),
+  ];
   return {
-    bursts, reached: browning >= BROWNING_BURSTS,
-    count: answer(bursts.length, 'count', 'prepare.caramelBursts', terms, [Math.floor(bursts.length / 1.4), Math.ceil(bursts.length * 1.4)]),
+    bursts,
+    reached: browning >= BROWNING_BURSTS,
+    count: answer(bursts.length, 'count', 'prepare.caramelBursts', terms, [
+      Math.floor(bursts.length / 1.4),
+      Math.ceil(bursts.length * 1.4),
+    ]),
     time: answer(seconds, 'duration', 'prepare.caramelTime', terms, [seconds / 1.4, seconds * 1.4]),
   };
 }

@@ -31,8 +31,10 @@ const GAP_S = 60;
 const SAMPLE_ROWS = 50;
 
 // Names of columns in several languages; where none is known, what stands in them tells.
-const TIME_NAMES = /^(time|elapsed|seconds?|secs?|minutes?|mins?|t|date|datetime|timestamp|zeit|uhrzeit|datum|dauer|heure|temps|durée|duree|hora|tiempo|tempo|ora|tid|tijd|aika|czas)\b|\b(time|zeit|timestamp)\b|(^|_)time/i;
-const TEMPERATURE_NAMES = /temp(?!o\b|s\b)|°|celsius|fahrenheit|^[cf]$|probe|sonde|fühler|fuehler|sensor|lämpötila|grad/i;
+const TIME_NAMES =
+  /^(time|elapsed|seconds?|secs?|minutes?|mins?|t|date|datetime|timestamp|zeit|uhrzeit|datum|dauer|heure|temps|durée|duree|hora|tiempo|tempo|ora|tid|tijd|aika|czas)\b|\b(time|zeit|timestamp)\b|(^|_)time/i;
+const TEMPERATURE_NAMES =
+  /temp(?!o\b|s\b)|°|celsius|fahrenheit|^[cf]$|probe|sonde|fühler|fuehler|sensor|lämpötila|grad/i;
 const MINUTES = /min(?!us)/i;
 
 /**
@@ -48,7 +50,8 @@ export function readLog(rows: readonly (readonly string[])[]): LogRead | LogRefu
   const start = Math.max(first, headerRow(rows, first));
   const header = numericCells(rows[start]) === 0 ? rows[start].map((cell) => cell.trim()) : undefined;
   const body = header ? start + 1 : start;
-  if (Math.max(...rows.slice(body, body + SAMPLE_ROWS).map((row) => row.length), 0) < 2) return { ok: false, problem: 'noTable', detail: '' };
+  if (Math.max(...rows.slice(body, body + SAMPLE_ROWS).map((row) => row.length), 0) < 2)
+    return { ok: false, problem: 'noTable', detail: '' };
   const time = findTime(rows, body, header);
   if (time < 0) return { ok: false, problem: 'noTime', detail: header?.join(', ') ?? '' };
   const temperature = findTemperature(rows, body, header, time);
@@ -58,7 +61,11 @@ export function readLog(rows: readonly (readonly string[])[]): LogRead | LogRefu
 
 /** What stands between the columns of a table as text: a tab or semicolon where most lines have one, so that a decimal comma is none. */
 export function delimiterOf(text: string): string {
-  const lines = text.slice(0, 20_000).split(/\r\n|\n|\r/).filter((line) => line.trim() !== '').slice(0, SAMPLE_ROWS);
+  const lines = text
+    .slice(0, 20_000)
+    .split(/\r\n|\n|\r/)
+    .filter((line) => line.trim() !== '')
+    .slice(0, SAMPLE_ROWS);
   const wanted = lines.length / 2;
   return ['\t', ';'].find((mark) => lines.filter((line) => line.includes(mark)).length > wanted) ?? ',';
 }
@@ -75,8 +82,16 @@ function numericCells(row: readonly string[]): number {
   return row.filter((cell) => !Number.isNaN(numberIn(cell)) || !Number.isNaN(momentIn(cell))).length;
 }
 
-function sample(rows: readonly (readonly string[])[], body: number, column: number, read: (cell: string) => number): number[] {
-  return rows.slice(body, body + SAMPLE_ROWS).map((row) => read(row[column] ?? '')).filter((value) => !Number.isNaN(value));
+function sample(
+  rows: readonly (readonly string[])[],
+  body: number,
+  column: number,
+  read: (cell: string) => number,
+): number[] {
+  return rows
+    .slice(body, body + SAMPLE_ROWS)
+    .map((row) => read(row[column] ?? ''))
+    .filter((value) => !Number.isNaN(value));
 }
 
 function findTime(rows: readonly (readonly string[])[], body: number, header: readonly string[] | undefined): number {
@@ -84,22 +99,53 @@ function findTime(rows: readonly (readonly string[])[], body: number, header: re
   const wanted = Math.min(rows.length - body, SAMPLE_ROWS) / 2;
   const rising = (column: number): boolean => {
     const values = sample(rows, body, column, timeIn);
-    return values.length > 1 && values.length >= wanted && values[values.length - 1] > values[0] && values.filter((value, i) => i > 0 && value < values[i - 1]).length <= values.length / 4;
+    return (
+      values.length > 1 &&
+      values.length >= wanted &&
+      values[values.length - 1] > values[0] &&
+      values.filter((value, i) => i > 0 && value < values[i - 1]).length <= values.length / 4
+    );
   };
   const all = Array.from({ length: columns }, (_, i) => i);
-  const named = header ? all.filter((i) => TIME_NAMES.test(header[i] ?? '') && !TEMPERATURE_NAMES.test(header[i] ?? '') && sample(rows, body, i, timeIn).length > 0) : [];
-  return named.find((i) => rising(i)) ?? named[0] ?? all.find((i) => sample(rows, body, i, momentIn).length >= wanted && wanted > 0) ?? all.find(rising) ?? -1;
+  const named = header
+    ? all.filter(
+        (i) =>
+          TIME_NAMES.test(header[i] ?? '') &&
+          !TEMPERATURE_NAMES.test(header[i] ?? '') &&
+          sample(rows, body, i, timeIn).length > 0,
+      )
+    : [];
+  return (
+    named.find((i) => rising(i)) ??
+    named[0] ??
+    all.find((i) => sample(rows, body, i, momentIn).length >= wanted && wanted > 0) ??
+    all.find(rising) ??
+    -1
+  );
 }
 
-function findTemperature(rows: readonly (readonly string[])[], body: number, header: readonly string[] | undefined, time: number): number {
+function findTemperature(
+  rows: readonly (readonly string[])[],
+  body: number,
+  header: readonly string[] | undefined,
+  time: number,
+): number {
   const columns = Math.max(...rows.slice(body, body + SAMPLE_ROWS).map((row) => row.length), 0);
-  const all = Array.from({ length: columns }, (_, i) => i).filter((i) => i !== time && sample(rows, body, i, numberIn).length > 0);
+  const all = Array.from({ length: columns }, (_, i) => i).filter(
+    (i) => i !== time && sample(rows, body, i, numberIn).length > 0,
+  );
   const plausible = (i: number): boolean => sample(rows, body, i, numberIn).some((value) => value > 10 && value < 150);
   const named = header ? all.filter((i) => TEMPERATURE_NAMES.test(header[i] ?? '')) : [];
   return named.find(plausible) ?? named[0] ?? all.find(plausible) ?? -1;
 }
 
-function readColumns(rows: readonly (readonly string[])[], body: number, header: readonly string[] | undefined, time: number, temperature: number): LogRead {
+function readColumns(
+  rows: readonly (readonly string[])[],
+  body: number,
+  header: readonly string[] | undefined,
+  time: number,
+  temperature: number,
+): LogRead {
   const notes = new Notes();
   const scale = header && MINUTES.test(header[time] ?? '') ? 60 : 1;
   const unit = unitOf(rows, body, temperature, header?.[temperature] ?? '');
@@ -139,8 +185,12 @@ function readColumns(rows: readonly (readonly string[])[], body: number, header:
     n++;
   }
   return {
-    ok: true, unit, problems: notes.list, readings: { seconds: seconds.slice(0, n), celsius: celsius.slice(0, n) },
-    timeColumn: header?.[time] ?? `column ${time + 1}`, temperatureColumn: header?.[temperature] ?? `column ${temperature + 1}`,
+    ok: true,
+    unit,
+    problems: notes.list,
+    readings: { seconds: seconds.slice(0, n), celsius: celsius.slice(0, n) },
+    timeColumn: header?.[time] ?? `column ${time + 1}`,
+    temperatureColumn: header?.[temperature] ?? `column ${temperature + 1}`,
   };
 }
 
@@ -170,12 +220,16 @@ const NUMBER = /^[+\-−]?\d*(?:[.,]\d+)?(?:e[+-]?\d+)?$/i;
 
 /** A number with a decimal point or comma, a unit behind it or not; NaN where it is none. */
 function numberIn(cell: string): number {
-  const text = cell.trim().replace(/\s*°?\s*[cf]$/i, '').replace('−', '-');
+  const text = cell
+    .trim()
+    .replace(/\s*°?\s*[cf]$/i, '')
+    .replace('−', '-');
   return text !== '' && NUMBER.test(text) && /\d/.test(text) ? Number(text.replace(',', '.')) : NaN;
 }
 
 const CLOCK = /^(?:(\d{1,3}):)?(\d{1,2}):(\d{2}(?:[.,]\d+)?)\s*([ap]\.?m\.?)?$/i;
-const DATED = /^(\d{1,4})[-./](\d{1,2})[-./](\d{1,4})[T ,]+(\d{1,2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?\s*([ap]\.?m\.?)?(?:Z|[+-]\d{2}:?\d{2})?$/i;
+const DATED =
+  /^(\d{1,4})[-./](\d{1,2})[-./](\d{1,4})[T ,]+(\d{1,2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?\s*([ap]\.?m\.?)?(?:Z|[+-]\d{2}:?\d{2})?$/i;
 
 /** Seconds of a clock time or date; NaN where it is none. */
 function momentIn(cell: string): number {
@@ -190,7 +244,9 @@ function momentIn(cell: string): number {
   const match = CLOCK.exec(text);
   if (!match) return NaN;
   // With a.m. or p.m. two numbers are hours and minutes; without, minutes and seconds.
-  return match[4] && match[1] === undefined ? clock(match[2], match[3], '0', match[4]) : clock(match[1] ?? '0', match[2], match[3], match[4]);
+  return match[4] && match[1] === undefined
+    ? clock(match[2], match[3], '0', match[4])
+    : clock(match[1] ?? '0', match[2], match[3], match[4]);
 }
 
 function clock(hour: string, minute: string, second: string, half: string | undefined): number {
@@ -210,7 +266,10 @@ class Notes {
 
   add(key: LogProblem['key'], line: number, text: string): void {
     const known = this.found.get(key);
-    this.found.set(key, known ? { ...known, count: known.count + 1 } : { key, line, text: text.slice(0, 40), count: 1 });
+    this.found.set(
+      key,
+      known ? { ...known, count: known.count + 1 } : { key, line, text: text.slice(0, 40), count: 1 },
+    );
   }
 
   get list(): LogProblem[] {

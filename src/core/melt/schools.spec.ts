@@ -11,20 +11,57 @@ import { planSchool, workingBy } from './schools';
 const input = (kind: ChocolateKind, change: Partial<MeltInput> = {}): MeltInput => {
   const matter = CHOCOLATE_MATTER[kind];
   return {
-    meltId: 'm', kind, fatShare: matter.fatShare, bands: matter, density: matter.meltedDensity, totalKg: 0.45, way: 'microwave', bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 }, coolBowl: false, jacket: 'none',
-    workingC: (matter.workFromC + matter.workToC) / 2, roomC: 20, fullW: (kg) => deliveredW(800, kg, 1), power: 0.8, school: kind === 'compound' ? 'meltOnly' : 'seeding', calibrated: false, ...change,
+    meltId: 'm',
+    kind,
+    fatShare: matter.fatShare,
+    bands: matter,
+    density: matter.meltedDensity,
+    totalKg: 0.45,
+    way: 'microwave',
+    bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 },
+    coolBowl: false,
+    jacket: 'none',
+    workingC: (matter.workFromC + matter.workToC) / 2,
+    roomC: 20,
+    fullW: (kg) => deliveredW(800, kg, 1),
+    power: 0.8,
+    school: kind === 'compound' ? 'meltOnly' : 'seeding',
+    calibrated: false,
+    ...change,
   };
 };
-const bursts = (of: MeltInput): number[] => planSchool({ ...of, kg: of.totalKg }, of.school).steps.flatMap((step) => (step.key === 'burst' ? [step.burst.seconds] : []));
+const bursts = (of: MeltInput): number[] =>
+  planSchool({ ...of, kg: of.totalKg }, of.school).steps.flatMap((step) =>
+    step.key === 'burst' ? [step.burst.seconds] : [],
+  );
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
 const any: fc.Arbitrary<MeltInput> = fc
   .record({
-    kind: fc.constantFrom(...CHOCOLATE_KINDS), fatShare: fc.double({ min: 0.2, max: 0.6, noNaN: true }), totalKg: fc.double({ min: 0.01, max: 6, noNaN: true }), way: fc.constantFrom(...MELTING_WAYS), school: fc.constantFrom(...SCHOOLS), coolBowl: fc.boolean(),
-    jacket: fc.constantFrom(...JACKETS), roomC: fc.double({ min: 10, max: 35, noNaN: true }), power: fc.double({ min: 0.1, max: 1, noNaN: true }), watts: fc.double({ min: 100, max: 3000, noNaN: true }), shift: fc.double({ min: -2, max: 1.5, noNaN: true }),
-    bowl: fc.record({ material: fc.constantFrom(...BOWL_MATERIALS), kg: fc.double({ min: 0.02, max: 2, noNaN: true }), diameterM: fc.double({ min: 0.1, max: 0.35, noNaN: true }) }),
+    kind: fc.constantFrom(...CHOCOLATE_KINDS),
+    fatShare: fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+    totalKg: fc.double({ min: 0.01, max: 6, noNaN: true }),
+    way: fc.constantFrom(...MELTING_WAYS),
+    school: fc.constantFrom(...SCHOOLS),
+    coolBowl: fc.boolean(),
+    jacket: fc.constantFrom(...JACKETS),
+    roomC: fc.double({ min: 10, max: 35, noNaN: true }),
+    power: fc.double({ min: 0.1, max: 1, noNaN: true }),
+    watts: fc.double({ min: 100, max: 3000, noNaN: true }),
+    shift: fc.double({ min: -2, max: 1.5, noNaN: true }),
+    bowl: fc.record({
+      material: fc.constantFrom(...BOWL_MATERIALS),
+      kg: fc.double({ min: 0.02, max: 2, noNaN: true }),
+      diameterM: fc.double({ min: 0.1, max: 0.35, noNaN: true }),
+    }),
   })
-  .map(({ kind, watts, shift, ...rest }) => input(kind, { ...rest, workingC: (CHOCOLATE_MATTER[kind].workFromC + CHOCOLATE_MATTER[kind].workToC) / 2 + shift, fullW: (kg) => deliveredW(watts, kg, 1) }));
+  .map(({ kind, watts, shift, ...rest }) =>
+    input(kind, {
+      ...rest,
+      workingC: (CHOCOLATE_MATTER[kind].workFromC + CHOCOLATE_MATTER[kind].workToC) / 2 + shift,
+      fullW: (kg) => deliveredW(watts, kg, 1),
+    }),
+  );
 
 describe('bursts', () => {
   // Common practice, no source.
@@ -76,19 +113,22 @@ describe('bursts', () => {
 });
 
 describe('schools', () => {
-  it.each(CHOCOLATE_KINDS.filter((kind) => kind !== 'compound'))('seeding takes %s through its temperatures in order', (kind) => {
-    const of = input(kind);
-    const { steps, seedKg, endC } = planSchool({ ...of, kg: 0.45 }, 'seeding');
-    expect(steps.map((step) => step.key).filter((key) => key !== 'burst')).toEqual(['seed', 'coolInAir', 'warm']);
-    const after = (key: string): number => steps.find((step) => step.key === key)?.afterC ?? NaN;
-    expect(steps.filter((step) => step.key === 'burst').at(-1)?.afterC).toBeGreaterThan(of.bands.meltToC - 1.6);
-    expect(after('seed')).toBeCloseTo(of.bands.seedToC, 6);
-    expect(after('coolInAir')).toBeCloseTo(stirDownToC(of.bands), 3);
-    expect(endC).toBeCloseTo(of.workingC, 3);
-    // Common practice, no source: a quarter to a third.
-    expect(seedKg / 0.45).toBeGreaterThan(0.24);
-    expect(seedKg / 0.45).toBeLessThan(0.34);
-  });
+  it.each(CHOCOLATE_KINDS.filter((kind) => kind !== 'compound'))(
+    'seeding takes %s through its temperatures in order',
+    (kind) => {
+      const of = input(kind);
+      const { steps, seedKg, endC } = planSchool({ ...of, kg: 0.45 }, 'seeding');
+      expect(steps.map((step) => step.key).filter((key) => key !== 'burst')).toEqual(['seed', 'coolInAir', 'warm']);
+      const after = (key: string): number => steps.find((step) => step.key === key)?.afterC ?? NaN;
+      expect(steps.filter((step) => step.key === 'burst').at(-1)?.afterC).toBeGreaterThan(of.bands.meltToC - 1.6);
+      expect(after('seed')).toBeCloseTo(of.bands.seedToC, 6);
+      expect(after('coolInAir')).toBeCloseTo(stirDownToC(of.bands), 3);
+      expect(endC).toBeCloseTo(of.workingC, 3);
+      // Common practice, no source: a quarter to a third.
+      expect(seedKg / 0.45).toBeGreaterThan(0.24);
+      expect(seedKg / 0.45).toBeLessThan(0.34);
+    },
+  );
 
   it('a cool bowl takes part of the heat, so that less seed is wanted', () => {
     const of = input('dark');
@@ -150,7 +190,11 @@ describe('changing the school', () => {
   const band = { workFromC: 28, workToC: 31 };
 
   it.each([
-    ['holdBelow', 29.5, 27], ['holdBelow', 26.2, 26.2], ['seeding', 29.5, 29.5], ['seeding', 26.2, 29.5], ['threeQuarters', 33, 33],
+    ['holdBelow', 29.5, 27],
+    ['holdBelow', 26.2, 26.2],
+    ['seeding', 29.5, 29.5],
+    ['seeding', 26.2, 29.5],
+    ['threeQuarters', 33, 33],
   ] as const)('to %s from %f °C works it at %f', (school, before, after) => {
     expect(workingBy(school, before, band)).toBe(after);
   });
@@ -174,7 +218,8 @@ describe('the Melt station', () => {
   });
 
   it('stays workable longer in more of it, in a mitt, and in a warmer room', () => {
-    const window = (change: Partial<MeltInput>): number => keepWorkable(meltStation(input('dark', change)), []).window.value;
+    const window = (change: Partial<MeltInput>): number =>
+      keepWorkable(meltStation(input('dark', change)), []).window.value;
     expect(window({ totalKg: 0.9 })).toBeGreaterThan(window({}));
     expect(window({ jacket: 'mitt' })).toBeGreaterThan(window({}));
     expect(window({ roomC: 26 })).toBeGreaterThan(window({}));
@@ -183,14 +228,26 @@ describe('the Melt station', () => {
 
   it('is warmed again once for every window that is worked through, and before it is used after standing', () => {
     const made = meltStation(input('dark'));
-    const of = (stretches: { seconds: number; inUse: boolean }[]): number => keepWorkable(made, stretches).reheats.value;
+    const of = (stretches: { seconds: number; inUse: boolean }[]): number =>
+      keepWorkable(made, stretches).reheats.value;
     const window = keepWorkable(made, []).window.value;
     expect(of([])).toBe(0);
     expect(of([{ seconds: window * 0.9, inUse: true }])).toBe(0);
     expect(of([{ seconds: window * 1.1, inUse: true }])).toBe(1);
     expect(of([{ seconds: window * 3.5, inUse: true }])).toBe(3);
-    expect(of([{ seconds: 10, inUse: true }, { seconds: 3600, inUse: false }, { seconds: 10, inUse: true }])).toBe(1);
-    expect(of([{ seconds: 10, inUse: true }, { seconds: 3600, inUse: false }])).toBe(0);
+    expect(
+      of([
+        { seconds: 10, inUse: true },
+        { seconds: 3600, inUse: false },
+        { seconds: 10, inUse: true },
+      ]),
+    ).toBe(1);
+    expect(
+      of([
+        { seconds: 10, inUse: true },
+        { seconds: 3600, inUse: false },
+      ]),
+    ).toBe(0);
     expect(of([{ seconds: Infinity, inUse: false }])).toBe(0);
   });
 
@@ -225,8 +282,13 @@ describe('bands', () => {
   });
 
   it.each([
-    ['dark', { workFromC: 33 }, 'workFromC', 'workToC'], ['dark', { workToC: 34 }, 'workToC', 'ceilingC'], ['dark', { seedToC: 30 }, 'workFromC', 'seedToC'], ['dark', { seedToC: 46 }, 'seedToC', 'meltToC'],
-    ['dark', { ceilingC: 46 }, 'ceilingC', 'meltToC'], ['compound', { meltToC: 41 }, 'meltToC', 'ceilingC'], ['compound', { meltToC: 33 }, 'workFromC', 'meltToC'],
+    ['dark', { workFromC: 33 }, 'workFromC', 'workToC'],
+    ['dark', { workToC: 34 }, 'workToC', 'ceilingC'],
+    ['dark', { seedToC: 30 }, 'workFromC', 'seedToC'],
+    ['dark', { seedToC: 46 }, 'seedToC', 'meltToC'],
+    ['dark', { ceilingC: 46 }, 'ceilingC', 'meltToC'],
+    ['compound', { meltToC: 41 }, 'meltToC', 'ceilingC'],
+    ['compound', { meltToC: 33 }, 'workFromC', 'meltToC'],
   ] as const)('of %s with %j are refused, and say which two', (kind, change, lower, upper) => {
     expect(bandProblem(kind, { ...CHOCOLATE_MATTER[kind], ...change })).toEqual({ lower, upper });
   });

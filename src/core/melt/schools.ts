@@ -82,7 +82,11 @@ const GENTLE = 0.5;
 const HELD_BELOW_K = 1;
 
 /** Where a school works a chocolate that another has worked at `workingC`: below its band where it is held there, else within. */
-export function workingBy(school: School, workingC: number, { workFromC, workToC }: Pick<Bands, 'workFromC' | 'workToC'>): number {
+export function workingBy(
+  school: School,
+  workingC: number,
+  { workFromC, workToC }: Pick<Bands, 'workFromC' | 'workToC'>,
+): number {
   if (school === 'holdBelow') return Math.min(workingC, workFromC - HELD_BELOW_K);
   return workingC < workFromC ? (workFromC + workToC) / 2 : workingC;
 }
@@ -101,8 +105,17 @@ export function planSchool(input: SchoolInput, school: School): SchoolPlan {
   line.coolTo(school === 'seeding' ? stirDownToC(input.bands) : input.workingC);
   line.warmTo(input.workingC);
   return {
-    school, steps: line.steps, seconds: line.seconds, seedKg: seeded?.seedKg ?? 0, meltedKg: meltKg, endC: line.celsius, curve: line.curve,
-    reached: line.reached, hottestC: line.hottestC, ceilingC: meltingCeilingC(input.kind, input.bands), needsThermometer: school === 'seeding' || school === 'holdBelow',
+    school,
+    steps: line.steps,
+    seconds: line.seconds,
+    seedKg: seeded?.seedKg ?? 0,
+    meltedKg: meltKg,
+    endC: line.celsius,
+    curve: line.curve,
+    reached: line.reached,
+    hottestC: line.hottestC,
+    ceilingC: meltingCeilingC(input.kind, input.bands),
+    needsThermometer: school === 'seeding' || school === 'holdBelow',
   };
 }
 
@@ -126,7 +139,12 @@ function byTemperature(input: SchoolInput, chocolate: Meltable): Seeded {
   const endC = Math.max(seedToC, input.workingC);
   const pot = wholePot(input, chocolate);
   const seeding: Seeding = {
-    chocolate, meltC: meltToC, seedC: input.roomC, bowlHeat: pot.bowlHeat, bowlC: input.coolBowl ? input.roomC : meltToC, lossJ: stirLossJ(pot, (meltToC + endC) / 2, seconds),
+    chocolate,
+    meltC: meltToC,
+    seedC: input.roomC,
+    bowlHeat: pot.bowlHeat,
+    bowlC: input.coolBowl ? input.roomC : meltToC,
+    lossJ: stirLossJ(pot, (meltToC + endC) / 2, seconds),
   };
   return atMostHalf(seeding, input.kg, endC, seconds);
 }
@@ -142,7 +160,14 @@ function threeQuarters(input: SchoolInput, chocolate: Meltable): Seeded {
   const wanted = meltForSeedC({ chocolate, seedC: input.roomC, bowlHeat, lossJ }, input.kg, QUARTER, endC);
   const meltC = Math.min(input.bands.meltToC, Math.max(chocolate.meltedFromC, wanted));
   // Where that would be too hot or too cool, the seed follows the heat there is.
-  const seeding = { chocolate, meltC, seedC: input.roomC, bowlHeat: pot.bowlHeat, bowlC: input.coolBowl ? input.roomC : meltC, lossJ: stirLossJ(pot, endC + 4, seconds) };
+  const seeding = {
+    chocolate,
+    meltC,
+    seedC: input.roomC,
+    bowlHeat: pot.bowlHeat,
+    bowlC: input.coolBowl ? input.roomC : meltC,
+    lossJ: stirLossJ(pot, endC + 4, seconds),
+  };
   return atMostHalf(seeding, input.kg, endC, seconds);
 }
 
@@ -150,7 +175,12 @@ function threeQuarters(input: SchoolInput, chocolate: Meltable): Seeded {
 function atMostHalf(seeding: Seeding, kg: number, targetC: number, seconds: number): Seeded {
   const wanted = seedKg(seeding, kg, targetC);
   if (wanted <= MOST_SEED * kg) return { seedKg: wanted, meltC: seeding.meltC, endC: targetC, seconds };
-  return { seedKg: MOST_SEED * kg, meltC: seeding.meltC, endC: seededC(seeding, (1 - MOST_SEED) * kg, MOST_SEED * kg), seconds };
+  return {
+    seedKg: MOST_SEED * kg,
+    meltC: seeding.meltC,
+    endC: seededC(seeding, (1 - MOST_SEED) * kg, MOST_SEED * kg),
+    seconds,
+  };
 }
 
 function meltOnlyC(input: SchoolInput, chocolate: Meltable): number {
@@ -175,7 +205,10 @@ class StepLine {
   hottestC: number;
   reached = true;
 
-  constructor(private readonly input: SchoolInput, private readonly chocolate: Meltable) {
+  constructor(
+    private readonly input: SchoolInput,
+    private readonly chocolate: Meltable,
+  ) {
     this.celsius = input.roomC;
     this.hottestC = input.roomC;
     this.curve = [{ seconds: 0, celsius: input.roomC }];
@@ -187,9 +220,24 @@ class StepLine {
     const { way, bowl, density, roomC } = this.input;
     const pot = potOf(way, bowl, this.chocolate, kg, density, roomC, 'none');
     const bath = hotBath(way, bowl, kg, density);
-    if (bath) return this.follow({ key: 'bath' }, inBath(pot, bath), 0, secondsToReach(inBath(pot, bath), this.celsius, toC, 0));
+    if (bath)
+      return this.follow(
+        { key: 'bath' },
+        inBath(pot, bath),
+        0,
+        secondsToReach(inBath(pot, bath), this.celsius, toC, 0),
+      );
     const { bands, kind, fullW, power } = this.input;
-    const plan = planBursts({ pot, startC: this.celsius, targetC: toC, toTheDegree: toC >= bands.meltToC, ceilingC: meltingCeilingC(kind, bands), fullW: fullW(kg), power, uneven: WORKING_RULES.unevenShare });
+    const plan = planBursts({
+      pot,
+      startC: this.celsius,
+      targetC: toC,
+      toTheDegree: toC >= bands.meltToC,
+      ceilingC: meltingCeilingC(kind, bands),
+      fullW: fullW(kg),
+      power,
+      uneven: WORKING_RULES.unevenShare,
+    });
     this.reached = plan.reached;
     for (const burst of plan.bursts) {
       this.hottestC = Math.max(this.hottestC, burst.hottestC);

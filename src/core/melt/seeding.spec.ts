@@ -11,18 +11,27 @@ const plastic: Bowl = { material: 'plastic', kg: 0.14, diameterM: 0.18 };
 const glass: Bowl = { material: 'glass', kg: 0.55, diameterM: 0.2 };
 
 const anySeeding: fc.Arbitrary<Seeding> = fc.record({
-  chocolate: fc.record({ kind: fc.constantFrom(...CHOCOLATE_KINDS), fatShare: fc.double({ min: 0.1, max: 0.7, noNaN: true }) }).map(({ kind, fatShare }) => meltable(kind, fatShare, CHOCOLATE_MATTER[kind].workFromC)),
-  meltC: fc.double({ min: 40, max: 55, noNaN: true }), seedC: fc.double({ min: 10, max: 28, noNaN: true }), bowlHeat: fc.double({ min: 0, max: 500, noNaN: true }), bowlC: fc.double({ min: 15, max: 50, noNaN: true }), lossJ: fc.double({ min: 0, max: 4000, noNaN: true }),
+  chocolate: fc
+    .record({ kind: fc.constantFrom(...CHOCOLATE_KINDS), fatShare: fc.double({ min: 0.1, max: 0.7, noNaN: true }) })
+    .map(({ kind, fatShare }) => meltable(kind, fatShare, CHOCOLATE_MATTER[kind].workFromC)),
+  meltC: fc.double({ min: 40, max: 55, noNaN: true }),
+  seedC: fc.double({ min: 10, max: 28, noNaN: true }),
+  bowlHeat: fc.double({ min: 0, max: 500, noNaN: true }),
+  bowlC: fc.double({ min: 15, max: 50, noNaN: true }),
+  lossJ: fc.double({ min: 0, max: 4000, noNaN: true }),
 });
 const kg = fc.double({ min: 0.02, max: 3, noNaN: true });
 
 describe('seeding', () => {
   // Common practice, no source: a quarter to a third is stirred in.
-  it.each([0, 60, 110])('of dark at 45 °C down to 32 °C in a room of 20 °C takes a quarter to a third (bowl %d J/K)', (heat) => {
-    const share = seedKg({ ...plain, bowlHeat: heat, lossJ: heat > 0 ? 1500 : 0 }, 0.45, 32) / 0.45;
-    expect(share).toBeGreaterThanOrEqual(0.25);
-    expect(share).toBeLessThanOrEqual(1 / 3);
-  });
+  it.each([0, 60, 110])(
+    'of dark at 45 °C down to 32 °C in a room of 20 °C takes a quarter to a third (bowl %d J/K)',
+    (heat) => {
+      const share = seedKg({ ...plain, bowlHeat: heat, lossJ: heat > 0 ? 1500 : 0 }, 0.45, 32) / 0.45;
+      expect(share).toBeGreaterThanOrEqual(0.25);
+      expect(share).toBeLessThanOrEqual(1 / 3);
+    },
+  );
 
   it('closes its balance of heat to a millionth, whatever is put together', () => {
     fc.assert(
@@ -40,7 +49,11 @@ describe('seeding', () => {
     fc.assert(
       fc.property(anySeeding, kg, kg, kg, (seeding, meltKg, seed, more) => {
         // A bowl cooler than the seed would warm up with more of it.
-        const warm = { ...seeding, bowlC: Math.max(seeding.bowlC, seeding.seedC), lossJ: Math.min(seeding.lossJ, 500 * meltKg) };
+        const warm = {
+          ...seeding,
+          bowlC: Math.max(seeding.bowlC, seeding.seedC),
+          lossJ: Math.min(seeding.lossJ, 500 * meltKg),
+        };
         const before = seededC(warm, meltKg, seed);
         if (before > seeding.seedC) expect(seededC(warm, meltKg, seed + more)).toBeLessThanOrEqual(before + 1e-6);
       }),
@@ -60,7 +73,12 @@ describe('seeding', () => {
   });
 
   // Common practice, no source: a bowl taken to another, cool bowl drops about 5 °C.
-  it.each([[plastic, 0.3], [plastic, 0.45], [glass, 0.45], [glass, 0.8]])('a cool bowl (%j) with %f kg takes about 5 °C', (bowl, amount) => {
+  it.each([
+    [plastic, 0.3],
+    [plastic, 0.45],
+    [glass, 0.45],
+    [glass, 0.8],
+  ])('a cool bowl (%j) with %f kg takes about 5 °C', (bowl, amount) => {
     const cold = bowlHeat(bowl, amount / 1260);
     const dropped = (cold * (45 - 20)) / (amount * 1650 + cold);
     expect(dropped).toBeGreaterThan(3);
@@ -91,7 +109,13 @@ describe('bowls', () => {
 
 describe('classic temperatures', () => {
   // 113, 90, 88, 86 and 84 °F: melt, seed, work dark, work milk, stir down to. Common practice, no source; conversion exact by definition.
-  it.each([[113, 45], [90, 32.2222], [88, 31.1111], [86, 30], [84, 28.8889]])('%d °F is %f °C', (f, c) => {
+  it.each([
+    [113, 45],
+    [90, 32.2222],
+    [88, 31.1111],
+    [86, 30],
+    [84, 28.8889],
+  ])('%d °F is %f °C', (f, c) => {
     expect(toSi(f, UNITS.fahrenheit)).toBeCloseTo(c, 3);
   });
 

@@ -42,12 +42,18 @@ export function seededC(seeding: Seeding, meltKg: number, seedKgIn: number): num
   const over = (temperatureC: number): number => -heatLeftOver(seeding, meltKg, seedKgIn, temperatureC);
   const high = Math.max(seeding.meltC, seeding.bowlC) + 1;
   // A great loss may take it below the coolest thing that was put together.
-  const low = Math.min(seeding.seedC, seeding.bowlC) - seeding.lossJ / (meltKg * CHOCOLATE_SPECIFIC_HEAT + seeding.bowlHeat) - 1;
+  const low =
+    Math.min(seeding.seedC, seeding.bowlC) - seeding.lossJ / (meltKg * CHOCOLATE_SPECIFIC_HEAT + seeding.bowlHeat) - 1;
   return rootBetween(over, low, high, over(low), over(high), 1e-9);
 }
 
 /** Temperature of the melted chocolate from which a given share of seed ends at a temperature, °C. */
-export function meltForSeedC(seeding: Omit<Seeding, 'meltC' | 'bowlC'>, totalKg: number, seedShare: number, targetC: number): number {
+export function meltForSeedC(
+  seeding: Omit<Seeding, 'meltC' | 'bowlC'>,
+  totalKg: number,
+  seedShare: number,
+  targetC: number,
+): number {
   const { chocolate, seedC, bowlHeat, lossJ } = seeding;
   const taken = totalKg * seedShare * (heatHeld(chocolate, targetC) - heatHeld(chocolate, seedC));
   return targetC + (taken + lossJ) / (totalKg * (1 - seedShare) * CHOCOLATE_SPECIFIC_HEAT + bowlHeat);

@@ -5,7 +5,8 @@ import type { Readings } from './thermometer';
 
 /** What to do now, by what the thermometer has told so far. */
 export interface ThermometerAdvice {
-  readonly key: 'nothing' | 'melt' | 'seedNow' | 'stirDown' | 'warmUp' | 'workNow' | 'warm' | 'tooHot' | 'outOfTemper' | 'thickens';
+  readonly key:
+    'nothing' | 'melt' | 'seedNow' | 'stirDown' | 'warmUp' | 'workNow' | 'warm' | 'tooHot' | 'outOfTemper' | 'thickens';
   /** The reading it goes by, °C, and where to go from there. */
   readonly celsius: number;
   readonly toC: number;
@@ -19,14 +20,27 @@ const NEAR_K = 0.5;
  * Above the ceiling after it was in temper there is only the way back to the start; coating just cools again.
  * @param workingC where it is to be worked
  */
-export function adviseBy(readings: Readings, kind: ChocolateKind, school: School, bands: Bands, workingC: number): ThermometerAdvice {
+export function adviseBy(
+  readings: Readings,
+  kind: ChocolateKind,
+  school: School,
+  bands: Bands,
+  workingC: number,
+): ThermometerAdvice {
   const told = readings.celsius.filter((c) => !Number.isNaN(c));
   const now = told[told.length - 1];
   if (now === undefined) return { key: 'nothing', celsius: NaN, toC: kind === 'compound' ? workingC : bands.meltToC };
-  return kind === 'compound' || school === 'meltOnly' ? adviseMelted(now, told, kind, bands) : adviseTempered(now, stageOf(told, school, bands), school, bands, workingC);
+  return kind === 'compound' || school === 'meltOnly'
+    ? adviseMelted(now, told, kind, bands)
+    : adviseTempered(now, stageOf(told, school, bands), school, bands, workingC);
 }
 
-function adviseMelted(now: number, told: Float64Array, kind: ChocolateKind, { workFromC, workToC, ceilingC }: Bands): ThermometerAdvice {
+function adviseMelted(
+  now: number,
+  told: Float64Array,
+  kind: ChocolateKind,
+  { workFromC, workToC, ceilingC }: Bands,
+): ThermometerAdvice {
   const was = told.some((c) => c >= workFromC - NEAR_K);
   if (now > ceilingC) return { key: kind === 'compound' ? 'thickens' : 'tooHot', celsius: now, toC: workToC };
   if (now > workToC + NEAR_K) return { key: 'tooHot', celsius: now, toC: workToC };
@@ -56,7 +70,8 @@ function adviseTempered(now: number, stage: Stage, school: School, bands: Bands,
   const held = school === 'holdBelow' && workingC < workFromC;
   const low = held ? workingC - 1 : workFromC;
   const high = held ? workingC + 1 : workToC;
-  if (stage === 'seeded' && now > stirDownToC(bands) + NEAR_K) return held && now <= high ? say('workNow', workingC) : say('stirDown', held ? workingC : stirDownToC(bands));
+  if (stage === 'seeded' && now > stirDownToC(bands) + NEAR_K)
+    return held && now <= high ? say('workNow', workingC) : say('stirDown', held ? workingC : stirDownToC(bands));
   if (now > ceilingC + NEAR_K) return say('outOfTemper', meltToC);
   if (now > high + NEAR_K) return say('stirDown', high);
   if (now >= low - NEAR_K) return say('workNow', workingC);

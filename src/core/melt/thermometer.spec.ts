@@ -4,25 +4,61 @@ import type { School } from '../record/choices';
 import { adviseBy } from './thermometer-advice';
 import { readReadings, thinnedReadings, withReading, writeReadings, type Readings } from './thermometer';
 
-const of = (pairs: readonly (readonly [number, number])[]): Readings => ({ seconds: Float64Array.from(pairs, ([s]) => s), celsius: Float64Array.from(pairs, ([, c]) => c) });
+const of = (pairs: readonly (readonly [number, number])[]): Readings => ({
+  seconds: Float64Array.from(pairs, ([s]) => s),
+  celsius: Float64Array.from(pairs, ([, c]) => c),
+});
 const pairsOf = ({ seconds, celsius }: Readings): [number, number][] => Array.from(seconds, (s, i) => [s, celsius[i]]);
 
-const anyReadings = fc.array(fc.tuple(fc.integer({ min: 1, max: 40 }), fc.option(fc.integer({ min: -4000, max: 25000 }), { nil: undefined })), { minLength: 1, maxLength: 300 }).map((steps) => {
-  let at = 0;
-  return of(steps.map(([step, c]) => [(at += step), c === undefined ? NaN : c / 100]));
-});
+const anyReadings = fc
+  .array(
+    fc.tuple(fc.integer({ min: 1, max: 40 }), fc.option(fc.integer({ min: -4000, max: 25000 }), { nil: undefined })),
+    { minLength: 1, maxLength: 300 },
+  )
+  .map((steps) => {
+    let at = 0;
+    return of(steps.map(([step, c]) => [(at += step), c === undefined ? NaN : c / 100]));
+  });
 
 describe('readings', () => {
   it('come back from the lines of a record as they went, gaps too', () => {
     fc.assert(fc.property(anyReadings, (readings) => expect(readReadings(writeReadings(readings))).toEqual(readings)));
-    expect(writeReadings(of([[0, 45.128], [10.04, NaN], [20, 31]]))).toBe('0,45.13\n10,\n20,31');
+    expect(
+      writeReadings(
+        of([
+          [0, 45.128],
+          [10.04, NaN],
+          [20, 31],
+        ]),
+      ),
+    ).toBe('0,45.13\n10,\n20,31');
     expect(readReadings('')).toEqual(of([]));
-    expect(readReadings('0,40\nnonsense\n\n5,39')).toEqual(of([[0, 40], [5, 39]]));
+    expect(readReadings('0,40\nnonsense\n\n5,39')).toEqual(
+      of([
+        [0, 40],
+        [5, 39],
+      ]),
+    );
   });
 
   it('take a new one in its place in time', () => {
-    const added = withReading(withReading(of([[0, 20], [60, 30]]), 30, 25), 60, 31);
-    expect(pairsOf(added)).toEqual([[0, 20], [30, 25], [60, 31]]);
+    const added = withReading(
+      withReading(
+        of([
+          [0, 20],
+          [60, 30],
+        ]),
+        30,
+        25,
+      ),
+      60,
+      31,
+    );
+    expect(pairsOf(added)).toEqual([
+      [0, 20],
+      [30, 25],
+      [60, 31],
+    ]);
   });
 
   it('thinned keep every peak, both ends and the order, in far fewer points', () => {
@@ -46,16 +82,34 @@ describe('readings', () => {
   });
 
   it('thinned keep a gap as a gap, whether nothing was told or nothing was read', () => {
-    const broken = thinnedReadings(of([[0, 30], [10, 31], [20, NaN], [30, 32], [40, 33], [50, 33], [900, 30], [910, 30]]), 100);
-    const gaps = pairsOf(broken).filter(([, c]) => Number.isNaN(c)).map(([s]) => s);
+    const broken = thinnedReadings(
+      of([
+        [0, 30],
+        [10, 31],
+        [20, NaN],
+        [30, 32],
+        [40, 33],
+        [50, 33],
+        [900, 30],
+        [910, 30],
+      ]),
+      100,
+    );
+    const gaps = pairsOf(broken)
+      .filter(([, c]) => Number.isNaN(c))
+      .map(([s]) => s);
     expect(gaps[0]).toBe(20);
     expect(gaps.some((s) => s > 50 && s < 900)).toBe(true);
   });
 });
 
 describe('advice by the thermometer', () => {
-  const say = (school: School, celsius: readonly number[], kind: keyof typeof CHOCOLATE_MATTER = 'dark', workingC = 31.5): string =>
-    adviseBy(of(celsius.map((c, i) => [i * 30, c])), kind, school, CHOCOLATE_MATTER[kind], workingC).key;
+  const say = (
+    school: School,
+    celsius: readonly number[],
+    kind: keyof typeof CHOCOLATE_MATTER = 'dark',
+    workingC = 31.5,
+  ): string => adviseBy(of(celsius.map((c, i) => [i * 30, c])), kind, school, CHOCOLATE_MATTER[kind], workingC).key;
 
   it.each([
     ['nothing read yet', [], 'nothing'],
@@ -87,7 +141,14 @@ describe('advice by the thermometer', () => {
     expect(say('holdBelow', [45, 32, 27, 25.2], 'white', 27)).toBe('warm');
   });
 
-  it.each([[[20, 30], 'melt'], [[20, 36], 'workNow'], [[20, 36, 33], 'warm'], [[20, 39.5], 'tooHot'], [[20, 42], 'thickens'], [[42, 36], 'workNow']] as const)('for coating at %j: %s', (celsius, key) => {
+  it.each([
+    [[20, 30], 'melt'],
+    [[20, 36], 'workNow'],
+    [[20, 36, 33], 'warm'],
+    [[20, 39.5], 'tooHot'],
+    [[20, 42], 'thickens'],
+    [[42, 36], 'workNow'],
+  ] as const)('for coating at %j: %s', (celsius, key) => {
     expect(say('meltOnly', celsius, 'compound', 36)).toBe(key);
   });
 

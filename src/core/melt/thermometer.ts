@@ -19,7 +19,8 @@ export function isReading(celsius: number): boolean {
 /** Readings as the lines of a record: "seconds,celsius", tenths of a second and hundredths of a degree. */
 export function writeReadings({ seconds, celsius }: Readings): string {
   const lines: string[] = [];
-  for (let i = 0; i < seconds.length; i++) lines.push(`${+seconds[i].toFixed(1)},${Number.isNaN(celsius[i]) ? '' : +celsius[i].toFixed(2)}`);
+  for (let i = 0; i < seconds.length; i++)
+    lines.push(`${+seconds[i].toFixed(1)},${Number.isNaN(celsius[i]) ? '' : +celsius[i].toFixed(2)}`);
   return lines.join('\n');
 }
 
@@ -67,7 +68,13 @@ export function thinnedReadings({ seconds, celsius }: Readings, stretches: numbe
     let end = start;
     let low = -1;
     let high = -1;
-    while (end < n && (end === start || (Math.floor((seconds[end] - seconds[0]) / span) === stretch && seconds[end] - seconds[end - 1] <= gap && Number.isNaN(celsius[end]) === Number.isNaN(celsius[start])))) {
+    while (
+      end < n &&
+      (end === start ||
+        (Math.floor((seconds[end] - seconds[0]) / span) === stretch &&
+          seconds[end] - seconds[end - 1] <= gap &&
+          Number.isNaN(celsius[end]) === Number.isNaN(celsius[start])))
+    ) {
       if (!Number.isNaN(celsius[end])) {
         if (low < 0 || celsius[end] < celsius[low]) low = end;
         if (high < 0 || celsius[end] > celsius[high]) high = end;
@@ -78,7 +85,14 @@ export function thinnedReadings({ seconds, celsius }: Readings, stretches: numbe
     kept.push(...new Set([start, ...[low, high].filter((i) => i >= 0).sort((a, b) => a - b), end - 1]));
     start = end;
   }
-  const points = kept.flatMap((i): [number, number][] => (gapsBefore.has(i) ? [[(seconds[i] + seconds[i - 1]) / 2, NaN], [seconds[i], celsius[i]]] : [[seconds[i], celsius[i]]]));
+  const points = kept.flatMap((i): [number, number][] =>
+    gapsBefore.has(i)
+      ? [
+          [(seconds[i] + seconds[i - 1]) / 2, NaN],
+          [seconds[i], celsius[i]],
+        ]
+      : [[seconds[i], celsius[i]]],
+  );
   return { seconds: Float64Array.from(points, ([s]) => s), celsius: Float64Array.from(points, ([, c]) => c) };
 }
 

@@ -31,15 +31,31 @@ export function mostAtOnceKg(way: MeltingWay, bowl: Bowl, density: number): numb
 }
 
 /** The vessel with `kg` of chocolate in it, as it stands in the room. */
-export function potOf(way: MeltingWay, bowl: Bowl, chocolate: Meltable, kg: number, density: number, roomC: number, jacket: Jacket): Pot {
-  if (way === 'bag' || way === 'tube') return { chocolate, kg, bowlHeat: BAG_HEAT, lossWK: BAG_LOSS_WK * kg ** (2 / 3), aroundC: roomC };
-  return { chocolate, kg, bowlHeat: bowlHeat(bowl, kg / density), lossWK: bowlLossWK(bowl, kg / density, jacket), aroundC: roomC };
+export function potOf(
+  way: MeltingWay,
+  bowl: Bowl,
+  chocolate: Meltable,
+  kg: number,
+  density: number,
+  roomC: number,
+  jacket: Jacket,
+): Pot {
+  if (way === 'bag' || way === 'tube')
+    return { chocolate, kg, bowlHeat: BAG_HEAT, lossWK: BAG_LOSS_WK * kg ** (2 / 3), aroundC: roomC };
+  return {
+    chocolate,
+    kg,
+    bowlHeat: bowlHeat(bowl, kg / density),
+    lossWK: bowlLossWK(bowl, kg / density, jacket),
+    aroundC: roomC,
+  };
 }
 
 /** The hot bath of a way that has one: steam under a bowl, water around a tube. */
 export function hotBath(way: MeltingWay, bowl: Bowl, kg: number, density: number): Bath | undefined {
   if (way === 'doubleBoiler') return { waterC: STEAM_C, exchangeWK: STIRRED_WALL_H * wettedM2(bowl, kg / density) };
-  if (way === 'tube') return { waterC: HOT_WATER_C, exchangeWK: KNEADED_WALL_H * TUBE_M2_AT_100G * (kg / IN_TUBE_KG) ** (2 / 3) };
+  if (way === 'tube')
+    return { waterC: HOT_WATER_C, exchangeWK: KNEADED_WALL_H * TUBE_M2_AT_100G * (kg / IN_TUBE_KG) ** (2 / 3) };
   return undefined;
 }
 

@@ -33,7 +33,13 @@ export function reheatSeconds(pot: Pot, fromC: number, toC: number, watts: numbe
  * in use where it cooled out while it stood. After each it is back at `backToC`. Infinity where it leaves its band within seconds: it
  * cannot be worked this way.
  */
-export function reheatsNeeded(pot: Pot, startC: number, backToC: number, band: WorkingBand, stretches: readonly BowlStretch[]): number {
+export function reheatsNeeded(
+  pot: Pot,
+  startC: number,
+  backToC: number,
+  band: WorkingBand,
+  stretches: readonly BowlStretch[],
+): number {
   const full = workingSeconds(pot, backToC, band);
   if (!Number.isFinite(full)) return workingSeconds(pot, startC, band) === 0 ? 1 : 0;
   if (full < LEAST_WORKABLE_S) return Infinity;

@@ -27,14 +27,31 @@ export function moldStation(input: MoldInput): MoldResult {
   const { cavity } = input;
   const density = CHOCOLATE_MATTER[input.chocolateKind].meltedDensity;
   const { shape } = input;
-  const size = [term('shape', shape.kind), term('cavityLength', cavity.lengthM, 'length'), term('cavityWidth', cavity.widthM, 'length'), term('cavityDepth', cavity.depthM, 'length')];
+  const size = [
+    term('shape', shape.kind),
+    term('cavityLength', cavity.lengthM, 'length'),
+    term('cavityWidth', cavity.widthM, 'length'),
+    term('cavityDepth', cavity.depthM, 'length'),
+  ];
   return {
-    volume: answer(cavity.volumeM3, 'volume', shape.kind === 'measured' ? 'mold.measured' : 'mold.volume', size, measuredRange(shape)),
+    volume: answer(
+      cavity.volumeM3,
+      'volume',
+      shape.kind === 'measured' ? 'mold.measured' : 'mold.volume',
+      size,
+      measuredRange(shape),
+    ),
     wallArea: answer(cavity.wallAreaM2, 'area', 'mold.wallArea', size),
     depth: answer(cavity.depthM, 'length', 'mold.depth', [term('shape', shape.kind)]),
     rimLength: answer(cavity.rimLengthM, 'length', 'mold.rimLength', size),
-    solid: answer(cavity.volumeM3 * density, 'mass', 'mold.solid', [term('cavityVolume', cavity.volumeM3, 'volume'), term('meltedDensity', density, 'density')]),
-    perRound: answer(input.cavities * input.atHand, 'count', 'mold.perRound', [term('cavities', input.cavities, 'count'), term('moldsAtHand', input.atHand, 'count')]),
+    solid: answer(cavity.volumeM3 * density, 'mass', 'mold.solid', [
+      term('cavityVolume', cavity.volumeM3, 'volume'),
+      term('meltedDensity', density, 'density'),
+    ]),
+    perRound: answer(input.cavities * input.atHand, 'count', 'mold.perRound', [
+      term('cavities', input.cavities, 'count'),
+      term('moldsAtHand', input.atHand, 'count'),
+    ]),
   };
 }
 

@@ -16,9 +16,17 @@ const READ_M = 0.0005;
  * rule (Simpson's), exact for spheres, cones, cylinders and everything between of up to the third degree.
  * @returns volume and its standard uncertainty from reading each length to half a millimetre, m³
  */
-export function rulerMethod({ rimM, halfwayM, baseM, depthM }: RulerReading): { readonly volumeM3: number; readonly uncertaintyM3: number } {
+export function rulerMethod({ rimM, halfwayM, baseM, depthM }: RulerReading): {
+  readonly volumeM3: number;
+  readonly uncertaintyM3: number;
+} {
   const perDepth = (Math.PI / 24) * (rimM ** 2 + 4 * halfwayM ** 2 + baseM ** 2);
-  const slopes = [perDepth, (Math.PI / 12) * depthM * rimM, (Math.PI / 3) * depthM * halfwayM, (Math.PI / 12) * depthM * baseM];
+  const slopes = [
+    perDepth,
+    (Math.PI / 12) * depthM * rimM,
+    (Math.PI / 3) * depthM * halfwayM,
+    (Math.PI / 12) * depthM * baseM,
+  ];
   return { volumeM3: depthM * perDepth, uncertaintyM3: Math.hypot(...slopes.map((slope) => slope * READ_M)) };
 }
 

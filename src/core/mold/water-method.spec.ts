@@ -2,12 +2,26 @@ import { waterDensity, waterVolumeM3 } from '../matter/water';
 import { waterMethod } from './water-method';
 
 const ML = 1e6;
-const weigh = (...readings: [number, number][]) => waterMethod({ readings: readings.map(([empty, full]) => ({ emptyKg: empty / 1000, fullKg: full / 1000 })), cavities: 1, waterC: 20, scaleStepKg: 0.001 });
+const weigh = (...readings: [number, number][]) =>
+  waterMethod({
+    readings: readings.map(([empty, full]) => ({ emptyKg: empty / 1000, fullKg: full / 1000 })),
+    cavities: 1,
+    waterC: 20,
+    scaleStepKg: 0.001,
+  });
 
 describe('density of water', () => {
   // Kell 1975, table II, kg/m³ (values from memory).
   it.each([
-    [0, 999.84], [4, 999.972], [10, 999.7], [20, 998.204], [25, 997.045], [30, 995.647], [40, 992.215], [60, 983.196], [80, 971.79],
+    [0, 999.84],
+    [4, 999.972],
+    [10, 999.7],
+    [20, 998.204],
+    [25, 997.045],
+    [30, 995.647],
+    [40, 992.215],
+    [60, 983.196],
+    [80, 971.79],
   ])('at %f °C is %f kg/m³ within 0.01 %%', (t, density) => {
     expect(Math.abs(waterDensity(t) / density - 1)).toBeLessThan(1e-4);
   });
@@ -31,10 +45,15 @@ describe('water method', () => {
   it('averages, spreads over the cavities filled, and says how sure', () => {
     const one = weigh([200, 268]);
     const three = weigh([200, 268], [200, 270], [201, 269]);
-    expect(three.volumeM3 * ML).toBeCloseTo((waterVolumeM3((0.068 + 0.07 + 0.068) / 3, 20)) * ML, 6);
+    expect(three.volumeM3 * ML).toBeCloseTo(waterVolumeM3((0.068 + 0.07 + 0.068) / 3, 20) * ML, 6);
     expect(three.problems).toEqual([]);
     expect(one.uncertaintyM3 / one.volumeM3).toBeGreaterThan(0.01);
-    const six = waterMethod({ readings: [{ emptyKg: 0.2, fullKg: 0.608 }], cavities: 6, waterC: 20, scaleStepKg: 0.001 });
+    const six = waterMethod({
+      readings: [{ emptyKg: 0.2, fullKg: 0.608 }],
+      cavities: 6,
+      waterC: 20,
+      scaleStepKg: 0.001,
+    });
     expect(six.volumeM3 * ML).toBeCloseTo(68.2, 1);
     // Six cavities at once make the step of the scale count a sixth.
     expect(six.uncertaintyM3).toBeLessThan(one.uncertaintyM3);

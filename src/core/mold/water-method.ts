@@ -63,16 +63,31 @@ export function waterMethod({ readings, cavities, waterC, scaleStepKg }: WaterIn
     return waterVolumeM3(water, waterC) / cavities;
   });
   const good = eachM3.filter((v) => v > 0);
-  if (good.length === 0) return { eachM3, volumeM3: NaN, uncertaintyM3: NaN, problems: readings.length === 0 ? [{ key: 'noReading' }] : problems };
+  if (good.length === 0)
+    return {
+      eachM3,
+      volumeM3: NaN,
+      uncertaintyM3: NaN,
+      problems: readings.length === 0 ? [{ key: 'noReading' }] : problems,
+    };
   const volumeM3 = good.reduce((sum, v) => sum + v, 0) / good.length;
   const share = (Math.max(...good) - Math.min(...good)) / volumeM3;
   if (share > MOST_SPREAD) problems.push({ key: 'disagree', share });
-  return { eachM3, volumeM3, uncertaintyM3: uncertainty(good, volumeM3, waterVolumeM3(scaleStepKg, waterC) / cavities), problems };
+  return {
+    eachM3,
+    volumeM3,
+    uncertaintyM3: uncertainty(good, volumeM3, waterVolumeM3(scaleStepKg, waterC) / cavities),
+    problems,
+  };
 }
 
 function uncertainty(each: readonly number[], mean: number, stepM3: number): number {
   const n = each.length;
-  const scatter = n < 2 ? 0 : Math.sqrt(each.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (n - 1) / n) * STUDENT[Math.min(n - 2, STUDENT.length - 1)];
+  const scatter =
+    n < 2
+      ? 0
+      : Math.sqrt(each.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (n - 1) / n) *
+        STUDENT[Math.min(n - 2, STUDENT.length - 1)];
   // A step is uniform within half of it either way, and enters twice: empty and full.
   const step = Math.sqrt(2) * (stepM3 / Math.sqrt(12));
   return Math.hypot(scatter, step, LEVEL_SHARE * mean);

@@ -16,7 +16,8 @@ import { simulateMaking } from './simulate';
 import { comparedSide, type ComparedSide } from './ways';
 
 /** What a shell is wanted for: a thickness at the rim, to survive unmolding, or to be smashed with a spoon and yet come out whole. */
-export type AimGoal = { readonly by: 'rim'; readonly rimM: number } | { readonly by: 'survive' } | { readonly by: 'smash' };
+export type AimGoal =
+  { readonly by: 'rim'; readonly rimM: number } | { readonly by: 'survive' } | { readonly by: 'smash' };
 
 /** One way that reaches the goal. */
 export interface FoundWay {
@@ -64,24 +65,33 @@ export function* searchWays(casting: Casting, goal: AimGoal, partId?: string): G
   const melt = meltOf(casting, plan.coatsMade[0].shares[0].meltId);
   const allowed = methodsFor(plan.moldRecord, cavityRecordOf(plan.moldRecord, plan.part));
   const temperatures = workableAt(chocolateOf(casting, melt), melt.workingC);
-  const candidates = [...new Set<Method>(['dump', 'spoon', 'chillDump', plan.coatsMade[0].method])].filter((method) => allowed.includes(method) && !fillsLevel(method))
+  const candidates = [...new Set<Method>(['dump', 'spoon', 'chillDump', plan.coatsMade[0].method])]
+    .filter((method) => allowed.includes(method) && !fillsLevel(method))
     .flatMap((method) => WAYS_UP.flatMap((wayUp) => temperatures.map((workingC) => ({ method, wayUp, workingC }))));
   const found: FoundWay[] = [];
   // What was found at one temperature is a good beginning for the next.
   const before = new Map<string, Simulated>();
   for (const [k, candidate] of candidates.entries()) {
     const alike = `${candidate.method} ${candidate.wayUp}`;
-    const { way, simulated } = tried(plan, melt.id, { rimM, thicker: goal.by === 'survive' }, candidate, before.get(alike));
+    const { way, simulated } = tried(
+      plan,
+      melt.id,
+      { rimM, thicker: goal.by === 'survive' },
+      candidate,
+      before.get(alike),
+    );
     before.set(alike, simulated);
     if (way) found.push(way);
     yield (k + 1) / candidates.length;
   }
   found.sort((a, b) => a.totalSeconds - b.totalSeconds || a.side.coat.mass.value - b.side.coat.mass.value);
   const seen = new Set<string>();
-  return found.filter(({ method, wayUp, coats }) => {
-    const key = `${method} ${wayUp} ${coats}`;
-    return seen.has(key) ? false : seen.add(key);
-  }).slice(0, BEST);
+  return found
+    .filter(({ method, wayUp, coats }) => {
+      const key = `${method} ${wayUp} ${coats}`;
+      return seen.has(key) ? false : seen.add(key);
+    })
+    .slice(0, BEST);
 }
 
 /** A rim to come to; `thicker` is as good. */
@@ -91,7 +101,11 @@ interface WantedRim {
 }
 
 function tried(
-  plan: PlanDraft, meltId: string, { rimM, thicker }: WantedRim, { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number }, from: Simulated | undefined,
+  plan: PlanDraft,
+  meltId: string,
+  { rimM, thicker }: WantedRim,
+  { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number },
+  from: Simulated | undefined,
 ): { readonly way: FoundWay | undefined; readonly simulated: Simulated } {
   const { casting } = plan;
   const changed = copyOf(casting);
@@ -101,12 +115,30 @@ function tried(
   for (const coat of part.coats) Object.assign(coat, { wayUp, where: 'all' });
   for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;
   const { simulated } = simulateMaking(makingOf(changed, part), from);
-  const draft = draftPlan(changed, changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)), part.id);
+  const draft = draftPlan(
+    changed,
+    changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)),
+    part.id,
+  );
   const { rim } = draft.coat.total;
   const meets = rim.value > rimM * (1 - CLOSE_SHARE) && (thicker || rim.value < rimM * (1 + CLOSE_SHARE));
   if (!meets || draft.coat.coats.some((coat) => coat.overHold)) return { way: undefined, simulated };
-  const whole = finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
+  const whole = finishPlan(
+    draft,
+    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
+  );
   if (!Number.isFinite(whole.batch.total.value)) return { way: undefined, simulated };
   keepCoatsAsMade(part, draft.coatsMade);
-  return { way: { method, wayUp, workingC, coats: draft.coatsMade.length, side: comparedSide(whole), totalSeconds: whole.batch.total.value, casting: changed }, simulated };
+  return {
+    way: {
+      method,
+      wayUp,
+      workingC,
+      coats: draft.coatsMade.length,
+      side: comparedSide(whole),
+      totalSeconds: whole.batch.total.value,
+      casting: changed,
+    },
+    simulated,
+  };
 }

@@ -11,7 +11,8 @@ import { addPart, castIn } from './parts';
 const NOW = new Date('2026-10-12T08:00:00Z');
 const demo = (id: string): Casting => demoCastings(NOW).find((casting) => casting.id === id) ?? demoCastings(NOW)[0];
 const standing = (casting: Casting): AssembledPiece => assembled(draftPlan(casting));
-const names = ({ placed }: AssembledPiece): string[] => placed.map(({ draft, turned }) => `${draft.part.name}${turned ? ' turned' : ''}`);
+const names = ({ placed }: AssembledPiece): string[] =>
+  placed.map(({ draft, turned }) => `${draft.part.name}${turned ? ' turned' : ''}`);
 const inMold = (id: string): Casting => {
   const casting = newCasting('c', 'c', NOW);
   castIn(casting, 'half', SHIPPED_MOLDS.find((mold) => mold.id === id) ?? SHIPPED_MOLDS[0]);
@@ -81,7 +82,9 @@ describe('a piece as it stands', () => {
   it('says which parts nothing holds yet, until they are stuck on', () => {
     const leaves = inMold('petal-cup');
     expect(standing(leaves).loose.map(({ part, count }) => [part.name, count])).toEqual([['Leaf', 5]]);
-    leaves.finishes = [{ id: 'f', kind: 'stickOn', name: 'Leaves', partId: leaves.parts[1].id, count: 5, meltId: 'melt-1', sets: [] }];
+    leaves.finishes = [
+      { id: 'f', kind: 'stickOn', name: 'Leaves', partId: leaves.parts[1].id, count: 5, meltId: 'melt-1', sets: [] },
+    ];
     const stuck = standing(leaves);
     expect(stuck.loose).toEqual([]);
     expect(names(stuck).at(-1)).toBe('Leaf turned');
@@ -101,9 +104,14 @@ describe('a piece as it stands', () => {
           return [Math.min(openingM, other), Math.max(openingM, other)];
         });
         // A level fill ends short of its cavity's rim: its opening may lie below the ground, itself it does not.
-        for (const [i, [low]] of ends.entries()) expect(low).toBeGreaterThan(placed[i].draft.coat.body ? -placed[i].draft.cavity.depthM : -1e-9);
+        for (const [i, [low]] of ends.entries())
+          expect(low).toBeGreaterThan(placed[i].draft.coat.body ? -placed[i].draft.cavity.depthM : -1e-9);
         expect(height.value).toBeGreaterThan(0);
-        expect(height.value).toBeGreaterThanOrEqual(Math.max(...ends.map(([, high]) => high)) - Math.max(...placed.map(({ draft }) => (draft.coat.body ? draft.cavity.depthM : 0))) - 1e-9);
+        expect(height.value).toBeGreaterThanOrEqual(
+          Math.max(...ends.map(([, high]) => high)) -
+            Math.max(...placed.map(({ draft }) => (draft.coat.body ? draft.cavity.depthM : 0))) -
+            1e-9,
+        );
       }),
       { numRuns: 40 },
     );

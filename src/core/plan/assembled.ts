@@ -46,25 +46,54 @@ export function assembled(plan: PlanDraft): AssembledPiece {
   const single = upper === undefined;
   // A cup stays as it is; what is capped, plugged or poured level is turned out and shows what lay in the mold.
   const turnedOut = single && (closure !== null || lower.coat.body !== undefined);
-  const body: PlacedPart = { draft: lower, turned: turnedOut, openingM: turnedOut ? groundM - short(lower) : groundM + lower.cavity.depthM - lowest(lower), layers: turnedOut ? turnedOver(lower.fill, closedM(plan, lower)) : lower.fill.layers };
+  const body: PlacedPart = {
+    draft: lower,
+    turned: turnedOut,
+    openingM: turnedOut ? groundM - short(lower) : groundM + lower.cavity.depthM - lowest(lower),
+    layers: turnedOut ? turnedOver(lower.fill, closedM(plan, lower)) : lower.fill.layers,
+  };
   const seamM = single ? undefined : groundM + heightOf(lower);
-  const onTop: PlacedPart[] = upper === undefined || seamM === undefined ? [] : [{ draft: upper, turned: true, openingM: seamM - lostM - short(upper), layers: upper !== lower || upper.part.filled === 'all' ? upper.fill.layers : [] }];
+  const onTop: PlacedPart[] =
+    upper === undefined || seamM === undefined
+      ? []
+      : [
+          {
+            draft: upper,
+            turned: true,
+            openingM: seamM - lostM - short(upper),
+            layers: upper !== lower || upper.part.filled === 'all' ? upper.fill.layers : [],
+          },
+        ];
   const top = onTop[0] ?? body;
   const heap = single && !turnedOut ? lower.fill.heapM : 0;
   const topM = (seamM === undefined ? groundM + heightOf(lower) : seamM - lostM + heightOf(onTop[0].draft)) + heap;
   const ornament = stuckOn(plan);
   const placed = [
-    ...(base ? [{ draft: base, turned: true, openingM: -short(base), layers: [] }] : []), body, ...onTop,
+    ...(base ? [{ draft: base, turned: true, openingM: -short(base), layers: [] }] : []),
+    body,
+    ...onTop,
     ...(ornament ? [{ draft: ornament, turned: true, openingM: topM - short(ornament), layers: [] }] : []),
   ];
-  return { placed, top, seamM, loose: looseOf(plan, placed), height: heightAnswer(placed, topM + (ornament ? heightOf(ornament) : 0), lostM) };
+  return {
+    placed,
+    top,
+    seamM,
+    loose: looseOf(plan, placed),
+    height: heightAnswer(placed, topM + (ornament ? heightOf(ornament) : 0), lostM),
+  };
 }
 
 /** The one or two parts that hold what is inside. */
-function bodies({ casting, parts, closure, clamped }: PlanDraft): { readonly lower: PartDraft; readonly upper: PartDraft | undefined } {
+function bodies({ casting, parts, closure, clamped }: PlanDraft): {
+  readonly lower: PartDraft;
+  readonly upper: PartDraft | undefined;
+} {
   const shells = parts.filter(({ part }) => hasRim(part));
   const able = shells.length > 0 ? shells : [parts.find(({ part }) => part.role === 'base') ?? parts[0]];
-  const lower = closure?.kind === 'cap' || closure?.kind === 'lid' ? closedPart(casting, parts) : (able.find(({ fill }) => fill.layers.length > 0) ?? able[0]);
+  const lower =
+    closure?.kind === 'cap' || closure?.kind === 'lid'
+      ? closedPart(casting, parts)
+      : (able.find(({ fill }) => fill.layers.length > 0) ?? able[0]);
   if (closure?.kind === 'lid') return { lower, upper: parts.find(({ part }) => part.id === closure.partId) };
   if (closure?.kind === 'cap' || (closure === null && !clamped)) return { lower, upper: undefined };
   return { lower, upper: lower.part.perPiece > 1 ? lower : able.find((one) => one !== lower) };
@@ -72,14 +101,23 @@ function bodies({ casting, parts, closure, clamped }: PlanDraft): { readonly low
 
 /** The part that is stuck on, where one is cast. */
 function stuckOn({ casting, parts }: PlanDraft): PartDraft | undefined {
-  const ids = casting.finishes.flatMap((finish) => (finish.kind === 'stickOn' && finish.partId !== undefined ? [finish.partId] : []));
+  const ids = casting.finishes.flatMap((finish) =>
+    finish.kind === 'stickOn' && finish.partId !== undefined ? [finish.partId] : [],
+  );
   return parts.find(({ part }) => ids.includes(part.id));
 }
 
 function looseOf({ casting, parts }: PlanDraft, placed: readonly PlacedPart[]): AssembledPiece['loose'] {
-  const stuck = (id: string): number => casting.finishes.reduce((sum, finish) => sum + (finish.kind === 'stickOn' && finish.partId === id ? finish.count : 0), 0);
-  const standing = ({ part }: PartDraft): number => Math.max(stuck(part.id), placed.filter((one) => one.draft.part.id === part.id).length);
-  return parts.flatMap((one) => (one.part.perPiece > standing(one) ? [{ part: one.part, count: one.part.perPiece - standing(one) }] : []));
+  const stuck = (id: string): number =>
+    casting.finishes.reduce(
+      (sum, finish) => sum + (finish.kind === 'stickOn' && finish.partId === id ? finish.count : 0),
+      0,
+    );
+  const standing = ({ part }: PartDraft): number =>
+    Math.max(stuck(part.id), placed.filter((one) => one.draft.part.id === part.id).length);
+  return parts.flatMap((one) =>
+    one.part.perPiece > standing(one) ? [{ part: one.part, count: one.part.perPiece - standing(one) }] : [],
+  );
 }
 
 /** Lowest point with the opening up, above the cavity's own lowest, m: below 0 where a former is coated outside. */
@@ -90,9 +128,12 @@ function lowest(part: PartDraft): number {
 /** How far what closes an opening reaches in, m. */
 function closedM({ closure }: PlanDraft, { fill }: PartDraft): number {
   switch (closure?.kind) {
-    case 'cap': return Math.min(closure.thicknessM, fill.headspace.value);
-    case 'plug': return closure.thicknessM;
-    default: return 0;
+    case 'cap':
+      return Math.min(closure.thicknessM, fill.headspace.value);
+    case 'plug':
+      return closure.thicknessM;
+    default:
+      return 0;
   }
 }
 
@@ -108,5 +149,10 @@ function heightOf(part: PartDraft): number {
 
 function heightAnswer(placed: readonly PlacedPart[], heightM: number, lostM: number): Answer {
   const depths = placed.map(({ draft }) => term('partHeight', heightOf(draft), 'length'));
-  return answer(heightM, 'length', 'piece.height', lostM > 0 ? [...depths, term('lostHeight', lostM, 'length')] : depths);
+  return answer(
+    heightM,
+    'length',
+    'piece.height',
+    lostM > 0 ? [...depths, term('lostHeight', lostM, 'length')] : depths,
+  );
 }

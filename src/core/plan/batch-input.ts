@@ -12,8 +12,20 @@ import type { PartPlan } from './plan';
 export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchInput {
   const { casting, close } = draft;
   const capped = cappedPartId(draft);
-  const closing: AfterCasting[] = close && close.mass.value > 0 ? [{ meltId: close.closure.meltId, use: 'closing', eachKg: close.mass.value, ...(capped === undefined ? {} : { partId: capped }) }] : [];
-  const finishing = draft.finishes.flatMap(({ finish, chocolate }): AfterCasting[] => (chocolate && 'meltId' in finish ? [{ meltId: finish.meltId, use: 'finishing', eachKg: chocolate.value }] : []));
+  const closing: AfterCasting[] =
+    close && close.mass.value > 0
+      ? [
+          {
+            meltId: close.closure.meltId,
+            use: 'closing',
+            eachKg: close.mass.value,
+            ...(capped === undefined ? {} : { partId: capped }),
+          },
+        ]
+      : [];
+  const finishing = draft.finishes.flatMap(({ finish, chocolate }): AfterCasting[] =>
+    chocolate && 'meltId' in finish ? [{ meltId: finish.meltId, use: 'finishing', eachKg: chocolate.value }] : [],
+  );
   return {
     pieces: casting.pieces,
     spareRule: casting.spareRule,
@@ -41,12 +53,20 @@ function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure
 }
 
 /** How many times a layer of a part is filled in for so many pieces: once a piece, or in every one that is cast where it is capped in its mold. */
-export function layerCount(plan: Pick<PlanDraft, 'casting' | 'closure'>, part: PartDraft, pieces: number, cast: (partId: string) => number): number {
+export function layerCount(
+  plan: Pick<PlanDraft, 'casting' | 'closure'>,
+  part: PartDraft,
+  pieces: number,
+  cast: (partId: string) => number,
+): number {
   return cappedPartId(plan) === part.part.id ? cast(part.part.id) : pieces * filledPerPiece(part);
 }
 
 /** The same for a plan's own pieces. */
-export function layersOf(plan: Pick<PlanDraft, 'casting' | 'closure'> & { readonly batch: Pick<BatchResult, 'byPart'> }, part: PartDraft): number {
+export function layersOf(
+  plan: Pick<PlanDraft, 'casting' | 'closure'> & { readonly batch: Pick<BatchResult, 'byPart'> },
+  part: PartDraft,
+): number {
   return layerCount(plan, part, plan.casting.pieces, castOf(plan.batch));
 }
 
@@ -55,7 +75,10 @@ export function castOf({ byPart }: Pick<BatchResult, 'byPart'>): (partId: string
   return (partId) => byPart.find((count) => count.partId === partId)?.parts.value ?? 0;
 }
 
-function batchPart({ part, cavity, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan, tasks: readonly FurtherTask[]): BatchPart {
+function batchPart(
+  { part, cavity, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan,
+  tasks: readonly FurtherTask[],
+): BatchPart {
   const { value, low = value, high = value } = coat.breakChance;
   return {
     partId: part.id,
@@ -78,7 +101,17 @@ function batchCoat(coat: Coat, made: CoatAnswer, chillSeconds: number): BatchCoa
   // Turned until it runs no more; before the simulation has told when, for as long as it sets.
   const turnedSeconds = method === 'turn' ? (made.rest?.value ?? Infinity) : 0;
   return {
-    coatId, method, perPartKg: made.mass.value, dripsKg: made.feet?.value ?? 0, drainSeconds, dwellSeconds, standsIn, rests: restsOf(coat), place: placeOf(coat), chillSeconds, turnedSeconds,
+    coatId,
+    method,
+    perPartKg: made.mass.value,
+    dripsKg: made.feet?.value ?? 0,
+    drainSeconds,
+    dwellSeconds,
+    standsIn,
+    rests: restsOf(coat),
+    place: placeOf(coat),
+    chillSeconds,
+    turnedSeconds,
     shares: coat.shares.map(({ meltId, share }) => ({ meltId, share: share / all })),
   };
 }
@@ -90,7 +123,12 @@ function closeTasks({ close }: PlanDraft): FurtherTask[] {
   const { closure, mass, hands } = close;
   return [
     { kind: 'close', handsOn: true, seconds: hands.value, ...(mass.value > 0 ? { meltIds: [closure.meltId] } : {}) },
-    ...closure.sets.map(({ place, seconds }): FurtherTask => ({ kind: 'chill', handsOn: false, seconds: seconds ?? 0, place })),
+    ...closure.sets.map(({ place, seconds }): FurtherTask => ({
+      kind: 'chill',
+      handsOn: false,
+      seconds: seconds ?? 0,
+      place,
+    })),
   ];
 }
 
@@ -100,14 +138,24 @@ function inMold(draft: PlanDraft): FurtherTask[] {
 }
 
 function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: boolean): FurtherTask[] {
-  const cover = Math.max(0, ...parts.map(({ part, chill }) => (part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0)));
+  const cover = Math.max(
+    0,
+    ...parts.map(({ part, chill }) =>
+      part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
+    ),
+  );
   const filled = !capped && parts.some(({ fill }) => fill.layers.length > 0);
   return [
     ...(cover > 0 ? [{ kind: 'cover' as const, handsOn: false, seconds: cover }] : []),
     ...(filled ? [fillTask] : []),
     ...(capped ? [] : closeTasks(draft)),
     ...draft.finishes.flatMap(({ finish, hands, dries }): FurtherTask[] => [
-      { kind: 'finish', handsOn: true, seconds: hands.value, ...('meltId' in finish ? { meltIds: [finish.meltId] } : {}) },
+      {
+        kind: 'finish',
+        handsOn: true,
+        seconds: hands.value,
+        ...('meltId' in finish ? { meltIds: [finish.meltId] } : {}),
+      },
       ...(dries.value > 0 ? [{ kind: 'finish' as const, handsOn: false, seconds: dries.value }] : []),
     ]),
   ];

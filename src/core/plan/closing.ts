@@ -9,11 +9,16 @@ import { USUAL_PLATE_C } from './remedy';
 export function usualClosing(casting: Casting, kind: ClosureKind): Closure {
   const meltId = casting.closure?.meltId ?? casting.parts[0].coats[0].shares[0].meltId;
   switch (kind) {
-    case 'warmPlate': return { kind, meltId, plateC: USUAL_PLATE_C, seconds: 4, sets: [] };
-    case 'pipedSeam': return { kind, meltId, lineM: 0.003, sets: [] };
-    case 'cap': return { kind, meltId, thicknessM: 0.002, sets: [{ place: 'fridge', seconds: 300 }] };
-    case 'lid': return { kind, meltId, lineM: 0.003, partId: casting.parts[casting.parts.length - 1].id, sets: [] };
-    case 'plug': return { kind, meltId, holeM: 0.012, thicknessM: 0.002, sets: [] };
+    case 'warmPlate':
+      return { kind, meltId, plateC: USUAL_PLATE_C, seconds: 4, sets: [] };
+    case 'pipedSeam':
+      return { kind, meltId, lineM: 0.003, sets: [] };
+    case 'cap':
+      return { kind, meltId, thicknessM: 0.002, sets: [{ place: 'fridge', seconds: 300 }] };
+    case 'lid':
+      return { kind, meltId, lineM: 0.003, partId: casting.parts[casting.parts.length - 1].id, sets: [] };
+    case 'plug':
+      return { kind, meltId, holeM: 0.012, thicknessM: 0.002, sets: [] };
   }
 }
 

@@ -58,15 +58,26 @@ export interface PlanDraft extends PartDraft {
  * @param simulated for each part in the record's order
  * @param seen the part it is seen from; the first where it is left out
  */
-export function draftPlan(casting: Casting, simulated: readonly (Simulated | undefined)[] = [], seen?: string): PlanDraft {
+export function draftPlan(
+  casting: Casting,
+  simulated: readonly (Simulated | undefined)[] = [],
+  seen?: string,
+): PlanDraft {
   const cavities: Cavities = new Map();
   const unfilled = casting.parts.map((part, i) => shellOf(casting, part, simulated[i], cavities));
-  const parts = unfilled.map((shell): PartDraft => ({ ...shell, fill: filled(casting, shell, unfilled), warmest: warmest(casting, shell) }));
+  const parts = unfilled.map((shell): PartDraft => ({
+    ...shell,
+    fill: filled(casting, shell, unfilled),
+    warmest: warmest(casting, shell),
+  }));
   const clamped = parts.some(({ coatsMade }) => coatsMade[coatsMade.length - 1].method === 'clamp');
   const closure = clamped ? null : casting.closure;
   const close = closure ? closed(casting, closure, parts) : undefined;
   const finishes = finished(casting, parts);
-  return seenFrom({ ...parts[0], casting, parts, clamped, closure, close, finishes, piece: pieceOf(casting, parts, close, finishes) }, seen);
+  return seenFrom(
+    { ...parts[0], casting, parts, clamped, closure, close, finishes, piece: pieceOf(casting, parts, close, finishes) },
+    seen,
+  );
 }
 
 /** A plan as it is seen from another of its parts. */
@@ -92,8 +103,24 @@ function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined,
     return { ...model, doseM3, dwellSeconds, drainSeconds, tappingSeconds };
   });
   const chocolates = coatsMade.map((made) => coatChocolate(casting, made));
-  const mold = moldStation({ cavity, shape: cavityRecord.shape, cavities: cavityCount(cavityRecord), atHand: moldRecord.atHand, chocolateKind: chocolates[0].kind });
-  return { part, moldRecord, cavities: cavityCount(cavityRecord), cavity, coatsMade, chocolates, mold, coat, chillInput };
+  const mold = moldStation({
+    cavity,
+    shape: cavityRecord.shape,
+    cavities: cavityCount(cavityRecord),
+    atHand: moldRecord.atHand,
+    chocolateKind: chocolates[0].kind,
+  });
+  return {
+    part,
+    moldRecord,
+    cavities: cavityCount(cavityRecord),
+    cavity,
+    coatsMade,
+    chocolates,
+    mold,
+    coat,
+    chillInput,
+  };
 }
 
 function filled(casting: Casting, { part, cavity, coat }: Shell, all: readonly Shell[]): FillResult {
@@ -101,14 +128,21 @@ function filled(casting: Casting, { part, cavity, coat }: Shell, all: readonly S
   return fillStation({
     profile: cavity.profile,
     shellM: lining(cavity, coat),
-    layers: casting.fill.filter((layer) => layer.partId === part.id).map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
-    heapInto: over && !over.coat.body && !over.cavity.outward ? insetLine(over.cavity.profile, over.coat.totalM) : undefined,
+    layers: casting.fill
+      .filter((layer) => layer.partId === part.id)
+      .map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
+    heapInto:
+      over && !over.coat.body && !over.cavity.outward ? insetLine(over.cavity.profile, over.coat.totalM) : undefined,
   });
 }
 
 function warmest(casting: Casting, { part, coat, chocolates }: Shell): Answer | undefined {
   if (coat.body) return undefined;
-  return warmestOf(casting.fill.filter(({ partId }) => partId === part.id).map(({ fillingId }) => fillingOf(casting, fillingId)), chocolates[chocolates.length - 1].kind, casting.kitchen.roomC);
+  return warmestOf(
+    casting.fill.filter(({ partId }) => partId === part.id).map(({ fillingId }) => fillingOf(casting, fillingId)),
+    chocolates[chocolates.length - 1].kind,
+    casting.kitchen.roomC,
+  );
 }
 
 /** What goes on top of a filled part: another of its own kind that is not filled too, or the next shell or lid. */
@@ -125,7 +159,7 @@ export function closedPart<T extends { readonly part: Part }>(casting: Casting, 
 
 /** The same by its id. */
 export function closedPartId({ closure, fill, parts }: Casting): string {
-  return ((closure?.kind === 'cap' || closure?.kind === 'lid') && fill.length > 0 ? fill[0].partId : parts[0].id);
+  return (closure?.kind === 'cap' || closure?.kind === 'lid') && fill.length > 0 ? fill[0].partId : parts[0].id;
 }
 
 function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[]): CloseResult {
@@ -133,28 +167,52 @@ function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[])
   const { kind, fatShare } = chocolates[chocolates.length - 1];
   const curve = depthCurve(fill.inside);
   return closeStation({
-    closure, pieces: casting.pieces, roomC: casting.kitchen.roomC, depthM: cavity.depthM, rimLengthM: cavity.rimLengthM, rimThicknessM: coat.total.rim.value, partKg: coat.mass.value, rimColours: rimColours(parts), headspaceM: fill.headspace.value,
+    closure,
+    pieces: casting.pieces,
+    roomC: casting.kitchen.roomC,
+    depthM: cavity.depthM,
+    rimLengthM: cavity.rimLengthM,
+    rimThicknessM: coat.total.rim.value,
+    partKg: coat.mass.value,
+    rimColours: rimColours(parts),
+    headspaceM: fill.headspace.value,
     volumeBelowRim: (depthM) => curve.capacityM3 - curve.volumeAt(curve.depthM - depthM),
-    meltKind: chocolateOf(casting, meltOf(casting, closure.meltId)).kind, shell: { kind, fatShare },
+    meltKind: chocolateOf(casting, meltOf(casting, closure.meltId)).kind,
+    shell: { kind, fatShare },
   });
 }
 
 /** Colours of rim among the parts that are joined: a rim shows all its coats. */
 function rimColours(parts: readonly PartDraft[]): number {
-  return new Set(parts.filter(({ part }) => hasRim(part)).map(({ chocolates }) => chocolates.map(({ colour }) => colour).join())).size;
+  return new Set(
+    parts.filter(({ part }) => hasRim(part)).map(({ chocolates }) => chocolates.map(({ colour }) => colour).join()),
+  ).size;
 }
 
 /** Outside of a piece without what is stuck on it, m². */
 export function outsideOf(parts: readonly Pick<PartDraft, 'part' | 'cavity'>[]): number {
-  return parts.reduce((sum, { part, cavity }) => sum + (part.role === 'ornament' ? 0 : part.perPiece * cavity.wallAreaM2), 0);
+  return parts.reduce(
+    (sum, { part, cavity }) => sum + (part.role === 'ornament' ? 0 : part.perPiece * cavity.wallAreaM2),
+    0,
+  );
 }
 
 function finished(casting: Casting, parts: readonly PartDraft[]): FinishAnswer[] {
   const outsideM2 = outsideOf(parts);
   return casting.finishes.map((finish) => {
-    const filling = 'fillingId' in finish && finish.fillingId !== undefined ? fillingOf(casting, finish.fillingId) : undefined;
-    const topping = filling && { bulkDensity: filling.bulkDensity, pieceKg: pieceKg(filling), pieceM: pieceWidthM(filling) ?? POWDER_LAYER_M };
-    return finishStation({ finish, outsideM2, meltKind: 'meltId' in finish ? chocolateOf(casting, meltOf(casting, finish.meltId)).kind : undefined, topping });
+    const filling =
+      'fillingId' in finish && finish.fillingId !== undefined ? fillingOf(casting, finish.fillingId) : undefined;
+    const topping = filling && {
+      bulkDensity: filling.bulkDensity,
+      pieceKg: pieceKg(filling),
+      pieceM: pieceWidthM(filling) ?? POWDER_LAYER_M,
+    };
+    return finishStation({
+      finish,
+      outsideM2,
+      meltKind: 'meltId' in finish ? chocolateOf(casting, meltOf(casting, finish.meltId)).kind : undefined,
+      topping,
+    });
   });
 }
 

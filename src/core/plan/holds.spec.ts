@@ -25,7 +25,13 @@ function made(mold: Mold, cavity: Mold['cavities'][number], method: Method): Cas
   return casting;
 }
 
-const makings = SHIPPED_MOLDS.flatMap((mold) => mold.cavities.flatMap((cavity) => methodsFor(mold, cavity).map((method) => [`${mold.name}, ${cavity.name}, ${method}`, made(mold, cavity, method)] as const)));
+const makings = SHIPPED_MOLDS.flatMap((mold) =>
+  mold.cavities.flatMap((cavity) =>
+    methodsFor(mold, cavity).map(
+      (method) => [`${mold.name}, ${cavity.name}, ${method}`, made(mold, cavity, method)] as const,
+    ),
+  ),
+);
 
 /** Every figure anywhere in an answer, with its place. */
 function figuresOf(value: unknown, path = '', found: [string, Answer][] = []): [string, Answer][] {
@@ -37,7 +43,15 @@ function figuresOf(value: unknown, path = '', found: [string, Answer][] = []): [
 
 /** What has to hold of any plan. */
 function holds({ coat, cavity, mold, fill, chill, ...rest }: CastingPlan, pressed: boolean): void {
-  for (const [path, { value, low = value, high = value }] of figuresOf({ ...rest, coat, mold, fill, chill, casting: undefined, chillInput: undefined })) {
+  for (const [path, { value, low = value, high = value }] of figuresOf({
+    ...rest,
+    coat,
+    mold,
+    fill,
+    chill,
+    casting: undefined,
+    chillInput: undefined,
+  })) {
     if (!(low <= value && value <= high)) throw new Error(`${path}: ${low} to ${high} does not hold ${value}`);
   }
   if (!cavity.outward) {
@@ -50,15 +64,20 @@ function holds({ coat, cavity, mold, fill, chill, ...rest }: CastingPlan, presse
     const drips = (feet.value * spooned.value) / mass.value;
     expect(Math.abs((spooned.value + drips) / choice.doseM3 - 1)).toBeLessThan(1e-6);
   }
-  for (const { places } of chill.coats) for (const { touch, unmold, latest } of places) expect([touch.value <= unmold.value, unmold.value <= latest.value]).toEqual([true, true]);
+  for (const { places } of chill.coats)
+    for (const { touch, unmold, latest } of places)
+      expect([touch.value <= unmold.value, unmold.value <= latest.value]).toEqual([true, true]);
 }
 
 describe('every way of making in every shipped mold', () => {
-  it.each(makings)('%s: ranges hold their values, no shell is more than its cavity, a dose is what stays and what drips', (_, casting) => {
-    const pressed = casting.molds[0].composition.kind === 'press';
-    holds(planned(casting), pressed);
-    holds(planned(casting, true), pressed);
-  });
+  it.each(makings)(
+    '%s: ranges hold their values, no shell is more than its cavity, a dose is what stays and what drips',
+    (_, casting) => {
+      const pressed = casting.molds[0].composition.kind === 'press';
+      holds(planned(casting), pressed);
+      holds(planned(casting, true), pressed);
+    },
+  );
 
   it('holds after the range has been run, too', () => {
     for (const [name, casting] of makings.filter((_, i) => i % 9 === 0)) {
@@ -68,7 +87,13 @@ describe('every way of making in every shipped mold', () => {
       while (!step.done) step = steps.next();
       const draft = draftPlan(casting, [step.value]);
       expect(name).toBeTruthy();
-      holds(finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput))), casting.molds[0].composition.kind === 'press');
+      holds(
+        finishPlan(
+          draft,
+          draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
+        ),
+        casting.molds[0].composition.kind === 'press',
+      );
     }
   });
 });
@@ -78,17 +103,32 @@ const MOVED: readonly (readonly [string, (casting: Casting, x: number) => void])
   ['room', ({ kitchen }, x) => (kitchen.roomC = 17 + 5 * x)],
   ['fridge', ({ kitchen }, x) => (kitchen.fridgeC = 1 + 9 * x)],
   ['working temperature', ({ melts }, x) => melts.forEach((melt) => (melt.workingC += 1.8 * x - 0.9))],
-  ['stiffness', ({ chocolates }, x) => chocolates.forEach((chocolate) => (chocolate.fluidity = { yieldPa: 3 + 9 * x, viscosityPas: 1 + 2.5 * x }))],
+  [
+    'stiffness',
+    ({ chocolates }, x) =>
+      chocolates.forEach((chocolate) => (chocolate.fluidity = { yieldPa: 3 + 9 * x, viscosityPas: 1 + 2.5 * x })),
+  ],
 ];
 const STEPS = 200;
 /** Less than this is seen by nobody, and no jump: in the unit of each kind of figure. */
-const UNSEEN: Readonly<Partial<Record<Answer['dimension'], number>>> = { length: 1e-5, mass: 2e-5, volume: 2e-8, duration: 3, share: 2e-3 };
+const UNSEEN: Readonly<Partial<Record<Answer['dimension'], number>>> = {
+  length: 1e-5,
+  mass: 2e-5,
+  volume: 2e-8,
+  duration: 3,
+  share: 2e-3,
+};
 
 /**
  * The largest jump of any figure between two neighbouring plans, as a share of it: by how much more it moves there than in the steps before
  * and after, as it may be steep and still be smooth. Stays in whole minutes and pieces are left out, as they are rounded on purpose.
  */
-function largestJump(id: string, move: (casting: Casting, x: number) => void, simulated: boolean, steps: number): readonly [number, string] {
+function largestJump(
+  id: string,
+  move: (casting: Casting, x: number) => void,
+  simulated: boolean,
+  steps: number,
+): readonly [number, string] {
   const series = new Map<string, number[]>();
   for (let k = 0; k <= steps; k++) {
     const casting = demoCastings(MONDAY).find((one) => one.id === id) as Casting;
@@ -107,14 +147,17 @@ function largestJump(id: string, move: (casting: Casting, x: number) => void, si
     for (let k = 1; k < values.length; k++) {
       const jump = moved(k) - Math.max(moved(k - 1), moved(k + 1));
       const share = jump / Math.max(Math.abs(values[k]), Math.abs(values[k - 1]));
-      if (jump > (UNSEEN[key.split(' ')[1] as Answer['dimension']] ?? 0) && share > most[0]) most = [share, `${key} ${values[k - 1]} to ${values[k]}`];
+      if (jump > (UNSEEN[key.split(' ')[1] as Answer['dimension']] ?? 0) && share > most[0])
+        most = [share, `${key} ${values[k - 1]} to ${values[k]}`];
     }
   }
   return most;
 }
 
 describe('an input moved through its span in 200 steps', () => {
-  const cases = ['demo-bombs', 'demo-bonbons', 'demo-bites', 'demo-tiles'].flatMap((id) => MOVED.map(([name, move]) => [id, name, move] as const));
+  const cases = ['demo-bombs', 'demo-bonbons', 'demo-bites', 'demo-tiles'].flatMap((id) =>
+    MOVED.map(([name, move]) => [id, name, move] as const),
+  );
 
   it.each(cases)('%s, %s: no figure jumps by more than a hundredth', (id, _, move) => {
     const [jump, where] = largestJump(id, move, false, STEPS);

@@ -26,11 +26,18 @@ export function larderNeeds({ casting, batch, fillings }: CastingPlan): LarderNe
     const shares = sharesOf(casting, record);
     // Streaked with other colours, or a tint, it does not go back to what it was.
     const back = melt.mixed || record.source.kind === 'tint' ? 0 : melt.comesBack.value;
-    for (const { chocolateId, share } of shares) add(chocolateId, { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' }, share * melt.melted.value, share * (melt.melted.value - back));
+    for (const { chocolateId, share } of shares)
+      add(
+        chocolateId,
+        { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' },
+        share * melt.melted.value,
+        share * (melt.melted.value - back),
+      );
   }
   for (const { components } of fillings) {
     for (const { name, chocolateId, fillingId, kg } of components) {
-      if (chocolateId !== undefined) add(chocolateId, { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' }, kg, kg);
+      if (chocolateId !== undefined)
+        add(chocolateId, { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' }, kg, kg);
       else if (fillingId !== undefined) add(fillingId, { name, entryId: fillingId, kind: 'filling' }, kg, kg);
       else add(name.trim().toLowerCase(), { name, entryId: undefined, kind: 'other' }, kg, kg);
     }

@@ -59,24 +59,63 @@ export function makingOf(casting: Casting, part: Part = casting.parts[0]): Makin
     kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
-    coats: coatModels(casting, part).map((coat) => ({ choice: coatChoice(casting, coat), rests: restsOf(coat), place: placeOf(coat), overruledSeconds: ownSecondsOf(coat) })),
+    coats: coatModels(casting, part).map((coat) => ({
+      choice: coatChoice(casting, coat),
+      rests: restsOf(coat),
+      place: placeOf(coat),
+      overruledSeconds: ownSecondsOf(coat),
+    })),
   };
 }
 
 function coatChoice(casting: Casting, coat: Coat): CoatChoice {
   const { kind, fluidity, fatShare, fluidityWithin } = coatChocolate(casting, coat);
-  const { id, method, doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where, standsIn } = coat;
+  const {
+    id,
+    method,
+    doseM3,
+    dwellSeconds,
+    drainSeconds,
+    tappingSeconds,
+    turnSeconds,
+    volumeShare,
+    wayUp,
+    where,
+    standsIn,
+  } = coat;
   return {
-    id, method, chocolate: { kind, fluidity, fatShare, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
-    workingC: coatWorkingC(casting, coat), doseM3, dwellSeconds, drainSeconds, tappingSeconds, turnSeconds, volumeShare, wayUp, where,
-    ...(method === 'chillDump' ? { stands: { airC: placeC(casting.kitchen, standsIn), airH: airOutsideH(casting.kitchen, standsIn) } } : {}),
+    id,
+    method,
+    chocolate: { kind, fluidity, fatShare, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
+    workingC: coatWorkingC(casting, coat),
+    doseM3,
+    dwellSeconds,
+    drainSeconds,
+    tappingSeconds,
+    turnSeconds,
+    volumeShare,
+    wayUp,
+    where,
+    ...(method === 'chillDump'
+      ? { stands: { airC: placeC(casting.kitchen, standsIn), airH: airOutsideH(casting.kitchen, standsIn) } }
+      : {}),
   };
 }
 
 /** What must be alike for a simulation's correction of one making to hold for another. */
-export function structureOf({ shape, outward, material, press, coats }: Making, cavity: Cavity = cavityOf(shape, outward)): string {
+export function structureOf(
+  { shape, outward, material, press, coats }: Making,
+  cavity: Cavity = cavityOf(shape, outward),
+): string {
   // A correction is given point by point: a cavity of another shape has others.
-  return JSON.stringify([shape.kind, cavity.profile.arcM.length, outward, material, press?.by, coats.map(({ choice }) => [choice.method, choice.wayUp, choice.where, choice.chocolate.kind])]);
+  return JSON.stringify([
+    shape.kind,
+    cavity.profile.arcM.length,
+    outward,
+    material,
+    press?.by,
+    coats.map(({ choice }) => [choice.method, choice.wayUp, choice.where, choice.chocolate.kind]),
+  ]);
 }
 
 /**
@@ -84,10 +123,23 @@ export function structureOf({ shape, outward, material, press, coats }: Making, 
  * Takes about a millisecond.
  * @param cavity the making's own, where it is there already
  */
-export function make(making: Making, simulated?: Simulated, cavity: Cavity = cavityOf(making.shape, making.outward)): Made {
+export function make(
+  making: Making,
+  simulated?: Simulated,
+  cavity: Cavity = cavityOf(making.shape, making.outward),
+): Made {
   const { material, moldWallM, kitchen, press, wantedRimM } = making;
   const fits = simulated !== undefined && simulated.structure === structureOf(making, cavity);
-  const coat = coatStation({ cavity, material, moldWallM, roomC: kitchen.roomC, coats: making.coats.map(({ choice }) => choice), press, wantedRimM, simulated: fits ? simulated.byCount : undefined });
+  const coat = coatStation({
+    cavity,
+    material,
+    moldWallM,
+    roomC: kitchen.roomC,
+    coats: making.coats.map(({ choice }) => choice),
+    press,
+    wantedRimM,
+    simulated: fits ? simulated.byCount : undefined,
+  });
   return { cavity, coat, chillInput: chillFrom(making, cavity, coat) };
 }
 

@@ -18,7 +18,10 @@ export function meltInput(casting: Casting, meltId: string, totalKg: number): Me
   const factor = microwaveTest ? kitchenCalibration(casting.kitchen, microwaveTest).factor : 1;
   const { material, kg, diameterM } = bowlOf(casting, melt);
   return {
-    meltId, totalKg, kind, fatShare,
+    meltId,
+    totalKg,
+    kind,
+    fatShare,
     bands: { meltToC, seedToC, workFromC, workToC, ceilingC },
     density: CHOCOLATE_MATTER[kind].meltedDensity,
     way: melt.way,
@@ -46,22 +49,36 @@ export function schoolsFor(way: MeltInput['way']): readonly School[] {
 }
 
 /** A kitchen's microwave by the weight that was melted in its first bowl: dark chocolate, from the room's temperature. */
-export function kitchenCalibration({ bowls, microwaveW, roomC }: Kitchen, test: NonNullable<Kitchen['microwaveTest']>): Calibration {
+export function kitchenCalibration(
+  { bowls, microwaveW, roomC }: Kitchen,
+  test: NonNullable<Kitchen['microwaveTest']>,
+): Calibration {
   const { fatShare, meltedDensity, workFromC } = CHOCOLATE_MATTER.dark;
   const [bowl] = bowls;
   const m3 = test.kg / meltedDensity;
-  const pot = { chocolate: meltable('dark', fatShare, workFromC), kg: test.kg, bowlHeat: bowlHeat(bowl, m3), lossWK: bowlLossWK(bowl, m3, 'none'), aroundC: roomC };
+  const pot = {
+    chocolate: meltable('dark', fatShare, workFromC),
+    kg: test.kg,
+    bowlHeat: bowlHeat(bowl, m3),
+    lossWK: bowlLossWK(bowl, m3, 'none'),
+    aroundC: roomC,
+  };
   return calibrateMicrowave(pot, microwaveW, test, roomC);
 }
 
 /** The job as one melt's bowl sees it, from when it is ready to when it is worked from for the last time. */
 export function stretchesFor({ wholeJob }: Timeline, meltId: string): BowlStretch[] {
   const ready = wholeJob.findIndex(({ kind, meltIds }) => kind === 'melt' && meltIds?.includes(meltId));
-  const all = wholeJob.slice(ready + 1).map(({ kind, seconds, meltIds }) => ({ seconds, inUse: kind !== 'melt' && (meltIds?.includes(meltId) ?? false) }));
+  const all = wholeJob
+    .slice(ready + 1)
+    .map(({ kind, seconds, meltIds }) => ({ seconds, inUse: kind !== 'melt' && (meltIds?.includes(meltId) ?? false) }));
   return all.slice(0, all.map(({ inUse }) => inUse).lastIndexOf(true) + 1);
 }
 
 /** One melt of a plan by its id, or the first. */
-export function madeOf(plan: { readonly melts: readonly MeltResult[] } | undefined, meltId: string | undefined): MeltResult | undefined {
+export function madeOf(
+  plan: { readonly melts: readonly MeltResult[] } | undefined,
+  meltId: string | undefined,
+): MeltResult | undefined {
   return plan?.melts.find(({ input }) => input.meltId === meltId) ?? plan?.melts[0];
 }

@@ -24,7 +24,9 @@ const made = (id: string, method: Method, change: (casting: Casting) => void = (
   return casting;
 };
 const offered = (id: string): readonly Method[] => {
-  const { molds: [mold] } = castIn(id);
+  const {
+    molds: [mold],
+  } = castIn(id);
   return methodsFor(mold, mold.cavities[0]);
 };
 
@@ -43,25 +45,36 @@ describe('the methods of a mold', () => {
 
   it('change over without a casting that could not be read or planned, in any order and any mold', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...SHIPPED_MOLDS.map(({ id }) => id)), fc.array(fc.tuple(fc.constantFrom(...METHODS), fc.constantFrom('add', 'remove', 'none')), { minLength: 1, maxLength: 5 }), (id, steps) => {
-        const casting = castIn(id);
-        for (const [method, then] of steps) {
-          makeBy(casting, method, draftPlan(casting));
-          if (then === 'add' && method !== 'clamp') addCoat(casting.parts[0]);
-          if (then === 'remove' && method !== 'clamp') removeCoat(casting.parts[0]);
-          const read = readCasting(structuredClone(casting));
-          expect(read.ok ? '' : `${read.problem} ${'path' in read ? read.path : ''}`).toBe('');
-          const { coat, coatsMade } = draftPlan(casting);
-          expect(Number.isFinite(coat.mass.value)).toBe(true);
-          expect(methodsFor(casting.molds[0], casting.molds[0].cavities[0])).toContain(coatsMade[0].method);
-        }
-      }),
+      fc.property(
+        fc.constantFrom(...SHIPPED_MOLDS.map(({ id }) => id)),
+        fc.array(fc.tuple(fc.constantFrom(...METHODS), fc.constantFrom('add', 'remove', 'none')), {
+          minLength: 1,
+          maxLength: 5,
+        }),
+        (id, steps) => {
+          const casting = castIn(id);
+          for (const [method, then] of steps) {
+            makeBy(casting, method, draftPlan(casting));
+            if (then === 'add' && method !== 'clamp') addCoat(casting.parts[0]);
+            if (then === 'remove' && method !== 'clamp') removeCoat(casting.parts[0]);
+            const read = readCasting(structuredClone(casting));
+            expect(read.ok ? '' : `${read.problem} ${'path' in read ? read.path : ''}`).toBe('');
+            const { coat, coatsMade } = draftPlan(casting);
+            expect(Number.isFinite(coat.mass.value)).toBe(true);
+            expect(methodsFor(casting.molds[0], casting.molds[0].cavities[0])).toContain(coatsMade[0].method);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });
 
   it('that a mold does not allow are made by the nearest it does', () => {
-    const pressed = made('bombs', 'clamp', (casting) => (casting.molds[0].composition = { kind: 'press', gap: { by: 'width', gapM: 0.003 } }));
+    const pressed = made(
+      'bombs',
+      'clamp',
+      (casting) => (casting.molds[0].composition = { kind: 'press', gap: { by: 'width', gapM: 0.003 } }),
+    );
     expect(coatModels(pressed).map(({ method }) => method)).toEqual(['spoon']);
     const single = made('bombs', 'clamp', (casting) => (casting.molds[0].composition = { kind: 'single' }));
     expect(coatModels(single).map(({ method }) => method)).toEqual(['solid', 'solid']);
@@ -82,7 +95,10 @@ describe('each method', () => {
 
   // Common practice, no source: a skin sets where it is chilled full, the longer and the colder the thicker.
   it('chilled before it is tipped out builds a thicker wall the longer and the colder it stands', () => {
-    const rim = (dwellSeconds: number, standsIn: 'room' | 'fridge' | 'freezer'): number => simulatedPlan(made('bonbons', 'chillDump', ({ parts }) => Object.assign(parts[0].coats[0], { dwellSeconds, standsIn }))).coat.total.rim.value;
+    const rim = (dwellSeconds: number, standsIn: 'room' | 'fridge' | 'freezer'): number =>
+      simulatedPlan(
+        made('bonbons', 'chillDump', ({ parts }) => Object.assign(parts[0].coats[0], { dwellSeconds, standsIn })),
+      ).coat.total.rim.value;
     expect(rim(180, 'fridge')).toBeGreaterThan(rim(60, 'fridge') * 1.2);
     expect(rim(120, 'freezer')).toBeGreaterThan(rim(120, 'fridge') * 1.1);
     expect(rim(120, 'fridge')).toBeGreaterThan(rim(120, 'room'));
@@ -90,9 +106,12 @@ describe('each method', () => {
 
   // Common practice, no source: turn regularly until it is set, or it all pools on one side.
   it('turned regularly sets as an even wall, turned too seldom as a pool', () => {
-    const turned = (id: string, turnSeconds: number) => simulatedPlan(made(id, 'turn', ({ parts }) => {
-      parts[0].coats = [{ ...parts[0].coats[0], turnSeconds, doseM3: 2 * parts[0].coats[0].doseM3 }];
-    })).coat.total;
+    const turned = (id: string, turnSeconds: number) =>
+      simulatedPlan(
+        made(id, 'turn', ({ parts }) => {
+          parts[0].coats = [{ ...parts[0].coats[0], turnSeconds, doseM3: 2 * parts[0].coats[0].doseM3 }];
+        }),
+      ).coat.total;
     for (const id of ['bombs', 'eggs', 'bottle']) {
       const often = turned(id, 20);
       expect(often.base.value / often.rim.value).toBeLessThan(1.05);
@@ -106,7 +125,9 @@ describe('each method', () => {
     expect(plan.coat.mass.value / plan.mold.solid.value).toBeCloseTo(1, 2);
     const minutes = (casting: Casting): number => simulatedPlan(casting).chill.coats[0].stay.value;
     expect(plan.chill.coats[0].stay.value).toBeGreaterThan(2 * minutes(made('discs', 'spoon')));
-    expect(minutes(made('discs', 'solid', ({ parts }) => addCoat(parts[0])))).toBeLessThan(plan.chill.coats[0].stay.value);
+    expect(minutes(made('discs', 'solid', ({ parts }) => addCoat(parts[0])))).toBeLessThan(
+      plan.chill.coats[0].stay.value,
+    );
     expect(plan.fill.capacity.value).toBe(0);
   });
 

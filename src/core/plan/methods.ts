@@ -15,12 +15,25 @@ export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][nu
   // A vessel to be turned has to be closed: by its other half, or by a cap on its neck.
   const closes = halves || shape.kind === 'ball' || shape.kind === 'turned';
   return [
-    ...(shape.kind === 'liner' ? (['spreadUp'] as const) : []), 'dump', 'spoon', 'brush', 'chillDump', ...(closes ? (['turn'] as const) : []), 'paint', 'solid', ...(halves ? (['clamp'] as const) : []),
+    ...(shape.kind === 'liner' ? (['spreadUp'] as const) : []),
+    'dump',
+    'spoon',
+    'brush',
+    'chillDump',
+    ...(closes ? (['turn'] as const) : []),
+    'paint',
+    'solid',
+    ...(halves ? (['clamp'] as const) : []),
   ];
 }
 
 /** What is taken in place of a method that a mold does not allow. */
-const INSTEAD: Readonly<Partial<Record<Method, Method>>> = { clamp: 'solid', turn: 'spoon', spreadUp: 'spoon', chillDump: 'dump' };
+const INSTEAD: Readonly<Partial<Record<Method, Method>>> = {
+  clamp: 'solid',
+  turn: 'spoon',
+  spreadUp: 'spoon',
+  chillDump: 'dump',
+};
 
 /** The coats of the record as they are taken in the part's mold: by what it allows, and pressed there is one. */
 export function coatModels(casting: Casting, part: Part = casting.parts[0]): readonly Coat[] {
@@ -74,7 +87,10 @@ export function makeBy(casting: Casting, method: Method, plan: Pick<PartDraft, '
  */
 export function makeTogether(casting: Casting, method: Method, plan: PlanDraft): void {
   const clamped = method === 'clamp' || plan.coatsMade[plan.coatsMade.length - 1].method === 'clamp';
-  const together = clamped && plan.moldRecord.composition.kind === 'figure' ? plan.parts.filter(({ part }) => part.moldId === plan.part.moldId) : [plan];
+  const together =
+    clamped && plan.moldRecord.composition.kind === 'figure'
+      ? plan.parts.filter(({ part }) => part.moldId === plan.part.moldId)
+      : [plan];
   for (const part of together) makeBy(casting, method, part);
 }
 
@@ -88,10 +104,12 @@ function clamp(part: Part, plan: Pick<PartDraft, 'cavity' | 'coat'>): void {
 
 function startBy(coat: Coat, method: Method, doseM3: number): void {
   const hadDose = !tippedOut(coat.method) && !fillsLevel(coat.method);
-  if (method === 'chillDump' && coat.method !== 'chillDump') Object.assign(coat, { dwellSeconds: CHILLED_S, standsIn: 'fridge' });
+  if (method === 'chillDump' && coat.method !== 'chillDump')
+    Object.assign(coat, { dwellSeconds: CHILLED_S, standsIn: 'fridge' });
   if (method === 'dump' && coat.method === 'chillDump') coat.dwellSeconds = STANDS_S;
   if (method === 'turn') coat.turnSeconds = TURNED_S;
-  if (!tippedOut(method) && !fillsLevel(method) && (!hadDose || (method === 'paint') !== (coat.method === 'paint'))) coat.doseM3 = doseM3;
+  if (!tippedOut(method) && !fillsLevel(method) && (!hadDose || (method === 'paint') !== (coat.method === 'paint')))
+    coat.doseM3 = doseM3;
   if (!laidAnywhere(method)) coat.where = 'all';
   if (fillsLevel(method)) coat.volumeShare = 1;
   coat.method = method;
@@ -108,5 +126,6 @@ function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PartDraft
 export function evenLayers(coats: Coat[]): void {
   const layers = coats.filter(({ method }) => method === 'solid');
   const room = coats.reduce((left, { method, volumeShare }) => (method === 'clamp' ? left - volumeShare : left), 1);
-  if (coats.every(({ method }) => fillsLevel(method))) for (const coat of layers) coat.volumeShare = room / layers.length;
+  if (coats.every(({ method }) => fillsLevel(method)))
+    for (const coat of layers) coat.volumeShare = room / layers.length;
 }

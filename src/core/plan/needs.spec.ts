@@ -13,10 +13,15 @@ describe('chocolate that a job takes', () => {
     fc.assert(
       fc.property(arbitraryCasting, (casting) => {
         const plan = planned(casting);
-        const listed = new Map(larderNeeds(plan).flatMap(({ kind, entryId, neededKg }) => (kind === 'chocolate' && entryId !== undefined ? [[entryId, neededKg] as const] : [])));
+        const listed = new Map(
+          larderNeeds(plan).flatMap(({ kind, entryId, neededKg }) =>
+            kind === 'chocolate' && entryId !== undefined ? [[entryId, neededKg] as const] : [],
+          ),
+        );
         const needs = chocolateNeeds(plan, casting.pieces);
         expect([...needs.keys()].sort()).toEqual([...listed.keys()].sort());
-        for (const [id, kg] of needs) expect(Math.abs(kg - (listed.get(id) ?? 0))).toBeLessThanOrEqual(1e-9 * Math.max(1, kg));
+        for (const [id, kg] of needs)
+          expect(Math.abs(kg - (listed.get(id) ?? 0))).toBeLessThanOrEqual(1e-9 * Math.max(1, kg));
       }),
       { numRuns: 60 },
     );
@@ -26,15 +31,27 @@ describe('chocolate that a job takes', () => {
 describe('pieces from what is on hand', () => {
   it('are as many as, planned, take no more than there is, and one more would, for any casting', () => {
     fc.assert(
-      fc.property(arbitraryCasting, fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (casting, first, second) => {
-        const plan = planned(casting);
-        const onHand = new Map([['q0', first], ['q1', second]]);
-        const pieces = piecesFrom(plan, onHand).value;
-        // What it says is planned as a casting of its own, and not by the rule under trial.
-        const takes = (n: number): boolean => larderNeeds(planned({ ...casting, pieces: n })).every(({ kind, entryId = '', neededKg }) => kind !== 'chocolate' || neededKg <= (onHand.get(entryId) ?? 0) + 1e-9);
-        if (pieces > 0) expect(takes(pieces)).toBe(true);
-        if (pieces < LIMITS.pieces.high) expect(takes(pieces + 1)).toBe(false);
-      }),
+      fc.property(
+        arbitraryCasting,
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (casting, first, second) => {
+          const plan = planned(casting);
+          const onHand = new Map([
+            ['q0', first],
+            ['q1', second],
+          ]);
+          const pieces = piecesFrom(plan, onHand).value;
+          // What it says is planned as a casting of its own, and not by the rule under trial.
+          const takes = (n: number): boolean =>
+            larderNeeds(planned({ ...casting, pieces: n })).every(
+              ({ kind, entryId = '', neededKg }) =>
+                kind !== 'chocolate' || neededKg <= (onHand.get(entryId) ?? 0) + 1e-9,
+            );
+          if (pieces > 0) expect(takes(pieces)).toBe(true);
+          if (pieces < LIMITS.pieces.high) expect(takes(pieces + 1)).toBe(false);
+        },
+      ),
       { numRuns: 60 },
     );
   });

@@ -15,8 +15,12 @@ export type CastCount = (partId: string) => number;
 export function fillingMasses(plan: PlanDraft, pieces: number, cast: CastCount): ReadonlyMap<string, number> {
   const masses = new Map<string, number>();
   const add = (fillingId: string, kg: number): void => void masses.set(fillingId, (masses.get(fillingId) ?? 0) + kg);
-  for (const part of plan.parts) for (const layer of part.fill.layers) add(layer.choice.filling.id, layer.mass.value * layerCount(plan, part, pieces, cast));
-  for (const { finish, material } of plan.finishes) if ('fillingId' in finish && finish.fillingId !== undefined && material) add(finish.fillingId, material.value * pieces);
+  for (const part of plan.parts)
+    for (const layer of part.fill.layers)
+      add(layer.choice.filling.id, layer.mass.value * layerCount(plan, part, pieces, cast));
+  for (const { finish, material } of plan.finishes)
+    if ('fillingId' in finish && finish.fillingId !== undefined && material)
+      add(finish.fillingId, material.value * pieces);
   return masses;
 }
 
@@ -31,10 +35,14 @@ export function chocolateNeeds(plan: CastingPlan, pieces: number): ReadonlyMap<s
   const input = { ...batchInput(plan, plan.parts), pieces };
   const { melts, parts } = batchAmounts(input);
   const needs = new Map<string, number>();
-  const add = (chocolateId: string, kg: number): void => void needs.set(chocolateId, (needs.get(chocolateId) ?? 0) + kg);
-  for (const { meltId, meltedKg } of melts) for (const { chocolateId, share } of sharesOf(casting, meltOf(casting, meltId))) add(chocolateId, share * meltedKg);
+  const add = (chocolateId: string, kg: number): void =>
+    void needs.set(chocolateId, (needs.get(chocolateId) ?? 0) + kg);
+  for (const { meltId, meltedKg } of melts)
+    for (const { chocolateId, share } of sharesOf(casting, meltOf(casting, meltId))) add(chocolateId, share * meltedKg);
   const cast: CastCount = (partId) => parts[input.parts.findIndex((part) => part.partId === partId)];
-  for (const [fillingId, kg] of fillingMasses(plan, pieces, cast)) for (const part of fillingParts(casting, fillingId, kg)) if (part.chocolateId !== undefined) add(part.chocolateId, part.kg);
+  for (const [fillingId, kg] of fillingMasses(plan, pieces, cast))
+    for (const part of fillingParts(casting, fillingId, kg))
+      if (part.chocolateId !== undefined) add(part.chocolateId, part.kg);
   return needs;
 }
 
@@ -48,7 +56,8 @@ const HAIR_KG = 1e-9;
  */
 export function piecesFrom(plan: CastingPlan, onHandKg: ReadonlyMap<string, number>): Answer {
   const there = (chocolateId: string): number => onHandKg.get(chocolateId) ?? 0;
-  const fits = (pieces: number): boolean => [...chocolateNeeds(plan, pieces)].every(([chocolateId, kg]) => kg <= there(chocolateId) + HAIR_KG);
+  const fits = (pieces: number): boolean =>
+    [...chocolateNeeds(plan, pieces)].every(([chocolateId, kg]) => kg <= there(chocolateId) + HAIR_KG);
   let low = 0;
   let high: number = LIMITS.pieces.high + 1;
   while (high - low > 1) {
@@ -56,5 +65,10 @@ export function piecesFrom(plan: CastingPlan, onHandKg: ReadonlyMap<string, numb
     if (fits(middle)) low = middle;
     else high = middle;
   }
-  return answer(low, 'count', 'batch.piecesFrom', [...chocolateNeeds(plan, 1).keys()].map((chocolateId) => term('onHand', there(chocolateId), 'mass')));
+  return answer(
+    low,
+    'count',
+    'batch.piecesFrom',
+    [...chocolateNeeds(plan, 1).keys()].map((chocolateId) => term('onHand', there(chocolateId), 'mass')),
+  );
 }

@@ -26,7 +26,10 @@ describe('parts', () => {
   it('of two halves alike become two that differ in colour, with a melt for each', () => {
     const casting = twoColours();
     whole(casting);
-    expect(casting.parts.map(({ name, perPiece }) => [name, perPiece])).toEqual([['Upper half', 1], ['Lower half', 1]]);
+    expect(casting.parts.map(({ name, perPiece }) => [name, perPiece])).toEqual([
+      ['Upper half', 1],
+      ['Lower half', 1],
+    ]);
     expect(meltsInUse(casting)).toHaveLength(2);
     const plan = planned(casting);
     expect(plan.melts.map(({ input }) => input.kind)).toEqual(['white', 'dark']);
@@ -49,11 +52,17 @@ describe('parts', () => {
   });
 
   it('of a figure and an assembly come together with their mold, and go with it', () => {
-    expect(partsOfMold(mold('owls')).map(({ name, perPiece }) => [name, perPiece])).toEqual([['Front', 1], ['Back', 1]]);
+    expect(partsOfMold(mold('owls')).map(({ name, perPiece }) => [name, perPiece])).toEqual([
+      ['Front', 1],
+      ['Back', 1],
+    ]);
     const casting = newCasting('c', 'c', NOW);
     castIn(casting, 'half', mold('petal-cup'));
     whole(casting);
-    expect(casting.parts.map(({ name, perPiece, role }) => [name, perPiece, role])).toEqual([['Base', 1, 'base'], ['Leaf', 5, 'ornament']]);
+    expect(casting.parts.map(({ name, perPiece, role }) => [name, perPiece, role])).toEqual([
+      ['Base', 1, 'base'],
+      ['Leaf', 5, 'ornament'],
+    ]);
     expect(casting.closure).toBeNull();
     castIn(casting, 'half', mold('bites'));
     whole(casting);
@@ -78,7 +87,9 @@ describe('parts', () => {
   it('are taken out with what was said of them, and the last stays', () => {
     const casting = twoColours();
     casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [] };
-    casting.finishes = [{ id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'part-2', count: 1, sets: [] }];
+    casting.finishes = [
+      { id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'part-2', count: 1, sets: [] },
+    ];
     removePart(casting, 'part-2');
     expect([casting.parts.length, casting.closure, casting.finishes, casting.melts.length]).toEqual([1, null, [], 1]);
     removePart(casting, 'half');
@@ -88,7 +99,10 @@ describe('parts', () => {
 
   it('are told apart in the weigh of a piece: each shell as often as it is in it, the filling in one or in all', () => {
     const plan = planned(bombs());
-    expect(plan.piece.mass.value).toBeCloseTo(2 * plan.coat.mass.value + plan.fill.fillMass.value - (plan.close?.plate?.lostMass.value ?? 0), 12);
+    expect(plan.piece.mass.value).toBeCloseTo(
+      2 * plan.coat.mass.value + plan.fill.fillMass.value - (plan.close?.plate?.lostMass.value ?? 0),
+      12,
+    );
     const filled = bombs();
     filled.parts[0].filled = 'all';
     expect(planned(filled).piece.fillMass.value).toBeCloseTo(2 * plan.fill.fillMass.value, 12);
@@ -145,7 +159,9 @@ describe('colours', () => {
     casting.finishes = [{ id: 'x', kind: 'drizzle', name: 'x', meltId: 'melt-2', share: 0.2, lineM: 0.002, sets: [] }];
     turnInto(casting, 'melt-2', { kind: 'chocolate', chocolateId: 'quarry' });
     expect(casting.melts.map(({ id }) => id)).toEqual(['melt-1']);
-    expect(casting.parts.flatMap(({ coats }) => coats.map(({ shares }) => shares))).toEqual(Array.from({ length: 4 }, () => [{ meltId: 'melt-1', share: 1 }]));
+    expect(casting.parts.flatMap(({ coats }) => coats.map(({ shares }) => shares))).toEqual(
+      Array.from({ length: 4 }, () => [{ meltId: 'melt-1', share: 1 }]),
+    );
     expect(casting.finishes[0]).toMatchObject({ meltId: 'melt-1' });
     whole(casting);
   });

@@ -20,8 +20,20 @@ export interface MoldPart {
 export function partsOfMold(mold: Mold): readonly MoldPart[] {
   const { composition, cavities } = mold;
   const named = (cavityId: string): string => cavities.find(({ id }) => id === cavityId)?.name ?? '';
-  if (composition.kind === 'figure') return [composition.frontId, composition.backId].map((cavityId) => ({ cavityId, perPiece: 1, role: 'shell', name: named(cavityId) }));
-  if (composition.kind === 'assembly') return composition.parts.map(({ cavityId, perPiece }, i) => ({ cavityId, perPiece, role: i === 0 ? 'base' : 'ornament', name: named(cavityId) }));
+  if (composition.kind === 'figure')
+    return [composition.frontId, composition.backId].map((cavityId) => ({
+      cavityId,
+      perPiece: 1,
+      role: 'shell',
+      name: named(cavityId),
+    }));
+  if (composition.kind === 'assembly')
+    return composition.parts.map(({ cavityId, perPiece }, i) => ({
+      cavityId,
+      perPiece,
+      role: i === 0 ? 'base' : 'ornament',
+      name: named(cavityId),
+    }));
   const [{ id }] = cavities;
   const perPiece = partsPerPiece(mold, id);
   return [{ cavityId: id, perPiece, role: 'shell', name: perPiece === 2 ? 'Half' : 'Part' }];
@@ -42,7 +54,9 @@ export function castIn(casting: Casting, partId: string, library: Mold, renewed 
   putCopy(casting.molds, { ...copyOf(library), atHand }, renewed);
   const mold = moldById(casting, moldId);
   if (before.id !== moldId) moveTo(casting, part, before, mold);
-  for (const one of casting.parts) if (one.moldId === moldId && !mold.cavities.some(({ id }) => id === one.cavityId)) one.cavityId = mold.cavities[0].id;
+  for (const one of casting.parts)
+    if (one.moldId === moldId && !mold.cavities.some(({ id }) => id === one.cavityId))
+      one.cavityId = mold.cavities[0].id;
   dropMolds(casting);
   joinAsNeeded(casting, mold.composition.kind === 'halves' || mold.composition.kind === 'figure');
 }
@@ -52,12 +66,17 @@ function moveTo(casting: Casting, part: Part, before: Mold, mold: Mold): void {
   const set = before.composition.kind === 'figure' || before.composition.kind === 'assembly';
   // The other halves or pieces of a figure or an assembly go as it goes.
   if (set) {
-    for (const { id } of casting.parts.filter((one) => one !== part && one.moldId === before.id)) removePart(casting, id);
+    for (const { id } of casting.parts.filter((one) => one !== part && one.moldId === before.id))
+      removePart(casting, id);
   }
   const [first, ...more] = partsOfMold(mold);
   const alone = !casting.parts.some((one) => one !== part && one.role === 'shell');
-  Object.assign(part, more.length > 0 || (alone && (set || part.role === 'shell')) ? first : { cavityId: first.cavityId });
-  for (const one of more.slice(0, MOST.parts - casting.parts.length)) casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
+  Object.assign(
+    part,
+    more.length > 0 || (alone && (set || part.role === 'shell')) ? first : { cavityId: first.cavityId },
+  );
+  for (const one of more.slice(0, MOST.parts - casting.parts.length))
+    casting.parts.push({ ...copyOf(part), ...one, id: freshPartId(casting) });
 }
 
 /** Takes so many of a part in a piece; two shells are joined, and one is not. */
@@ -71,7 +90,8 @@ export function takePerPiece(casting: Casting, partId: string, count: number): v
 /** A seam or a plate joins: taken away where a piece has nothing to join, put in where two are `joined` that were not closed yet. */
 function joinAsNeeded(casting: Casting, joined: boolean): void {
   const joins = joinsOf(casting.parts);
-  if (!joins && (casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam')) casting.closure = null;
+  if (!joins && (casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam'))
+    casting.closure = null;
   if (joins === 'halves' && !casting.closure && joined) casting.closure = usualClosing(casting, 'warmPlate');
 }
 
@@ -79,7 +99,13 @@ function joinAsNeeded(casting: Casting, joined: boolean): void {
 export type PartKind = 'secondHalf' | Exclude<PartRole, 'shell'>;
 
 /** Adds a part, made like one that is there, and gives its id. Two halves alike become two parts that can differ in colour. */
-export function addPart(casting: Casting, like: string, kind: PartKind, name: string, otherName: string): string | undefined {
+export function addPart(
+  casting: Casting,
+  like: string,
+  kind: PartKind,
+  name: string,
+  otherName: string,
+): string | undefined {
   const model = casting.parts.find(({ id }) => id === like);
   if (!model || casting.parts.length >= MOST.parts) return undefined;
   const id = freshPartId(casting);

@@ -25,21 +25,55 @@ export function filledPerPiece({ part, fill }: Pick<PartDraft, 'part' | 'fill'>)
 }
 
 /** Weighs a piece and says what is in it. */
-export function pieceOf(casting: Casting, parts: readonly PartDraft[], close: CloseResult | undefined, finishes: readonly FinishAnswer[]): PieceResult {
+export function pieceOf(
+  casting: Casting,
+  parts: readonly PartDraft[],
+  close: CloseResult | undefined,
+  finishes: readonly FinishAnswer[],
+): PieceResult {
   const shellKg = parts.reduce((sum, { coat, part }) => sum + coat.mass.value * part.perPiece, 0);
   const fillKg = parts.reduce((sum, one) => sum + one.fill.fillMass.value * filledPerPiece(one), 0);
-  const end = (side: 'low' | 'high'): number => parts.reduce((sum, one) => sum + (one.fill.fillMass[side] ?? one.fill.fillMass.value) * filledPerPiece(one), 0);
+  const end = (side: 'low' | 'high'): number =>
+    parts.reduce((sum, one) => sum + (one.fill.fillMass[side] ?? one.fill.fillMass.value) * filledPerPiece(one), 0);
   const closingKg = (close?.mass.value ?? 0) - (close?.plate?.lostMass.value ?? 0);
-  const finishingKg = finishes.reduce((sum, { chocolate, material }) => sum + (chocolate?.value ?? 0) + (material?.value ?? 0), 0);
-  const fillings = [...parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling)), ...finishes.flatMap(({ finish }) => ('fillingId' in finish && finish.fillingId !== undefined ? [fillingOf(casting, finish.fillingId)] : []))];
-  const melts = [...(close && close.mass.value > 0 ? [close.closure.meltId] : []), ...finishes.flatMap(({ finish }) => ('meltId' in finish ? [finish.meltId] : []))];
-  const chocolates = [...parts.flatMap((one) => one.chocolates), ...melts.map((meltId) => chocolateOf(casting, meltOf(casting, meltId)))];
-  const layers = parts.flatMap((one) => one.fill.layers.flatMap((layer) => Array.from({ length: filledPerPiece(one) }, () => term('layerMass', layer.mass.value, 'mass'))));
+  const finishingKg = finishes.reduce(
+    (sum, { chocolate, material }) => sum + (chocolate?.value ?? 0) + (material?.value ?? 0),
+    0,
+  );
+  const fillings = [
+    ...parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling)),
+    ...finishes.flatMap(({ finish }) =>
+      'fillingId' in finish && finish.fillingId !== undefined ? [fillingOf(casting, finish.fillingId)] : [],
+    ),
+  ];
+  const melts = [
+    ...(close && close.mass.value > 0 ? [close.closure.meltId] : []),
+    ...finishes.flatMap(({ finish }) => ('meltId' in finish ? [finish.meltId] : [])),
+  ];
+  const chocolates = [
+    ...parts.flatMap((one) => one.chocolates),
+    ...melts.map((meltId) => chocolateOf(casting, meltOf(casting, meltId))),
+  ];
+  const layers = parts.flatMap((one) =>
+    one.fill.layers.flatMap((layer) =>
+      Array.from({ length: filledPerPiece(one) }, () => term('layerMass', layer.mass.value, 'mass')),
+    ),
+  );
   const optional = (name: string, kg: number) => (kg === 0 ? [] : [term(name, kg, 'mass')]);
   return {
-    mass: answer(shellKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [term('shellMass', shellKg, 'mass'), term('fillMass', fillKg, 'mass'), ...optional('closing', closingKg), ...optional('finishing', finishingKg)]),
+    mass: answer(shellKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [
+      term('shellMass', shellKg, 'mass'),
+      term('fillMass', fillKg, 'mass'),
+      ...optional('closing', closingKg),
+      ...optional('finishing', finishingKg),
+    ]),
     fillMass: answer(fillKg, 'mass', 'fill.massInAll', layers, [end('low'), end('high')]),
-    allergens: [...new Set([...chocolates.flatMap(({ allergens }) => allergens), ...fillings.flatMap((filling) => allergensOf(casting.fillings, casting.chocolates, filling))])],
+    allergens: [
+      ...new Set([
+        ...chocolates.flatMap(({ allergens }) => allergens),
+        ...fillings.flatMap((filling) => allergensOf(casting.fillings, casting.chocolates, filling)),
+      ]),
+    ],
     keeping: KEEPING[Math.max(0, ...fillings.map(({ kind }) => KEEPING.indexOf(FILLING_MATTER[kind].keeping)))],
     inedible: fillings.some(({ kind }) => FILLING_MATTER[kind].inedible),
   };

@@ -25,7 +25,10 @@ describe('plan of the demo', () => {
   it('comes to a shell, a chill and a fill within common practice (no source)', () => {
     expect(plan.coat.total.rim.value * 1e3).toBeGreaterThan(1.5);
     expect(plan.coat.total.rim.value * 1e3).toBeLessThan(4);
-    expect(plan.chill.coats.map((coat) => coat.stay.value / 60)).toEqual([expect.closeTo(7.5, -1), expect.closeTo(10, -1)]);
+    expect(plan.chill.coats.map((coat) => coat.stay.value / 60)).toEqual([
+      expect.closeTo(7.5, -1),
+      expect.closeTo(10, -1),
+    ]);
     expect(plan.fill.closes).toBe(true);
     expect(plan.batch.melts[0].melted.value).toBeGreaterThan(0.7);
     expect(plan.batch.melts[0].melted.value).toBeLessThan(1.3);
@@ -48,20 +51,76 @@ describe('problems and their remedies', () => {
     ['coatTooHeavy', (c) => c.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'spoon', doseM3: 8e-6 }))],
     ['aboveCeiling', (c) => (c.melts[0].workingC = 36)],
     ['softSet', (c) => c.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }]))],
-    ['willNotLetGo', (c) => { c.molds[0].material = 'polycarbonate'; c.kitchen.roomC = 15; c.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }])); }],
+    [
+      'willNotLetGo',
+      (c) => {
+        c.molds[0].material = 'polycarbonate';
+        c.kitchen.roomC = 15;
+        c.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }]));
+      },
+    ],
     ['shortInterval', (c) => (c.parts[0].coats[1].sets = [{ place: 'fridge', seconds: 60 }])],
     ['fillTooHigh', (c) => (c.fill[0].amount = { by: 'volume', m3: 80e-6 })],
-    ['sweats', (c) => { c.kitchen.humidity = 0.95; c.parts[0].coats[1].sets = [{ place: 'freezer', seconds: 1800 }]; }],
+    [
+      'sweats',
+      (c) => {
+        c.kitchen.humidity = 0.95;
+        c.parts[0].coats[1].sets = [{ place: 'freezer', seconds: 1800 }];
+      },
+    ],
     ['longJob', () => undefined],
     ['restFirst', (c) => (c.molds[0].material = 'polycarbonate')],
-    ['paintCracks', (c) => { c.parts[0].prep = [{ id: 'p', kind: 'paint', name: 'petals' }]; c.parts[0].coats[1].sets = [{ place: 'freezer' }]; }],
-    ['poolsBetweenTurns', (c) => (c.parts[0].coats = [{ ...c.parts[0].coats[0], method: 'turn', turnSeconds: 240, doseM3: 20e-6 }])],
-    ['noRoomInside', (c) => c.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'solid', volumeShare: 0.5 }))],
-    ['noRoomForCap', (c) => { c.parts[0].perPiece = 1; c.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.004, sets: [] }; }],
-    ['noRoomForCap', (c) => { c.fill = c.fill.map((layer) => ({ ...layer, amount: { by: 'volume', m3: 24e-6 } })); c.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.012, sets: [] }; }],
-    ['longOnPlate', (c) => { c.closure = { kind: 'warmPlate', meltId: 'melt-1', plateC: 70, seconds: 20, sets: [] }; }],
-    ['coldPlate', (c) => { c.closure = { kind: 'warmPlate', meltId: 'melt-1', plateC: 35, seconds: 4, sets: [] }; c.chocolates[0].kind = 'compound'; Object.assign(c.chocolates[0], { meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 }); c.melts[0].workingC = 36; }],
-    ['wantedNotReached', (c) => { c.parts[0].coatsBy = { by: 'thickness', rimM: 0.01 }; c.chocolates[0].fluidity = 'veryFluid'; }],
+    [
+      'paintCracks',
+      (c) => {
+        c.parts[0].prep = [{ id: 'p', kind: 'paint', name: 'petals' }];
+        c.parts[0].coats[1].sets = [{ place: 'freezer' }];
+      },
+    ],
+    [
+      'poolsBetweenTurns',
+      (c) => (c.parts[0].coats = [{ ...c.parts[0].coats[0], method: 'turn', turnSeconds: 240, doseM3: 20e-6 }]),
+    ],
+    [
+      'noRoomInside',
+      (c) => c.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'solid', volumeShare: 0.5 })),
+    ],
+    [
+      'noRoomForCap',
+      (c) => {
+        c.parts[0].perPiece = 1;
+        c.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.004, sets: [] };
+      },
+    ],
+    [
+      'noRoomForCap',
+      (c) => {
+        c.fill = c.fill.map((layer) => ({ ...layer, amount: { by: 'volume', m3: 24e-6 } }));
+        c.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.012, sets: [] };
+      },
+    ],
+    [
+      'longOnPlate',
+      (c) => {
+        c.closure = { kind: 'warmPlate', meltId: 'melt-1', plateC: 70, seconds: 20, sets: [] };
+      },
+    ],
+    [
+      'coldPlate',
+      (c) => {
+        c.closure = { kind: 'warmPlate', meltId: 'melt-1', plateC: 35, seconds: 4, sets: [] };
+        c.chocolates[0].kind = 'compound';
+        Object.assign(c.chocolates[0], { meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 });
+        c.melts[0].workingC = 36;
+      },
+    ],
+    [
+      'wantedNotReached',
+      (c) => {
+        c.parts[0].coatsBy = { by: 'thickness', rimM: 0.01 };
+        c.chocolates[0].fluidity = 'veryFluid';
+      },
+    ],
   ];
 
   it.each(cases)('%s is found, and goes when its advice is taken', (key, change) => {
@@ -83,7 +142,13 @@ describe('problems and their remedies', () => {
   });
 
   it('keeps quiet about a rest where chocolate is a coating, where it has rested, and where it sets in the room', () => {
-    const keys = (change: (casting: Casting) => void): string[] => planned(bombs((c) => { c.molds[0].material = 'polycarbonate'; change(c); })).problems.map(({ key }) => key);
+    const keys = (change: (casting: Casting) => void): string[] =>
+      planned(
+        bombs((c) => {
+          c.molds[0].material = 'polycarbonate';
+          change(c);
+        }),
+      ).problems.map(({ key }) => key);
     expect(keys(() => undefined)).toContain('restFirst');
     expect(keys((c) => (c.melts[0].source = { kind: 'chocolate', chocolateId: 'pebble' }))).not.toContain('restFirst');
     expect(keys((c) => restFirst(c.parts[0].coats[1], 1200))).not.toContain('restFirst');
@@ -95,7 +160,10 @@ describe('problems and their remedies', () => {
     const plan = simulatedPlan(casting);
     const effect = remedyEffect(plan, { key: 'addCoat' });
     addCoat(casting.parts[0]);
-    expect(effect.kg).toBeCloseTo(simulatedPlan(casting).batch.melts[0].melted.value - plan.batch.melts[0].melted.value, 12);
+    expect(effect.kg).toBeCloseTo(
+      simulatedPlan(casting).batch.melts[0].melted.value - plan.batch.melts[0].melted.value,
+      12,
+    );
     expect(effect.seconds).toBeGreaterThan(0);
     expect(effect.breakChance).toBeLessThan(plan.coat.breakChance.value);
   });
@@ -116,7 +184,9 @@ describe('any casting', () => {
             expect(layer.toM).toBeGreaterThanOrEqual(layer.fromM - 1e-12);
           }
           const room = fill.capacity.value + (fill.heapRoom?.value ?? 0);
-          expect(fill.layers.reduce((sum, layer) => sum + layer.volume.value, 0)).toBeLessThanOrEqual(room * (1 + 1e-9));
+          expect(fill.layers.reduce((sum, layer) => sum + layer.volume.value, 0)).toBeLessThanOrEqual(
+            room * (1 + 1e-9),
+          );
         }
         for (const part of batch.byPart) expect(part.parts.value).toBeGreaterThanOrEqual(part.needed);
         expect(Number.isNaN(batch.total.value)).toBe(false);
@@ -132,18 +202,31 @@ describe('any casting', () => {
         const plan = planned(casting);
         for (const melt of plan.batch.melts) {
           const { inParts, closing, finishing, comesBack, stuck, drips, melted } = melt;
-          expect(melted.value).toBeCloseTo([inParts, closing, finishing, comesBack, stuck, drips].reduce((sum, { value }) => sum + value, 0), 9);
+          expect(melted.value).toBeCloseTo(
+            [inParts, closing, finishing, comesBack, stuck, drips].reduce((sum, { value }) => sum + value, 0),
+            9,
+          );
           expect(Number.isFinite(melted.value)).toBe(true);
         }
         // In the parts of all melts together: every coat of every part that is cast.
-        const cast = plan.parts.reduce((sum, { part, coat }) => sum + coat.mass.value * (plan.batch.byPart.find(({ partId }) => partId === part.id)?.parts.value ?? 0), 0);
+        const cast = plan.parts.reduce(
+          (sum, { part, coat }) =>
+            sum + coat.mass.value * (plan.batch.byPart.find(({ partId }) => partId === part.id)?.parts.value ?? 0),
+          0,
+        );
         expect(plan.batch.melts.reduce((sum, { inParts }) => sum + inParts.value, 0) / cast).toBeCloseTo(1, 9);
         // Round by round it is the same parts.
-        plan.batch.byPart.forEach(({ parts }, i) => expect(plan.batch.runs.reduce((sum, { count, cast: each }) => sum + count * each[i], 0)).toBe(parts.value));
-        for (const { mass, components } of plan.fillings) expect(components.reduce((sum, { kg }) => sum + kg, 0)).toBeCloseTo(mass.value, 9);
+        plan.batch.byPart.forEach(({ parts }, i) =>
+          expect(plan.batch.runs.reduce((sum, { count, cast: each }) => sum + count * each[i], 0)).toBe(parts.value),
+        );
+        for (const { mass, components } of plan.fillings)
+          expect(components.reduce((sum, { kg }) => sum + kg, 0)).toBeCloseTo(mass.value, 9);
         const needs = larderNeeds(plan).reduce((sum, { neededKg }) => sum + neededKg, 0);
-        const colours = casting.tints.length > 0 ? plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) : 0;
-        const wanted = plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) + plan.fillings.reduce((sum, { mass }) => sum + mass.value, 0);
+        const colours =
+          casting.tints.length > 0 ? plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) : 0;
+        const wanted =
+          plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) +
+          plan.fillings.reduce((sum, { mass }) => sum + mass.value, 0);
         expect(needs).toBeLessThanOrEqual(wanted * (1 + 1e-9));
         expect(needs).toBeGreaterThanOrEqual((wanted - colours) * (1 - 1e-9));
       }),
@@ -161,7 +244,9 @@ describe('any casting', () => {
           expect(melted.value).toBeGreaterThanOrEqual(small.batch.melts[i].melted.value);
           expect(inParts.value).toBeGreaterThanOrEqual(small.batch.melts[i].inParts.value);
         });
-        large.fillings.forEach(({ mass }, i) => expect(mass.value).toBeGreaterThanOrEqual(small.fillings[i].mass.value));
+        large.fillings.forEach(({ mass }, i) =>
+          expect(mass.value).toBeGreaterThanOrEqual(small.fillings[i].mass.value),
+        );
       }),
       { numRuns: 60 },
     );

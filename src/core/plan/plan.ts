@@ -45,7 +45,10 @@ export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): Ca
   const { casting } = draft;
   const parts = draft.parts.map((part, i): PartPlan => {
     const density = CHOCOLATE_MATTER[part.chocolates[0].kind].meltedDensity;
-    return { ...part, chill: chillAnswers(part.chillInput, chills[i], casting.kitchen, part.coat.total.wall.value, density) };
+    return {
+      ...part,
+      chill: chillAnswers(part.chillInput, chills[i], casting.kitchen, part.coat.total.wall.value, density),
+    };
   });
   const input = batchInput(draft, parts);
   const amounts = batchAmounts(input);

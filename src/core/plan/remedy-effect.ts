@@ -26,7 +26,13 @@ export function problemId({ key, partId = '', values }: Problem): string {
 /** Plans a casting, its shell simulated, by the nominal chill, and what each of its notes' remedies would change. */
 export function remedyEffects(casting: Casting): RemedyEffects {
   const plan = simulatedPlan(casting);
-  return new Map(plan.problems.flatMap((problem) => (problem.remedy ? [[problemId(problem), remedyEffect(seenFrom(plan, problem.partId), problem.remedy)] as const] : [])));
+  return new Map(
+    plan.problems.flatMap((problem) =>
+      problem.remedy
+        ? [[problemId(problem), remedyEffect(seenFrom(plan, problem.partId), problem.remedy)] as const]
+        : [],
+    ),
+  );
 }
 
 /** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. */
@@ -35,11 +41,22 @@ export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
   applyRemedy(changed, remedy, plan);
   const after = simulatedPlan(changed, plan.part.id);
   const melted = (p: CastingPlan): number => p.batch.melts.reduce((sum, melt) => sum + melt.melted.value, 0);
-  return { seconds: after.batch.total.value - plan.batch.total.value, kg: melted(after) - melted(plan), breakChance: after.coat.breakChance.value };
+  return {
+    seconds: after.batch.total.value - plan.batch.total.value,
+    kg: melted(after) - melted(plan),
+    breakChance: after.coat.breakChance.value,
+  };
 }
 
 /** A plan with its shell as simulated and the nominal chill. */
 export function simulatedPlan(casting: Casting, seen?: string): CastingPlan {
-  const draft = draftPlan(casting, casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated), seen);
-  return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
+  const draft = draftPlan(
+    casting,
+    casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated),
+    seen,
+  );
+  return finishPlan(
+    draft,
+    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
+  );
 }

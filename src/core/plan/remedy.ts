@@ -36,70 +36,79 @@ export type Remedy =
   | { readonly key: 'onPlateFor'; readonly seconds: number }
   | { readonly key: 'addMold'; readonly moldId: string };
 
+/** What a remedy changes: the casting, the part that the note is about, and the plan it stands in. */
+interface Mended {
+  readonly casting: Casting;
+  readonly part: Part;
+  readonly plan: CastingPlan;
+}
+
+type Mend<K extends Remedy['key']> = (on: Mended, remedy: Extract<Remedy, { key: K }>) => void;
+
+const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
+  addCoat: ({ part }) => {
+    addCoat(part);
+  },
+  splitCoats: ({ part }) => {
+    part.coatsBy = { by: 'count' };
+    const dose = part.coats.reduce((sum, coat) => sum + coat.doseM3, 0);
+    addCoat(part);
+    for (const coat of part.coats) coat.doseM3 = Math.max(LIMITS.doseM3.low, dose / part.coats.length);
+  },
+  wantRim: ({ part }, { rimM }) => {
+    part.coatsBy = { by: 'thickness', rimM };
+  },
+  setWorking: ({ casting }, { meltId, workingC }) => {
+    for (const melt of casting.melts) if (melt.id === meltId) melt.workingC = workingC;
+  },
+  meltBy: ({ casting }, { meltId, way }) => {
+    for (const melt of casting.melts) if (melt.id === meltId) melt.way = way;
+  },
+  temperBy: ({ casting }, { meltId, school }) => {
+    for (const melt of casting.melts) {
+      if (melt.id !== meltId) continue;
+      melt.school = school;
+      // Seed cannot be stirred into a bag or tube.
+      if (school !== 'meltOnly' && !inBowl(melt.way)) melt.way = 'microwave';
+    }
+  },
+  moveTo: ({ part }, { place }) => {
+    for (const coat of part.coats) setIn(coat, place);
+  },
+  computedInterval: ({ part }, { coatIndex }) =>
+    stayFor(part.coats[Math.min(coatIndex, part.coats.length - 1)], undefined),
+  restFirst: ({ part }) => restFirst(part.coats[part.coats.length - 1], RESTS_S),
+  turnEvery: ({ part }, { seconds }) => {
+    for (const coat of part.coats) coat.turnSeconds = seconds;
+  },
+  fitFill: ({ casting, plan }) => fitFill(casting, plan),
+  fitCap: ({ casting, plan }, { belowRimM }) => fitCap(casting, plan, belowRimM),
+  emptyFill: ({ casting, part }) => {
+    casting.fill = casting.fill.filter((layer) => layer.partId !== part.id);
+  },
+  plateAt: ({ casting }, { plateC }) => {
+    if (casting.closure?.kind === 'warmPlate') casting.closure.plateC = plateC;
+  },
+  onPlateFor: ({ casting }, { seconds }) => {
+    if (casting.closure?.kind === 'warmPlate') casting.closure.seconds = seconds;
+  },
+  coverRest: ({ part }) => {
+    part.coveredRest = true;
+  },
+  addMold: ({ casting }, { moldId }) => {
+    for (const mold of casting.molds) {
+      if (mold.id === moldId) mold.atHand = Math.min(LIMITS.moldsAtHand.high, mold.atHand + 1);
+    }
+  },
+};
+
 /**
  * Makes the change a note offers, on a draft of the casting that may be written to.
  * @param plan the plan the note stands in, seen from the part that the note is about, for what it computed
  */
 export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan): void {
-  const part = partOf(casting, plan.part.id);
-  switch (remedy.key) {
-    case 'addCoat':
-      addCoat(part);
-      return;
-    case 'splitCoats': {
-      part.coatsBy = { by: 'count' };
-      const dose = part.coats.reduce((sum, coat) => sum + coat.doseM3, 0);
-      addCoat(part);
-      for (const coat of part.coats) coat.doseM3 = Math.max(LIMITS.doseM3.low, dose / part.coats.length);
-      return;
-    }
-    case 'wantRim':
-      part.coatsBy = { by: 'thickness', rimM: remedy.rimM };
-      return;
-    case 'setWorking':
-      for (const melt of casting.melts) if (melt.id === remedy.meltId) melt.workingC = remedy.workingC;
-      return;
-    case 'meltBy':
-      for (const melt of casting.melts) if (melt.id === remedy.meltId) melt.way = remedy.way;
-      return;
-    case 'temperBy':
-      for (const melt of casting.melts) {
-        if (melt.id !== remedy.meltId) continue;
-        melt.school = remedy.school;
-        // Seed cannot be stirred into a bag or tube.
-        if (remedy.school !== 'meltOnly' && !inBowl(melt.way)) melt.way = 'microwave';
-      }
-      return;
-    case 'moveTo':
-      for (const coat of part.coats) setIn(coat, remedy.place);
-      return;
-    case 'computedInterval': {
-      stayFor(part.coats[Math.min(remedy.coatIndex, part.coats.length - 1)], undefined);
-      return;
-    }
-    case 'restFirst':
-      restFirst(part.coats[part.coats.length - 1], RESTS_S);
-      return;
-    case 'turnEvery':
-      for (const coat of part.coats) coat.turnSeconds = remedy.seconds;
-      return;
-    case 'fitFill': return fitFill(casting, plan);
-    case 'fitCap': return fitCap(casting, plan, remedy.belowRimM);
-    case 'emptyFill':
-      casting.fill = casting.fill.filter((layer) => layer.partId !== part.id);
-      return;
-    case 'plateAt':
-      if (casting.closure?.kind === 'warmPlate') casting.closure.plateC = remedy.plateC;
-      return;
-    case 'onPlateFor':
-      if (casting.closure?.kind === 'warmPlate') casting.closure.seconds = remedy.seconds;
-      return;
-    case 'coverRest':
-      part.coveredRest = true;
-      return;
-    case 'addMold':
-      for (const mold of casting.molds) if (mold.id === remedy.moldId) mold.atHand = Math.min(LIMITS.moldsAtHand.high, mold.atHand + 1);
-  }
+  const mend = MENDS[remedy.key] as Mend<Remedy['key']>;
+  mend({ casting, part: partOf(casting, plan.part.id), plan }, remedy as never);
 }
 
 /** Adds one more coat like the last, up to four; of two clamped halves one more layer under what is clamped. Tells whether it did. */
@@ -107,7 +116,10 @@ export function addCoat({ coats }: Part): boolean {
   if (coats.length >= LIMITS.coats.high) return false;
   const clamped = coats[coats.length - 1].method === 'clamp';
   const like = coats[clamped ? coats.length - 2 : coats.length - 1];
-  coats.splice(clamped ? coats.length - 1 : coats.length, 0, { ...copyOf(like), id: freshCoatId(coats.map((coat) => coat.id)) });
+  coats.splice(clamped ? coats.length - 1 : coats.length, 0, {
+    ...copyOf(like),
+    id: freshCoatId(coats.map((coat) => coat.id)),
+  });
   evenLayers(coats);
   return true;
 }
@@ -116,7 +128,11 @@ export function addCoat({ coats }: Part): boolean {
 export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
   if (part.coatsBy.by === 'count') return;
   part.coatsBy = { by: 'count' };
-  part.coats = made.map((coat) => ({ ...coat, shares: coat.shares.map((share) => ({ ...share })), sets: coat.sets.map((set) => ({ ...set })) }));
+  part.coats = made.map((coat) => ({
+    ...coat,
+    shares: coat.shares.map((share) => ({ ...share })),
+    sets: coat.sets.map((set) => ({ ...set })),
+  }));
 }
 
 /** Takes the last coat away, or the last layer under what is clamped; one always stays. Tells whether it did. */

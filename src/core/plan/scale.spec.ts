@@ -8,7 +8,8 @@ import { larderNeeds } from './larder';
 import { castIn } from './parts';
 import { changesInKind } from './scale';
 
-const supper = (id = 'demo-bombs'): Casting => demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
+const supper = (id = 'demo-bombs'): Casting =>
+  demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
 const changes = (change: (casting: Casting) => void, from = supper()) => {
   const scaled = structuredClone(from);
   change(scaled);
@@ -33,9 +34,14 @@ describe('a scaled casting', () => {
   });
 
   it('of a coating needs no tempering, and in another mold other rounds', () => {
-    expect(changes((casting) => pourFrom(casting, casting.parts[0].coats, { kind: 'chocolate', chocolateId: 'pebble' }))).toContainEqual({ key: 'tempering', needed: false });
+    expect(
+      changes((casting) => pourFrom(casting, casting.parts[0].coats, { kind: 'chocolate', chocolateId: 'pebble' })),
+    ).toContainEqual({ key: 'tempering', needed: false });
     const bites = SHIPPED_MOLDS.find(({ id }) => id === 'bites');
-    if (bites) expect(changes((casting) => castIn(casting, casting.parts[0].id, bites)).map(({ key }) => key)).toContain('rounds');
+    if (bites)
+      expect(changes((casting) => castIn(casting, casting.parts[0].id, bites)).map(({ key }) => key)).toContain(
+        'rounds',
+      );
   });
 
   it('that is as it was changes nothing', () => {

@@ -22,22 +22,32 @@ export function changesInKind(before: CastingPlan, after: CastingPlan): KindChan
     if (melt.lots > was) changes.push({ key: 'moreBowlfuls', name: melt.input.meltId, from: was, to: melt.lots });
   }
   const [fromRounds, toRounds] = [before, after].map((plan) => plan.batch.rounds.value);
-  if (fromRounds !== toRounds) changes.push({ key: 'rounds', from: fromRounds, to: toRounds, moldsForAsMany: toRounds > fromRounds ? moldsFor(after, fromRounds) : undefined });
+  if (fromRounds !== toRounds)
+    changes.push({
+      key: 'rounds',
+      from: fromRounds,
+      to: toRounds,
+      moldsForAsMany: toRounds > fromRounds ? moldsFor(after, fromRounds) : undefined,
+    });
   const [fromSeconds, toSeconds] = [before, after].map((plan) => plan.batch.total.value);
-  if (fromSeconds <= LONG_JOB_S && toSeconds > LONG_JOB_S) changes.push({ key: 'anotherEvening', fromSeconds, toSeconds });
+  if (fromSeconds <= LONG_JOB_S && toSeconds > LONG_JOB_S)
+    changes.push({ key: 'anotherEvening', fromSeconds, toSeconds });
   if (fromSeconds > LONG_JOB_S && toSeconds <= LONG_JOB_S) changes.push({ key: 'oneEvening', fromSeconds, toSeconds });
   const tempers = ({ melts: made }: CastingPlan): boolean => made.some(({ input }) => input.school !== 'meltOnly');
   if (tempers(before) !== tempers(after)) changes.push({ key: 'tempering', needed: tempers(after) });
   const known = new Set(before.problems.map(({ key }) => key));
-  for (const problem of after.problems) if (!known.has(problem.key) && problem.key !== 'longJob') changes.push({ key: 'problem', problem });
+  for (const problem of after.problems)
+    if (!known.has(problem.key) && problem.key !== 'longJob') changes.push({ key: 'problem', problem });
   return changes;
 }
 
 /** Molds at hand with which no part takes more rounds than before; undefined where so many cannot be. */
 function moldsFor({ batch, parts }: CastingPlan, rounds: number): number | undefined {
-  const molds = Math.max(...batch.byPart.map(({ partId, parts: cast }) => {
-    const cavities = parts.find(({ part }) => part.id === partId)?.cavities ?? 1;
-    return Math.ceil(Math.ceil(cast.value / cavities) / rounds);
-  }));
+  const molds = Math.max(
+    ...batch.byPart.map(({ partId, parts: cast }) => {
+      const cavities = parts.find(({ part }) => part.id === partId)?.cavities ?? 1;
+      return Math.ceil(Math.ceil(cast.value / cavities) / rounds);
+    }),
+  );
   return molds <= LIMITS.moldsAtHand.high ? molds : undefined;
 }

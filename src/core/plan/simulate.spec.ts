@@ -37,32 +37,43 @@ describe('a making, simulated', () => {
     expect(make(making, simulated).coat.total.rim.value).toBe(made.coat.total.rim.value);
   });
 
-  it.each([0.0014, 0.0023, 0.0028, 0.0035])('agrees with its aim: %f m wanted at the rim comes out when simulated as asked', (rimM) => {
-    const making = bombs((c) => (c.parts[0].coatsBy = { by: 'thickness', rimM }));
-    const { made } = simulateMaking(making);
-    expect(made.coat.reached).toBe(true);
-    const { coats } = simulateShell(shellInputOf(making, made));
-    const rim = coats.reduce((sum, coat) => sum + readings(made.cavity.profile, coat.thicknessM).rimM, 0);
-    expect(Math.abs(rim / rimM - 1)).toBeLessThan(0.01);
-  });
-
-  it.each(METHODS)('never jumps by more than the range stated before, for any shipped mold that %s is done in', (method) => {
-    for (const mold of SHIPPED_MOLDS.filter((one) => methodsFor(one, one.cavities[0]).includes(method))) {
-      const making = bombs((c) => {
-        c.molds = [structuredClone(mold)];
-        Object.assign(c.parts[0], { moldId: mold.id, cavityId: mold.cavities[0].id });
-        if (c.parts[0].coats[0].method !== method) makeBy(c, method, draftPlan(c));
-      });
-      const closed = make(making).coat.total;
+  it.each([0.0014, 0.0023, 0.0028, 0.0035])(
+    'agrees with its aim: %f m wanted at the rim comes out when simulated as asked',
+    (rimM) => {
+      const making = bombs((c) => (c.parts[0].coatsBy = { by: 'thickness', rimM }));
       const { made } = simulateMaking(making);
-      for (const place of ['rim', 'wall', 'base'] as const) {
-        // The tip of a cone is a point: a film chilled in it has no thickness there that either could tell.
-        if (mold.id === 'cones' && place === 'base' && method === 'chillDump') continue;
-        const now = made.coat.total[place].value;
-        expect([mold.name, place, now >= (closed[place].low ?? 0) * 0.999, now <= (closed[place].high ?? 0) * 1.001]).toEqual([mold.name, place, true, true]);
+      expect(made.coat.reached).toBe(true);
+      const { coats } = simulateShell(shellInputOf(making, made));
+      const rim = coats.reduce((sum, coat) => sum + readings(made.cavity.profile, coat.thicknessM).rimM, 0);
+      expect(Math.abs(rim / rimM - 1)).toBeLessThan(0.01);
+    },
+  );
+
+  it.each(METHODS)(
+    'never jumps by more than the range stated before, for any shipped mold that %s is done in',
+    (method) => {
+      for (const mold of SHIPPED_MOLDS.filter((one) => methodsFor(one, one.cavities[0]).includes(method))) {
+        const making = bombs((c) => {
+          c.molds = [structuredClone(mold)];
+          Object.assign(c.parts[0], { moldId: mold.id, cavityId: mold.cavities[0].id });
+          if (c.parts[0].coats[0].method !== method) makeBy(c, method, draftPlan(c));
+        });
+        const closed = make(making).coat.total;
+        const { made } = simulateMaking(making);
+        for (const place of ['rim', 'wall', 'base'] as const) {
+          // The tip of a cone is a point: a film chilled in it has no thickness there that either could tell.
+          if (mold.id === 'cones' && place === 'base' && method === 'chillDump') continue;
+          const now = made.coat.total[place].value;
+          expect([
+            mold.name,
+            place,
+            now >= (closed[place].low ?? 0) * 0.999,
+            now <= (closed[place].high ?? 0) * 1.001,
+          ]).toEqual([mold.name, place, true, true]);
+        }
       }
-    }
-  });
+    },
+  );
 
   it('has a likely range of fifteen runs around it, wider for what is less sure', () => {
     expect(SHELL_SAMPLE).toHaveLength(15);
@@ -95,7 +106,12 @@ describe('a film that is of no shell', () => {
     casting.molds[0].cavities[0].shape = { kind: 'measured', diameterM: 0.01, depthM: 0.129, volumeM3: 2.03e-6 };
     casting.chocolates[0].fluidity = { yieldPa: 0.01, viscosityPas: 0.45 };
     casting.melts[0].workingC = 38.8;
-    casting.parts[0].coats = [440e-6, 2e-6].map((doseM3, i) => ({ ...casting.parts[0].coats[i], method: 'spoon' as const, wayUp: 'upright' as const, doseM3 }));
+    casting.parts[0].coats = [440e-6, 2e-6].map((doseM3, i) => ({
+      ...casting.parts[0].coats[i],
+      method: 'spoon' as const,
+      wayUp: 'upright' as const,
+      doseM3,
+    }));
     const { coat } = simulateMaking(makingOf(casting)).made;
     expect(Number.isFinite(coat.mass.value)).toBe(true);
     expect(coat.total.base.value).toBeLessThanOrEqual(0.129 + 1e-9);

@@ -30,8 +30,17 @@ export function shellInputOf(making: Making, made: Made): ShellInput {
   const { material, moldWallM, kitchen, press } = making;
   const stays = staysOf(made.chillInput);
   return {
-    cavity: made.cavity, material, moldWallM, kitchen, press, roomC: kitchen.roomC,
-    coats: made.coat.coats.map(({ choice }, i) => ({ choice, handlingSeconds: made.chillInput.coats[i].handlingSeconds, sets: [...made.chillInput.coats[i].rests, { place: made.chillInput.coats[i].place, seconds: stays[i] }] })),
+    cavity: made.cavity,
+    material,
+    moldWallM,
+    kitchen,
+    press,
+    roomC: kitchen.roomC,
+    coats: made.coat.coats.map(({ choice }, i) => ({
+      choice,
+      handlingSeconds: made.chillInput.coats[i].handlingSeconds,
+      sets: [...made.chillInput.coats[i].rests, { place: made.chillInput.coats[i].place, seconds: stays[i] }],
+    })),
   };
 }
 
@@ -53,7 +62,11 @@ function staysOf(input: ChillInput): number[] {
  * wanted, aim and simulation take turns until what the aim asks for stands still, and so do simulation and the coats' minutes. A solid fill has no film to run: its levels are exact.
  * @param from an earlier correction of a making alike, to begin from; its likely range is carried over
  */
-export function simulateMaking(making: Making, from?: Simulated, { rounds, cells }: Effort = IN_FULL): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
+export function simulateMaking(
+  making: Making,
+  from?: Simulated,
+  { rounds, cells }: Effort = IN_FULL,
+): { readonly simulated: Simulated; readonly made: Made; readonly result: ShellResult | undefined } {
   const structure = structureOf(making);
   let simulated: Simulated = from?.structure === structure ? from : { structure, byCount: {} };
   let made = make(making, simulated);
@@ -62,7 +75,10 @@ export function simulateMaking(making: Making, from?: Simulated, { rounds, cells
   for (let round = 1; ; round++) {
     const result = simulateShell(input, AS_PLANNED, undefined, cells);
     const count = result.coats.length;
-    simulated = { structure, byCount: { ...simulated.byCount, [count]: correction(making, made, result, simulated.byCount[count]) } };
+    simulated = {
+      structure,
+      byCount: { ...simulated.byCount, [count]: correction(making, made, result, simulated.byCount[count]) },
+    };
     const again = make(making, simulated);
     if (round === rounds) return { simulated, made: again, result };
     const inputAgain = shellInputOf(making, again);
@@ -73,13 +89,19 @@ export function simulateMaking(making: Making, from?: Simulated, { rounds, cells
   }
 }
 
-function correction(making: Making, made: Made, result: ShellResult, before: SimulatedCoats | undefined): SimulatedCoats {
+function correction(
+  making: Making,
+  made: Made,
+  result: ShellResult,
+  before: SimulatedCoats | undefined,
+): SimulatedCoats {
   const closed = closedForm(making, made, NOMINAL);
   const coats = result.coats.map(({ thicknessM, wallC, feetM3, stillAfterSeconds }, i): SimulatedCoat => {
     const nominalM = thicknessM.map((t, k) => t - closed[i][k]);
     const kept = before?.ranged ? before.coats[i] : undefined;
     // The ends keep their distance from the middle until they are run again.
-    const end = (of: 'thinM' | 'thickM'): Float64Array => (kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM);
+    const end = (of: 'thinM' | 'thickM'): Float64Array =>
+      kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM;
     const feetShare = Math.min(1, feetM3 / made.coat.coats[i].choice.doseM3);
     return { nominalM, thinM: end('thinM'), thickM: end('thickM'), wallC, feetM3, feetShare, stillAfterSeconds };
   });
@@ -87,35 +109,55 @@ function correction(making: Making, made: Made, result: ShellResult, before: Sim
 }
 
 /** Thickness of each made coat by the closed form alone. */
-function closedForm({ material, moldWallM, kitchen, press }: Making, { cavity, coat }: Made, variation: Variation): Float64Array[] {
+function closedForm(
+  { material, moldWallM, kitchen, press }: Making,
+  { cavity, coat }: Made,
+  variation: Variation,
+): Float64Array[] {
   const choices = coat.coats.map(({ choice }) => choice);
-  return new CoatLayer({ cavity, material, moldWallM, roomC: kitchen.roomC, press }).lay(choices, variation).map((laid) => laid.thicknessM);
+  return new CoatLayer({ cavity, material, moldWallM, roomC: kitchen.roomC, press })
+    .lay(choices, variation)
+    .map((laid) => laid.thicknessM);
 }
 
 function sameStays(a: ShellInput, b: ShellInput): boolean {
-  return a.coats.every(({ sets }, i) => sets.every(({ seconds }, k) => Math.abs(seconds - b.coats[i].sets[k].seconds) <= CLOSE_STAY_SHARE * seconds));
+  return a.coats.every(({ sets }, i) =>
+    sets.every(({ seconds }, k) => Math.abs(seconds - b.coats[i].sets[k].seconds) <= CLOSE_STAY_SHARE * seconds),
+  );
 }
 
 /** Whether the aim asks for something else than before. */
 function moved(before: Made, now: Made): boolean {
   if (before.coat.coats.length !== now.coat.coats.length) return true;
-  const asked: readonly (keyof CoatChoice & ('doseM3' | 'dwellSeconds' | 'drainSeconds'))[] = ['doseM3', 'dwellSeconds', 'drainSeconds'];
-  return before.coat.coats.some(({ choice }, i) => asked.some((key) => Math.abs(now.coat.coats[i].choice[key] - choice[key]) > CLOSE_SHARE * Math.max(choice[key], 1e-9)));
+  const asked: readonly (keyof CoatChoice & ('doseM3' | 'dwellSeconds' | 'drainSeconds'))[] = [
+    'doseM3',
+    'dwellSeconds',
+    'drainSeconds',
+  ];
+  return before.coat.coats.some(({ choice }, i) =>
+    asked.some(
+      (key) => Math.abs(now.coat.coats[i].choice[key] - choice[key]) > CLOSE_SHARE * Math.max(choice[key], 1e-9),
+    ),
+  );
 }
 
 const { fluiditySpread, doseSpread, coolingSpread, kitchenSpreadK, drainSpread } = WORKING_RULES;
 /** The designed sample: nominal, and each thing that is not known for sure to either end. */
 export const SHELL_SAMPLE: readonly ShellVariation[] = [
   AS_PLANNED,
-  ...([
-    [{ stiffness: 1 / fluiditySpread }, { stiffness: fluiditySpread }],
-    [{ dose: 1 / doseSpread }, { dose: doseSpread }],
-    [{ workingK: kitchenSpreadK }, { workingK: -kitchenSpreadK }],
-    [{ placeK: kitchenSpreadK }, { placeK: -kitchenSpreadK }],
-    [{ cooling: 1 / coolingSpread }, { cooling: coolingSpread }],
-    [{ drain: drainSpread }, { drain: 1 / drainSpread }],
-    [{ dwell: 1 / drainSpread }, { dwell: drainSpread }],
-  ] as const).flat().map((change): ShellVariation => ({ ...AS_PLANNED, ...change })),
+  ...(
+    [
+      [{ stiffness: 1 / fluiditySpread }, { stiffness: fluiditySpread }],
+      [{ dose: 1 / doseSpread }, { dose: doseSpread }],
+      [{ workingK: kitchenSpreadK }, { workingK: -kitchenSpreadK }],
+      [{ placeK: kitchenSpreadK }, { placeK: -kitchenSpreadK }],
+      [{ cooling: 1 / coolingSpread }, { cooling: coolingSpread }],
+      [{ drain: drainSpread }, { drain: 1 / drainSpread }],
+      [{ dwell: 1 / drainSpread }, { dwell: drainSpread }],
+    ] as const
+  )
+    .flat()
+    .map((change): ShellVariation => ({ ...AS_PLANNED, ...change })),
 ];
 
 /**
@@ -145,6 +187,14 @@ export function* simulateRange(making: Making, simulated: Simulated): Generator<
 
 /** Lowest and highest likely value at each point: the first run's, with the others' deviations from it added as independent. */
 function spread([nominal, ...others]: readonly Float64Array[]): readonly [Float64Array, Float64Array] {
-  const deviations = Array.from(nominal, (value, k) => likelyDeviation(value, others.map((other) => other[k])));
-  return [nominal.map((value, k) => Math.max(0, value - deviations[k][0])), nominal.map((value, k) => value + deviations[k][1])];
+  const deviations = Array.from(nominal, (value, k) =>
+    likelyDeviation(
+      value,
+      others.map((other) => other[k]),
+    ),
+  );
+  return [
+    nominal.map((value, k) => Math.max(0, value - deviations[k][0])),
+    nominal.map((value, k) => value + deviations[k][1]),
+  ];
 }

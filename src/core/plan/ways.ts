@@ -9,7 +9,22 @@ import type { CastingPlan } from './plan';
 import { simulatedPlan } from './remedy-effect';
 
 /** Ways of making the same piece that are worth holding beside each other. */
-export const WAYS = ['asPlanned', 'upright', 'upsideDown', 'oneThick', 'twoThin', 'fridge', 'freezer', 'room', 'cooler', 'warmer', 'spooned', 'dumped', 'noDwell', 'longDwell'] as const;
+export const WAYS = [
+  'asPlanned',
+  'upright',
+  'upsideDown',
+  'oneThick',
+  'twoThin',
+  'fridge',
+  'freezer',
+  'room',
+  'cooler',
+  'warmer',
+  'spooned',
+  'dumped',
+  'noDwell',
+  'longDwell',
+] as const;
 export type Way = (typeof WAYS)[number];
 
 /** Those that make a difference to a solid piece, which has no film to run. */
@@ -18,7 +33,9 @@ const SOLID_WAYS: readonly Way[] = ['asPlanned', 'fridge', 'freezer', 'room', 'c
 /** The ways worth comparing for a casting as it is made now. */
 export function waysFor({ coat }: Pick<CastingPlan, 'coat'>): readonly Way[] {
   if (coat.body) return SOLID_WAYS;
-  return setsUpright(coat.coats[0].choice.method) ? WAYS.filter((way) => way !== 'upright' && way !== 'upsideDown') : WAYS;
+  return setsUpright(coat.coats[0].choice.method)
+    ? WAYS.filter((way) => way !== 'upright' && way !== 'upsideDown')
+    : WAYS;
 }
 
 /** How much cooler or warmer the chocolate is worked, K. */
@@ -53,11 +70,16 @@ export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Cast
       for (const melt of changed.melts) {
         if (!part.coats.some(({ shares }) => shares.some(({ meltId }) => meltId === melt.id))) continue;
         const { low, high } = LIMITS.workingC;
-        melt.workingC = Math.min(high, Math.max(low, melt.workingC + (way === 'warmer' ? WORKED_APART_K : -WORKED_APART_K)));
+        melt.workingC = Math.min(
+          high,
+          Math.max(low, melt.workingC + (way === 'warmer' ? WORKED_APART_K : -WORKED_APART_K)),
+        );
       }
       break;
     case 'spooned':
-      part.coats.forEach((coat, i) => Object.assign(coat, { method: 'spoon', doseM3: dose(plan.coat.coats[i].spooned.value) }));
+      part.coats.forEach((coat, i) =>
+        Object.assign(coat, { method: 'spoon', doseM3: dose(plan.coat.coats[i].spooned.value) }),
+      );
       break;
     case 'dumped':
       for (const coat of part.coats) Object.assign(coat, { method: 'dump', where: 'all' });
@@ -74,7 +96,11 @@ function spreadOver(part: Part, count: number, plan: CastingPlan): void {
   const each = plan.coat.coats.reduce((sum, coat) => sum + coat.spooned.value, 0) / count;
   const [first] = part.coats;
   part.coats = Array.from({ length: count }, (_, i) => ({
-    ...copyOf(first), id: part.coats[i]?.id ?? `${first.id}-${i + 1}`, method: 'spoon' as const, where: 'all' as const, doseM3: dose(each),
+    ...copyOf(first),
+    id: part.coats[i]?.id ?? `${first.id}-${i + 1}`,
+    method: 'spoon' as const,
+    where: 'all' as const,
+    doseM3: dose(each),
   }));
 }
 
@@ -83,7 +109,10 @@ function dose(m3: number): number {
 }
 
 /** What is shown of one way; plain data, so that a worker can send it. */
-export interface ComparedSide extends Pick<CastingPlan, 'cavity' | 'moldRecord' | 'coatsMade' | 'chocolates' | 'coat' | 'fill' | 'chill'> {
+export interface ComparedSide extends Pick<
+  CastingPlan,
+  'cavity' | 'moldRecord' | 'coatsMade' | 'chocolates' | 'coat' | 'fill' | 'chill'
+> {
   /** Coating and setting of one round, s. */
   readonly roundSeconds: number;
 }
@@ -111,13 +140,26 @@ const NOTED_DRIP = 0.1;
 /** Plans a casting with one of its parts made both ways and says which is the better. */
 export function compareWays(casting: Casting, ways: readonly [Way, Way], partId?: string): Comparison {
   const plan = simulatedPlan(casting, partId);
-  const [a, b] = ways.map((way) => comparedSide(way === 'asPlanned' ? plan : simulatedPlan(madeThisWay(casting, way, plan), partId)));
+  const [a, b] = ways.map((way) =>
+    comparedSide(way === 'asPlanned' ? plan : simulatedPlan(madeThisWay(casting, way, plan), partId)),
+  );
   return { sides: [a, b], verdict: verdictOn(a, b) };
 }
 
 /** What is shown of a planned way. */
-export function comparedSide({ cavity, moldRecord, coatsMade, chocolates, coat, fill, chill, batch }: CastingPlan): ComparedSide {
-  const roundSeconds = batch.timeline.oneRound.filter(({ kind }) => kind === 'coat' || kind === 'chill').reduce((sum, { seconds }) => sum + seconds, 0);
+export function comparedSide({
+  cavity,
+  moldRecord,
+  coatsMade,
+  chocolates,
+  coat,
+  fill,
+  chill,
+  batch,
+}: CastingPlan): ComparedSide {
+  const roundSeconds = batch.timeline.oneRound
+    .filter(({ kind }) => kind === 'coat' || kind === 'chill')
+    .reduce((sum, { seconds }) => sum + seconds, 0);
   return { cavity, moldRecord, coatsMade, chocolates, coat, fill, chill, roundSeconds };
 }
 
@@ -137,7 +179,9 @@ export function verdictOn(a: ComparedSide, b: ComparedSide): Verdict {
   const byMass = decides((side) => side.coat.mass.value, NOTED.mass);
   if (byMass !== undefined) return { better: byMass, by: 'mass', because };
   const byEvenness = decides(unevenness, NOTED.evenness);
-  return byEvenness === undefined ? { better: undefined, by: 'nothing', because: undefined } : { better: byEvenness, by: 'evenness', because };
+  return byEvenness === undefined
+    ? { better: undefined, by: 'nothing', because: undefined }
+    : { better: byEvenness, by: 'evenness', because };
 }
 
 /** Base over rim: 1 is an even shell. */

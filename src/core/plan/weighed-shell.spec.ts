@@ -37,7 +37,10 @@ describe('a weighed shell', () => {
 
   it('narrows the likely range of what is computed from then on, and each further weight narrows it more', () => {
     const casting = bombs();
-    const spread = (): number => { const { rim } = draftPlan(casting).coat.total; return (rim.high ?? 0) / (rim.low ?? 0); };
+    const spread = (): number => {
+      const { rim } = draftPlan(casting).coat.total;
+      return (rim.high ?? 0) / (rim.low ?? 0);
+    };
     const before = spread();
     const found = weigh(casting, massOf(casting));
     expect(found.within).toBeGreaterThan(1.02);

@@ -27,7 +27,8 @@ export interface NotWeighed {
   readonly highKg: number;
 }
 
-export type WeighedOutcome = { readonly ok: true; readonly found: WeighedShell } | { readonly ok: false; readonly problem: NotWeighed };
+export type WeighedOutcome =
+  { readonly ok: true; readonly found: WeighedShell } | { readonly ok: false; readonly problem: NotWeighed };
 
 /** Widest factor either way that is believed. Working rule. */
 const MOST = 3;
@@ -42,7 +43,11 @@ const ROUNDS = 9;
  * likeliest one, on a logarithmic scale: a prior of the class's spread (a factor 1.4), a likelihood of five hundredths of the weight.
  * @param shellKg weight of one part with all its coats, kg
  */
-export function weighedShell(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome {
+export function weighedShell(
+  casting: Casting,
+  plan: Pick<PartDraft, 'part' | 'coatsMade'>,
+  shellKg: number,
+): WeighedOutcome {
   const counted = copyOf(casting);
   const part = partOf(counted, plan.part.id);
   keepCoatsAsMade(part, plan.coatsMade);
@@ -69,11 +74,17 @@ export function weighedShell(casting: Casting, plan: Pick<PartDraft, 'part' | 'c
 /** How surely it was known before, as the logarithm of a factor either way. */
 function priorOf({ coats }: Making, by: WeighedShell['by']): number {
   if (by === 'dose') return Math.log(WORKING_RULES.doseSpread);
-  return Math.log(Math.max(...coats.map(({ choice }) => choice.chocolate.fluidityWithin ?? WORKING_RULES.fluiditySpread)));
+  return Math.log(
+    Math.max(...coats.map(({ choice }) => choice.chocolate.fluidityWithin ?? WORKING_RULES.fluiditySpread)),
+  );
 }
 
 /** How far to go toward the factor that fits exactly, 0 to 1, and how surely it is known there: all the way and for sure where the weight tells it well. */
-function believed(mass: (factor: number) => number, exact: number, prior: number): { readonly share: number; readonly within: number } {
+function believed(
+  mass: (factor: number) => number,
+  exact: number,
+  prior: number,
+): { readonly share: number; readonly within: number } {
   const step = 0.1;
   const slope = Math.log(mass(Math.exp(exact + step)) / mass(Math.exp(exact - step))) / (2 * step);
   const told = WEIGHED_SHARE / Math.max(1e-3, slope);
@@ -84,8 +95,15 @@ function scaled(making: Making, by: WeighedShell['by'], factor: number): Making 
   const coats = making.coats.map((coat) => {
     const { choice } = coat;
     const { chocolate } = choice;
-    if (by === 'dose') return { ...coat, choice: { ...choice, doseM3: tippedOut(choice.method) ? choice.doseM3 : choice.doseM3 * factor } };
-    return { ...coat, choice: { ...choice, chocolate: { ...chocolate, fluidity: stiffened(cassonAt40(chocolate.fluidity), factor) } } };
+    if (by === 'dose')
+      return {
+        ...coat,
+        choice: { ...choice, doseM3: tippedOut(choice.method) ? choice.doseM3 : choice.doseM3 * factor },
+      };
+    return {
+      ...coat,
+      choice: { ...choice, chocolate: { ...chocolate, fluidity: stiffened(cassonAt40(chocolate.fluidity), factor) } },
+    };
   });
   return { ...making, coats, wantedRimM: undefined };
 }
@@ -93,16 +111,24 @@ function scaled(making: Making, by: WeighedShell['by'], factor: number): Making 
 /** Takes over what a weighed shell of one of a casting's parts said, on a draft of the casting that may be written to. */
 export function takeWeighed(casting: Casting, partId: string, { by, factor, within: surely }: WeighedShell): void {
   const { coats } = partOf(casting, partId);
-  const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number => Math.min(high, Math.max(low, value));
+  const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number =>
+    Math.min(high, Math.max(low, value));
   if (by === 'dose') {
     for (const coat of coats) if (!tippedOut(coat.method)) coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
     return;
   }
-  const used = new Set(coats.flatMap(({ shares }) => shares.flatMap(({ meltId }) => sharesOf(casting, meltOf(casting, meltId)).map(({ chocolateId }) => chocolateId))));
+  const used = new Set(
+    coats.flatMap(({ shares }) =>
+      shares.flatMap(({ meltId }) => sharesOf(casting, meltOf(casting, meltId)).map(({ chocolateId }) => chocolateId)),
+    ),
+  );
   for (const chocolate of casting.chocolates) {
     if (!used.has(chocolate.id)) continue;
     const { yieldPa, viscosityPas } = stiffened(cassonAt40(chocolate.fluidity), factor);
     chocolate.fluidityWithin = within(surely, LIMITS.fluidityWithin);
-    chocolate.fluidity = { yieldPa: within(yieldPa, LIMITS.yieldPa), viscosityPas: within(viscosityPas, LIMITS.viscosityPas) };
+    chocolate.fluidity = {
+      yieldPa: within(yieldPa, LIMITS.yieldPa),
+      viscosityPas: within(viscosityPas, LIMITS.viscosityPas),
+    };
   }
 }

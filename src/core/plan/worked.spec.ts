@@ -22,7 +22,11 @@ const rim = (making: Making, { simulated }: Worked): number => make(making, simu
 describe('what the worker gives back', () => {
   it('in passing, next to an earlier answer, is within a hundredth of the whole answer, and is made good in the end', () => {
     const before = workOut(bombs());
-    for (const change of [(c: Casting) => (c.melts[0].workingC = 31), (c: Casting) => (c.parts[0].coats[0].dwellSeconds = 16), (c: Casting) => (c.kitchen.fridgeC = 3)]) {
+    for (const change of [
+      (c: Casting) => (c.melts[0].workingC = 31),
+      (c: Casting) => (c.parts[0].coats[0].dwellSeconds = 16),
+      (c: Casting) => (c.kitchen.fridgeC = 3),
+    ]) {
       const making = bombs(change);
       const whole = rim(making, workOut(making));
       const passing = workOut(making, before);
@@ -40,7 +44,9 @@ describe('what the worker gives back', () => {
     const making = bombs();
     const first = workOut(making);
     expect(rim(making, toTheEnd(making, first.simulated))).toBeCloseTo(rim(making, first), 9);
-    expect(toTheEnd(making, first.simulated).chill.coats.map(({ chosen }) => chosen.unmold.value)).toEqual(first.chill.coats.map(({ chosen }) => expect.closeTo(chosen.unmold.value, 3) as number));
+    expect(toTheEnd(making, first.simulated).chill.coats.map(({ chosen }) => chosen.unmold.value)).toEqual(
+      first.chill.coats.map(({ chosen }) => expect.closeTo(chosen.unmold.value, 3) as number),
+    );
   });
 
   it('of a solid piece is its chill alone', () => {

@@ -18,8 +18,17 @@ export function workOut(making: Making, from?: Worked): Worked {
     const { simulated, made } = simulateMaking(making);
     return { simulated, chill: chillCasting(made.chillInput) };
   }
-  const { simulated, made: { chillInput } } = simulateMaking(making, from.simulated, IN_PASSING);
-  return { simulated, chill: from.chill.coats.length === chillInput.coats.length ? chillNextTo(chillInput, from.chill) : chillCasting(chillInput) };
+  const {
+    simulated,
+    made: { chillInput },
+  } = simulateMaking(making, from.simulated, IN_PASSING);
+  return {
+    simulated,
+    chill:
+      from.chill.coats.length === chillInput.coats.length
+        ? chillNextTo(chillInput, from.chill)
+        : chillCasting(chillInput),
+  };
 }
 
 /**

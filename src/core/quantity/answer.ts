@@ -55,7 +55,9 @@ export function answer(
   range?: readonly [number, number],
 ): Answer {
   // Without a range the two ends are left out, so that a figure never pretends to one.
-  return range ? { value, dimension, rule, terms, low: Math.min(value, ...range), high: Math.max(value, ...range) } : { value, dimension, rule, terms };
+  return range
+    ? { value, dimension, rule, terms, low: Math.min(value, ...range), high: Math.max(value, ...range) }
+    : { value, dimension, rule, terms };
 }
 
 /** Names an input of an answer. A string value is a key the screen words, such as a method. */

@@ -5,19 +5,32 @@ import { UNITS, fromSi, type Unit, type UnitSystem } from './units';
 export function displayUnit(dimension: Dimension, system: UnitSystem): Unit | undefined {
   const us = system === 'us';
   switch (dimension) {
-    case 'length': return us ? UNITS.inch : UNITS.millimetre;
-    case 'mass': return us ? UNITS.ounce : UNITS.gram;
-    case 'volume': return us ? UNITS.tablespoon : UNITS.millilitre;
-    case 'temperature': return us ? UNITS.fahrenheit : UNITS.celsius;
-    case 'duration': return UNITS.second;
-    case 'share': return UNITS.percent;
-    case 'density': return UNITS.gramPerMillilitre;
-    case 'power': return UNITS.watt;
-    case 'yieldStress': return UNITS.pascal;
-    case 'viscosity': return UNITS.pascalSecond;
-    case 'ratio': return UNITS.plain;
-    case 'count': return UNITS.piece;
-    default: return undefined;
+    case 'length':
+      return us ? UNITS.inch : UNITS.millimetre;
+    case 'mass':
+      return us ? UNITS.ounce : UNITS.gram;
+    case 'volume':
+      return us ? UNITS.tablespoon : UNITS.millilitre;
+    case 'temperature':
+      return us ? UNITS.fahrenheit : UNITS.celsius;
+    case 'duration':
+      return UNITS.second;
+    case 'share':
+      return UNITS.percent;
+    case 'density':
+      return UNITS.gramPerMillilitre;
+    case 'power':
+      return UNITS.watt;
+    case 'yieldStress':
+      return UNITS.pascal;
+    case 'viscosity':
+      return UNITS.pascalSecond;
+    case 'ratio':
+      return UNITS.plain;
+    case 'count':
+      return UNITS.piece;
+    default:
+      return undefined;
   }
 }
 

@@ -9,13 +9,17 @@ describe('amounts on a scale', () => {
 
   it('are each within a step of what they were, and add up to the rounded sum', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0, max: 5, noNaN: true }), { minLength: 1, maxLength: 12 }), fc.constantFrom('metric' as const, 'us' as const), (amounts, system) => {
-        const sum = amounts.reduce((all, one) => all + one, 0);
-        const step = scaleStepKg(sum, system);
-        const rounded = onScale(amounts, step);
-        rounded.forEach((one, i) => expect(Math.abs(one - amounts[i])).toBeLessThanOrEqual(step * 1.000001));
-        expect(rounded.reduce((all, one) => all + one, 0)).toBeCloseTo(Math.round(sum / step) * step, 9);
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 5, noNaN: true }), { minLength: 1, maxLength: 12 }),
+        fc.constantFrom('metric' as const, 'us' as const),
+        (amounts, system) => {
+          const sum = amounts.reduce((all, one) => all + one, 0);
+          const step = scaleStepKg(sum, system);
+          const rounded = onScale(amounts, step);
+          rounded.forEach((one, i) => expect(Math.abs(one - amounts[i])).toBeLessThanOrEqual(step * 1.000001));
+          expect(rounded.reduce((all, one) => all + one, 0)).toBeCloseTo(Math.round(sum / step) * step, 9);
+        },
+      ),
     );
   });
 });

@@ -15,11 +15,18 @@ export function scaleStepKg(sumKg: number, system: UnitSystem): number {
  * @param amounts 0 or more, in any unit; @param step above 0, in the same unit
  * @param kept some of them as they are rounded elsewhere, by their place: they stay so, and the others make up the sum
  */
-export function onScale(amounts: readonly number[], step: number, kept: ReadonlyMap<number, number> = new Map()): number[] {
+export function onScale(
+  amounts: readonly number[],
+  step: number,
+  kept: ReadonlyMap<number, number> = new Map(),
+): number[] {
   const steps = amounts.map((amount) => amount / step);
   const whole = steps.map((n, i) => (kept.has(i) ? Math.round((kept.get(i) ?? 0) / step) : Math.floor(n + 1e-9)));
   let missing = Math.round(steps.reduce((sum, n) => sum + n, 0)) - whole.reduce((sum, n) => sum + n, 0);
-  const free = steps.map((n, i) => ({ i, left: n - whole[i] })).filter(({ i }) => !kept.has(i)).sort((a, b) => b.left - a.left);
+  const free = steps
+    .map((n, i) => ({ i, left: n - whole[i] }))
+    .filter(({ i }) => !kept.has(i))
+    .sort((a, b) => b.left - a.left);
   // What is kept may have been rounded up too far: those with least left over give it back.
   const back = [...free].reverse();
   for (let k = 0; missing > 0 && free.length > 0; k++, missing--) whole[free[k % free.length].i]++;

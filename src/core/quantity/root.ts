@@ -6,7 +6,14 @@ const MOST_STEPS = 60;
  * @param atLow value at `low`; @param atHigh value at `high`; of opposite signs, or zero
  * @param closeEnough size of the function's value at which it is called zero
  */
-export function rootBetween(value: (x: number) => number, low: number, high: number, atLow: number, atHigh: number, closeEnough: number): number {
+export function rootBetween(
+  value: (x: number) => number,
+  low: number,
+  high: number,
+  atLow: number,
+  atHigh: number,
+  closeEnough: number,
+): number {
   let side = 0;
   let best = Math.abs(atLow) < Math.abs(atHigh) ? low : high;
   for (let k = 0; k < MOST_STEPS; k++) {

@@ -23,7 +23,7 @@ export const UNITS = {
   millimetre: unit('length', 'mm', 1e-3, 'mm millimetre millimetres millimeter millimeters'),
   centimetre: unit('length', 'cm', 1e-2, 'cm centimetre centimetres centimeter centimeters'),
   metre: unit('length', 'm', 1, 'm metre metres meter meters'),
-  inch: unit('length', 'in', 0.0254, 'in inch inches " ″ \'\''),
+  inch: unit('length', 'in', 0.0254, "in inch inches \" ″ ''"),
   gram: unit('mass', 'g', 1e-3, 'g gr gram grams gramme grammes'),
   kilogram: unit('mass', 'kg', 1, 'kg kilo kilos kilogram kilograms'),
   ounce: unit('mass', 'oz', 0.028349523125, 'oz ounce ounces'),

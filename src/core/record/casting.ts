@@ -1,5 +1,19 @@
 import * as z from 'zod/mini';
-import { COAT_AREAS, FILLED_PARTS, JACKETS, MELTING_WAYS, METHODS, PART_ROLES, PLACES, SCHOOLS, TEST_RESULTS, TEST_WAYS, THINNERS, WAYS_UP, fillsLevel } from './choices';
+import {
+  COAT_AREAS,
+  FILLED_PARTS,
+  JACKETS,
+  MELTING_WAYS,
+  METHODS,
+  PART_ROLES,
+  PLACES,
+  SCHOOLS,
+  TEST_RESULTS,
+  TEST_WAYS,
+  THINNERS,
+  WAYS_UP,
+  fillsLevel,
+} from './choices';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { isLocalTime, isZone } from './due';
@@ -25,7 +39,10 @@ const ThermometerSchema = z.object({
 const MeltSchema = z.object({
   id,
   /** One chocolate, or a tint of several and of colour. */
-  source: z.discriminatedUnion('kind', [z.object({ kind: z.literal('chocolate'), chocolateId: id }), z.object({ kind: z.literal('tint'), tintId: id })]),
+  source: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('chocolate'), chocolateId: id }),
+    z.object({ kind: z.literal('tint'), tintId: id }),
+  ]),
   workingC: within('workingC'),
   way: z.enum(MELTING_WAYS),
   school: z.enum(SCHOOLS),
@@ -37,18 +54,26 @@ const MeltSchema = z.object({
   jacket: z.enum(JACKETS),
   thinning: z.optional(z.object({ fat: z.enum(THINNERS), share: within('thinnerShare') })),
   thermometer: z.optional(ThermometerSchema),
-  tests: z.array(z.object({ at: z.iso.datetime(), way: z.enum(TEST_WAYS), result: z.enum(TEST_RESULTS) })).check(z.maxLength(50)),
+  tests: z
+    .array(z.object({ at: z.iso.datetime(), way: z.enum(TEST_WAYS), result: z.enum(TEST_RESULTS) }))
+    .check(z.maxLength(50)),
 });
 
 const SetSchema = z.object({ place: z.enum(PLACES), seconds: z.optional(within('setMinutesS')) });
 
 /** Where it sets, one place after another: how long in each, but for the last, where that is computed unless it is given. */
-const SetsSchema = z.array(SetSchema).check(z.minLength(1), z.maxLength(6), z.refine((sets) => sets.slice(0, -1).every(({ seconds }) => seconds !== undefined)));
+const SetsSchema = z.array(SetSchema).check(
+  z.minLength(1),
+  z.maxLength(6),
+  z.refine((sets) => sets.slice(0, -1).every(({ seconds }) => seconds !== undefined)),
+);
 
 const CoatSchema = z.object({
   id,
   method: z.enum(METHODS),
-  shares: z.array(z.object({ meltId: id, share: z.number().check(z.gt(0), z.lte(1)) })).check(z.minLength(1), z.maxLength(6)),
+  shares: z
+    .array(z.object({ meltId: id, share: z.number().check(z.gt(0), z.lte(1)) }))
+    .check(z.minLength(1), z.maxLength(6)),
   doseM3: within('doseM3'),
   dwellSeconds: within('dwellSeconds'),
   /** Where it stands full before it is tipped out; a fill and dump stands in the room. */
@@ -67,7 +92,10 @@ const CoatSchema = z.object({
 /** Coats on a wall and fills from below do not mix; what is clamped comes last, on a fill. */
 function coatsFit(coats: readonly z.infer<typeof CoatSchema>[]): boolean {
   const level = coats.filter(({ method }) => fillsLevel(method)).length;
-  return (level === 0 || level === coats.length) && coats.every(({ method }, i) => method !== 'clamp' || (i > 0 && i === coats.length - 1));
+  return (
+    (level === 0 || level === coats.length) &&
+    coats.every(({ method }, i) => method !== 'clamp' || (i > 0 && i === coats.length - 1))
+  );
 }
 
 const PartSchema = z.object({
@@ -122,13 +150,26 @@ const finishing = { id, name, sets: z.array(SetSchema).check(z.maxLength(6)) };
 
 /** What is done to a piece once it is closed; a share is that of its outside. */
 const FinishSchema = z.discriminatedUnion('kind', [
-  z.object({ ...finishing, kind: z.literal('drizzle'), meltId: id, share: within('finishShare'), lineM: within('lineM') }),
+  z.object({
+    ...finishing,
+    kind: z.literal('drizzle'),
+    meltId: id,
+    share: within('finishShare'),
+    lineM: within('lineM'),
+  }),
   /** Pressed on while it is wet. */
   z.object({ ...finishing, kind: z.literal('sprinkle'), fillingId: id, share: within('finishShare') }),
   z.object({ ...finishing, kind: z.literal('dust'), share: within('finishShare') }),
   z.object({ ...finishing, kind: z.literal('paint'), share: within('finishShare') }),
   /** So many of a part or of something bought, each on a dot of chocolate. */
-  z.object({ ...finishing, kind: z.literal('stickOn'), meltId: id, partId: z.optional(id), fillingId: z.optional(id), count: wholeWithin('stickOnCount') }),
+  z.object({
+    ...finishing,
+    kind: z.literal('stickOn'),
+    meltId: id,
+    partId: z.optional(id),
+    fillingId: z.optional(id),
+    count: wholeWithin('stickOnCount'),
+  }),
 ]);
 
 const SpareRuleSchema = z.discriminatedUnion('by', [
@@ -146,7 +187,10 @@ export const CastingSchema = z.object({
   name,
   createdAt: z.iso.datetime(),
   pieces: wholeWithin('pieces'),
-  due: z.object({ local: z.string().check(z.refine(isLocalTime)), zone: z.string().check(z.maxLength(60), z.refine(isZone)) }),
+  due: z.object({
+    local: z.string().check(z.refine(isLocalTime)),
+    zone: z.string().check(z.maxLength(60), z.refine(isZone)),
+  }),
   spareRule: SpareRuleSchema,
   kitchen: KitchenSchema,
   molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(MOST.molds)),
@@ -159,7 +203,11 @@ export const CastingSchema = z.object({
   closure: z.nullable(ClosureSchema),
   finishes: z.array(FinishSchema).check(z.maxLength(MOST.finishes)),
   /** Of parts cast before in this mold and way, how many broke. */
-  breakages: z.optional(z.object({ cast: wholeWithin('castBefore'), broken: wholeWithin('brokeBefore') }).check(z.refine(({ cast, broken }) => broken <= cast))),
+  breakages: z.optional(
+    z
+      .object({ cast: wholeWithin('castBefore'), broken: wholeWithin('brokeBefore') })
+      .check(z.refine(({ cast, broken }) => broken <= cast)),
+  ),
   /** Chocolate on hand, where that is to be counted with rather than what the pantry holds, kg. */
   onHand: z.array(z.object({ chocolateId: id, kg: within('stockKg') })).check(z.maxLength(MOST.chocolates)),
   /** When the job was booked into the pantry. */

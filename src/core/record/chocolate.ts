@@ -8,7 +8,9 @@ import type { PantryFilling } from './filling';
 const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
 const bandC = within('bandC');
 
-const inOrder = z.refine<Bands & { readonly kind: ChocolateKind }>((chocolate) => bandProblem(chocolate.kind, chocolate) === undefined);
+const inOrder = z.refine<Bands & { readonly kind: ChocolateKind }>(
+  (chocolate) => bandProblem(chocolate.kind, chocolate) === undefined,
+);
 
 const chocolateFields = {
   id,
@@ -17,7 +19,10 @@ const chocolateFields = {
   /** A class, or its own Casson values at 40 °C. */
   /** How surely that is known: a factor either way on how it runs; that of a class where it is left out. Learned from weighed shells. */
   fluidityWithin: z.optional(within('fluidityWithin')),
-  fluidity: z.union([z.enum(FLUIDITY_CLASSES), z.object({ yieldPa: within('yieldPa'), viscosityPas: within('viscosityPas') })]),
+  fluidity: z.union([
+    z.enum(FLUIDITY_CLASSES),
+    z.object({ yieldPa: within('yieldPa'), viscosityPas: within('viscosityPas') }),
+  ]),
   fatShare: within('fatShare'),
   meltToC: bandC,
   seedToC: bandC,
@@ -75,7 +80,11 @@ export const PantryChocolateSchema = z
   })
   .check(inOrder);
 
-export const PantryTintSchema = z.extend(TintSchema, { entry: z.literal('tint'), schemaVersion: z.literal(PANTRY_SCHEMA_VERSION), createdAt: z.iso.datetime() });
+export const PantryTintSchema = z.extend(TintSchema, {
+  entry: z.literal('tint'),
+  schemaVersion: z.literal(PANTRY_SCHEMA_VERSION),
+  createdAt: z.iso.datetime(),
+});
 
 export type PantryChocolate = z.infer<typeof PantryChocolateSchema>;
 export type PantryTint = z.infer<typeof PantryTintSchema>;

@@ -8,7 +8,12 @@ const quarry = { ...SHIPPED_CHOCOLATES[0], fluidity: { yieldPa: 8, viscosityPas:
 describe('copies of the libraries in a casting', () => {
   it('hold every field of a chocolate that the plan may read, and nothing of the library’s own', () => {
     const copy = castingChocolate({ ...quarry, stockKg: 0.5, createdAt: '2026-10-12T08:00:00.000Z' } as never);
-    expect(copy).toMatchObject({ id: 'quarry', fluidity: { yieldPa: 8, viscosityPas: 2 }, fluidityWithin: 1.1, allergens: ['soy'] });
+    expect(copy).toMatchObject({
+      id: 'quarry',
+      fluidity: { yieldPa: 8, viscosityPas: 2 },
+      fluidityWithin: 1.1,
+      allergens: ['soy'],
+    });
     expect(copy).not.toHaveProperty('stockKg');
     expect(copy).not.toHaveProperty('createdAt');
   });

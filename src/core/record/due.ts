@@ -44,7 +44,9 @@ export function isLocalTime(local: string): boolean {
 export function dueSeconds(due: Due): number {
   let seconds = instants.get(due);
   if (seconds === undefined) {
-    seconds = (skipped(due) ? Date.parse(`${due.local}:00Z`) - aheadMs(due) : fromZonedTime(due.local, due.zone).getTime()) / 1000;
+    seconds =
+      (skipped(due) ? Date.parse(`${due.local}:00Z`) - aheadMs(due) : fromZonedTime(due.local, due.zone).getTime()) /
+      1000;
     instants.set(due, seconds);
   }
   return seconds;

@@ -44,7 +44,9 @@ export type Ingredient = Filling['recipe'][number];
 export type PantryFilling = z.infer<typeof PantryFillingSchema>;
 
 /** Names of fillings that contain each other in a circle, in its order, or undefined where none do. */
-export function circularRecipe(fillings: readonly Pick<Filling, 'id' | 'name' | 'recipe'>[]): readonly string[] | undefined {
+export function circularRecipe(
+  fillings: readonly Pick<Filling, 'id' | 'name' | 'recipe'>[],
+): readonly string[] | undefined {
   const byId = new Map(fillings.map((filling) => [filling.id, filling]));
   const fine = new Set<string>();
   const follow = (id: string, path: readonly string[]): readonly string[] | undefined => {

@@ -3,7 +3,13 @@ import { BOWL_MATERIALS } from '../matter/bowl-material';
 import { id, name, within } from './fields';
 import { MOST } from './limits';
 
-const BowlSchema = z.object({ id, name, material: z.enum(BOWL_MATERIALS), kg: within('bowlKg'), diameterM: within('bowlDiameterM') });
+const BowlSchema = z.object({
+  id,
+  name,
+  material: z.enum(BOWL_MATERIALS),
+  kg: within('bowlKg'),
+  diameterM: within('bowlDiameterM'),
+});
 
 /** Where the work is done: air, cold places, microwave, bowls. */
 export const KitchenSchema = z.object({
@@ -15,7 +21,9 @@ export const KitchenSchema = z.object({
   freezerFan: z.boolean(),
   microwaveW: within('microwaveW'),
   /** A known weight melted once: by what the microwave is calibrated. */
-  microwaveTest: z.optional(z.object({ kg: within('calibrationKg'), seconds: within('calibrationSeconds'), endC: within('calibrationEndC') })),
+  microwaveTest: z.optional(
+    z.object({ kg: within('calibrationKg'), seconds: within('calibrationSeconds'), endC: within('calibrationEndC') }),
+  ),
   bowls: z.array(BowlSchema).check(z.minLength(1), z.maxLength(MOST.bowls)),
 });
 

@@ -93,4 +93,15 @@ export const LIMITS = {
 export type LimitName = keyof typeof LIMITS;
 
 /** As many entries as each list of a casting holds. */
-export const MOST = { molds: 20, chocolates: 60, tints: 20, fillings: 40, melts: 20, parts: 12, coats: LIMITS.coats.high, fill: 12, finishes: 20, bowls: 12 } as const;
+export const MOST = {
+  molds: 20,
+  chocolates: 60,
+  tints: 20,
+  fillings: 40,
+  melts: 20,
+  parts: 12,
+  coats: LIMITS.coats.high,
+  fill: 12,
+  finishes: 20,
+  bowls: 12,
+} as const;

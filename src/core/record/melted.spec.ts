@@ -12,7 +12,17 @@ import { readPantryEntry } from './read-pantry';
 import { chocolateOf, sharesOf } from './references';
 
 const [quarry, , linen] = SHIPPED_CHOCOLATES;
-const moth: Tint = { id: 'moth', name: 'Moth', colour: '#c9ad84', chocolates: [{ chocolateId: 'linen', parts: 12 }, { chocolateId: 'quarry', parts: 3 }], colours: [{ name: 'red', base: 'oil', parts: 1 }], allAtOnce: true };
+const moth: Tint = {
+  id: 'moth',
+  name: 'Moth',
+  colour: '#c9ad84',
+  chocolates: [
+    { chocolateId: 'linen', parts: 12 },
+    { chocolateId: 'quarry', parts: 3 },
+  ],
+  colours: [{ name: 'red', base: 'oil', parts: 1 }],
+  allAtOnce: true,
+};
 const tinted = (): Casting => {
   const casting = newCasting('c', 'c', new Date('2026-10-12T08:00:00Z'));
   casting.tints = [structuredClone(moth)];
@@ -29,11 +39,21 @@ describe('a tint', () => {
 
   it('is worked as what it has most of, under the lowest ceiling, with the fat, flow and allergens of all', () => {
     const mixed = tintAsChocolate(moth, SHIPPED_CHOCOLATES);
-    expect(mixed).toMatchObject({ id: 'moth', name: 'Moth', kind: 'white', workFromC: linen.workFromC, workToC: linen.workToC, allergens: ['milk', 'soy'] });
+    expect(mixed).toMatchObject({
+      id: 'moth',
+      name: 'Moth',
+      kind: 'white',
+      workFromC: linen.workFromC,
+      workToC: linen.workToC,
+      allergens: ['milk', 'soy'],
+    });
     expect(mixed.ceilingC).toBe(Math.min(linen.ceilingC, quarry.ceilingC));
     expect(mixed.fatShare).toBeCloseTo(0.8 * linen.fatShare + 0.2 * quarry.fatShare, 12);
     const { viscosityPas } = cassonAt40(mixed.fluidity);
-    expect(viscosityPas).toBeCloseTo(CASSON_AT_40.medium.viscosityPas ** 0.8 * CASSON_AT_40.fluid.viscosityPas ** 0.2, 9);
+    expect(viscosityPas).toBeCloseTo(
+      CASSON_AT_40.medium.viscosityPas ** 0.8 * CASSON_AT_40.fluid.viscosityPas ** 0.2,
+      9,
+    );
   });
 
   it('in a casting is bought as its chocolates, and planned like any other', () => {
@@ -62,11 +82,20 @@ describe('the pantry’s records', () => {
   const now = new Date('2026-10-12T08:00:00Z');
 
   it('come back from a file as they went out', () => {
-    expect(readWhole(readPantryFile(writePantryFile(shippedPantry(now), now)))).toEqual({ ok: true, records: shippedPantry(now), bad: [] });
+    expect(readWhole(readPantryFile(writePantryFile(shippedPantry(now), now)))).toEqual({
+      ok: true,
+      records: shippedPantry(now),
+      bad: [],
+    });
   });
 
   it.each([
-    ['bands out of order', { workFromC: 40 }], ['work above the ceiling', { workToC: 34 }], ['no fat', { fatShare: 0 }], ['a colour that is none', { colour: 'brown' }], ['a day that is none', { bestBefore: 'soon' }], ['a kind unheard of', { kind: 'ruby' }],
+    ['bands out of order', { workFromC: 40 }],
+    ['work above the ceiling', { workToC: 34 }],
+    ['no fat', { fatShare: 0 }],
+    ['a colour that is none', { colour: 'brown' }],
+    ['a day that is none', { bestBefore: 'soon' }],
+    ['a kind unheard of', { kind: 'ruby' }],
   ])('are refused with %s, by the place', (_, change) => {
     const [first, ...rest] = shippedPantry(now);
     const file = JSON.parse(writePantryFile([first, ...rest], now)) as { pantry: object[] };
@@ -79,6 +108,10 @@ describe('the pantry’s records', () => {
   it('refuse a colour based on water', () => {
     const tint = { ...moth, entry: 'tint', schemaVersion: 1, createdAt: now.toISOString() };
     expect(readPantryEntry(tint).ok).toBe(true);
-    expect(readPantryEntry({ ...tint, colours: [{ name: 'gel', base: 'water', parts: 1 }] })).toMatchObject({ ok: false, problem: 'badValue', path: 'colours.0.base' });
+    expect(readPantryEntry({ ...tint, colours: [{ name: 'gel', base: 'water', parts: 1 }] })).toMatchObject({
+      ok: false,
+      problem: 'badValue',
+      path: 'colours.0.base',
+    });
   });
 });

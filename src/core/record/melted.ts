@@ -4,7 +4,10 @@ import type { Melt } from './casting';
 import type { Chocolate, Tint } from './chocolate';
 
 /** A tint scaled to an amount, kg: of each chocolate, and of each colour. They sum to the amount. */
-export function tintAmounts({ chocolates, colours }: Pick<Tint, 'chocolates' | 'colours'>, kg: number): { readonly chocolatesKg: readonly number[]; readonly coloursKg: readonly number[] } {
+export function tintAmounts(
+  { chocolates, colours }: Pick<Tint, 'chocolates' | 'colours'>,
+  kg: number,
+): { readonly chocolatesKg: readonly number[]; readonly coloursKg: readonly number[] } {
   const all = [...chocolates, ...colours].reduce((sum, { parts }) => sum + parts, 0);
   const of = (list: readonly { readonly parts: number }[]): number[] => list.map(({ parts }) => (kg * parts) / all);
   return { chocolatesKg: of(chocolates), coloursKg: of(colours) };
@@ -25,7 +28,15 @@ export function tintAsChocolate(tint: Tint, chocolates: readonly Chocolate[]): C
     const chocolate = chocolates.find((candidate) => candidate.id === chocolateId);
     return chocolate ? [{ chocolate, share }] : [];
   });
-  return { ...marbled(mixed.map(({ chocolate }) => chocolate), mixed.map(({ share }) => share)), id: tint.id, name: tint.name, colour: tint.colour };
+  return {
+    ...marbled(
+      mixed.map(({ chocolate }) => chocolate),
+      mixed.map(({ share }) => share),
+    ),
+    id: tint.id,
+    name: tint.name,
+    colour: tint.colour,
+  };
 }
 
 /**
@@ -37,7 +48,8 @@ export function marbled(chocolates: readonly Chocolate[], shares: readonly numbe
   const main = chocolates[shares.indexOf(Math.max(...shares))];
   if (chocolates.length === 1) return main;
   const all = shares.reduce((sum, share) => sum + share, 0);
-  const mean = (of: (chocolate: Chocolate) => number): number => chocolates.reduce((sum, chocolate, i) => sum + (shares[i] / all) * of(chocolate), 0);
+  const mean = (of: (chocolate: Chocolate) => number): number =>
+    chocolates.reduce((sum, chocolate, i) => sum + (shares[i] / all) * of(chocolate), 0);
   return {
     ...main,
     ceilingC: Math.max(main.workToC, Math.min(...chocolates.map(({ ceilingC }) => ceilingC))),
@@ -54,5 +66,9 @@ export function marbled(chocolates: readonly Chocolate[], shares: readonly numbe
 export function asMelted(chocolate: Chocolate, { thinning }: Pick<Melt, 'thinning'>): Chocolate {
   if (!thinning) return chocolate;
   const fluidity: Fluidity = thinned(chocolate.fluidity, thinning.share);
-  return { ...chocolate, fluidity: fluidity as Chocolate['fluidity'], fatShare: Math.min(0.7, (chocolate.fatShare + thinning.share) / (1 + thinning.share)) };
+  return {
+    ...chocolate,
+    fluidity: fluidity as Chocolate['fluidity'],
+    fatShare: Math.min(0.7, (chocolate.fatShare + thinning.share) / (1 + thinning.share)),
+  };
 }

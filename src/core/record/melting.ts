@@ -12,11 +12,13 @@ export function sourceKey(source: MeltSource): string {
 
 /** Ids of the melts that anything in a casting is made, closed or finished with, in the order of their first use. */
 export function meltsInUse({ parts, closure, finishes }: Casting): readonly string[] {
-  return [...new Set([
-    ...parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
-    ...(closure ? [closure.meltId] : []),
-    ...finishes.flatMap((finish) => ('meltId' in finish ? [finish.meltId] : [])),
-  ])];
+  return [
+    ...new Set([
+      ...parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+      ...(closure ? [closure.meltId] : []),
+      ...finishes.flatMap((finish) => ('meltId' in finish ? [finish.meltId] : [])),
+    ]),
+  ];
 }
 
 /** Brings a melt's school and working temperature to what its chocolate wants. */
@@ -49,7 +51,9 @@ export function meltFrom(casting: Casting, source: MeltSource, like: string): Me
  */
 export function pourFrom(casting: Casting, coats: readonly Coat[], source: MeltSource): void {
   const [{ meltId }] = coats[0].shares;
-  const others = casting.parts.flatMap((part) => part.coats).filter((coat) => !coats.some(({ id }, i) => id === coat.id && coats[i] === coat));
+  const others = casting.parts
+    .flatMap((part) => part.coats)
+    .filter((coat) => !coats.some(({ id }, i) => id === coat.id && coats[i] === coat));
   const shared = others.some(({ shares }) => shares.some((share) => share.meltId === meltId));
   const there = casting.melts.find((melt) => sourceKey(melt.source) === sourceKey(source));
   if (!shared && !there) {
@@ -101,7 +105,13 @@ export function dropUnused(casting: Casting): void {
 export function streakInto(casting: Casting, coat: Coat, source: MeltSource, share: number): void {
   const [{ meltId }] = coat.shares;
   const { id } = meltFrom(casting, source, meltId);
-  coat.shares = share > 0 && id !== meltId ? [{ meltId, share: 1 - share }, { meltId: id, share }] : [{ meltId, share: 1 }];
+  coat.shares =
+    share > 0 && id !== meltId
+      ? [
+          { meltId, share: 1 - share },
+          { meltId: id, share },
+        ]
+      : [{ meltId, share: 1 }];
   dropUnused(casting);
 }
 
@@ -110,18 +120,31 @@ export function dropUnusedCopies(casting: Casting): void {
   const { melts, fill, finishes, onHand } = casting;
   const tints = new Set(melts.flatMap(({ source }) => (source.kind === 'tint' ? [source.tintId] : [])));
   casting.tints = casting.tints.filter(({ id }) => tints.has(id));
-  const fillings = new Set([...fill.map(({ fillingId }) => fillingId), ...finishes.flatMap((finish) => ('fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : []))]);
+  const fillings = new Set([
+    ...fill.map(({ fillingId }) => fillingId),
+    ...finishes.flatMap((finish) =>
+      'fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : [],
+    ),
+  ]);
   // What a filling is mixed of is used with it.
-  for (const id of fillings) for (const { fillingId } of casting.fillings.find((one) => one.id === id)?.recipe ?? []) if (fillingId !== undefined) fillings.add(fillingId);
+  for (const id of fillings)
+    for (const { fillingId } of casting.fillings.find((one) => one.id === id)?.recipe ?? [])
+      if (fillingId !== undefined) fillings.add(fillingId);
   casting.fillings = casting.fillings.filter(({ id }) => fillings.has(id));
   const chocolates = new Set([
-    ...melts.flatMap(({ source }) => (source.kind === 'chocolate' ? [source.chocolateId] : [])), ...casting.tints.flatMap((tint) => tint.chocolates.map(({ chocolateId }) => chocolateId)),
-    ...casting.fillings.flatMap(({ recipe }) => recipe.flatMap(({ chocolateId }) => chocolateId ?? [])), ...onHand.map(({ chocolateId }) => chocolateId),
+    ...melts.flatMap(({ source }) => (source.kind === 'chocolate' ? [source.chocolateId] : [])),
+    ...casting.tints.flatMap((tint) => tint.chocolates.map(({ chocolateId }) => chocolateId)),
+    ...casting.fillings.flatMap(({ recipe }) => recipe.flatMap(({ chocolateId }) => chocolateId ?? [])),
+    ...onHand.map(({ chocolateId }) => chocolateId),
   ]);
   casting.chocolates = casting.chocolates.filter(({ id }) => chocolates.has(id));
 }
 
 /** Whether a casting has room for so many more copies of each kind. */
 export function hasRoomFor({ chocolates, tints, fillings }: Casting, more: number): boolean {
-  return chocolates.length + more <= MOST.chocolates && tints.length + more <= MOST.tints && fillings.length + more <= MOST.fillings;
+  return (
+    chocolates.length + more <= MOST.chocolates &&
+    tints.length + more <= MOST.tints &&
+    fillings.length + more <= MOST.fillings
+  );
 }

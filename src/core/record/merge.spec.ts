@@ -1,13 +1,31 @@
 import fc from 'fast-check';
 import { alike, mergeRecords } from './merge';
 
-const base = { id: 'a', pieces: 18, due: { local: '18:00', zone: 'x' }, molds: [{ id: 'm', atHand: 1, wall: 2 }, { id: 'n', atHand: 1, wall: 2 }], closure: { kind: 'plate', seconds: 4 } as Record<string, unknown> };
+const base = {
+  id: 'a',
+  pieces: 18,
+  due: { local: '18:00', zone: 'x' },
+  molds: [
+    { id: 'm', atHand: 1, wall: 2 },
+    { id: 'n', atHand: 1, wall: 2 },
+  ],
+  closure: { kind: 'plate', seconds: 4 } as Record<string, unknown>,
+};
 
 describe('merging two changes of a record', () => {
   it('keeps both where they touch different fields, also of one entry of a list', () => {
     const mine = { ...base, pieces: 20, molds: [{ ...base.molds[0], atHand: 3 }, base.molds[1]] };
-    const theirs = { ...base, due: { ...base.due, local: '19:00' }, molds: [{ ...base.molds[0], wall: 4 }, base.molds[1]] };
-    const both = { ...base, pieces: 20, due: { local: '19:00', zone: 'x' }, molds: [{ id: 'm', atHand: 3, wall: 4 }, base.molds[1]] };
+    const theirs = {
+      ...base,
+      due: { ...base.due, local: '19:00' },
+      molds: [{ ...base.molds[0], wall: 4 }, base.molds[1]],
+    };
+    const both = {
+      ...base,
+      pieces: 20,
+      due: { local: '19:00', zone: 'x' },
+      molds: [{ id: 'm', atHand: 3, wall: 4 }, base.molds[1]],
+    };
     expect(mergeRecords(base, mine, theirs, 'mine')).toEqual(both);
     expect(mergeRecords(base, theirs, mine, 'theirs')).toEqual(both);
   });
@@ -37,19 +55,27 @@ describe('merging two changes of a record', () => {
     expect(mergeRecords(base, mine, theirs, 'theirs').closure).toEqual({ kind: 'plate', seconds: 6 });
   });
 
-  const value: fc.Memo<unknown> = fc.memo((n): fc.Arbitrary<unknown> => (n <= 1 ? fc.oneof(fc.integer({ min: 0, max: 3 }), fc.constant('x')) : fc.oneof(
-    fc.dictionary(fc.constantFrom('a', 'b', 'kind'), value(n - 1)),
-    fc.array(value(n - 1), { maxLength: 3 }),
-    fc.uniqueArray(fc.record({ id: fc.constantFrom('1', '2', '3'), of: value(n - 1) }), { selector: ({ id }) => id }),
-  )));
+  const value: fc.Memo<unknown> = fc.memo((n): fc.Arbitrary<unknown> =>
+    n <= 1
+      ? fc.oneof(fc.integer({ min: 0, max: 3 }), fc.constant('x'))
+      : fc.oneof(
+          fc.dictionary(fc.constantFrom('a', 'b', 'kind'), value(n - 1)),
+          fc.array(value(n - 1), { maxLength: 3 }),
+          fc.uniqueArray(fc.record({ id: fc.constantFrom('1', '2', '3'), of: value(n - 1) }), {
+            selector: ({ id }) => id,
+          }),
+        ),
+  );
 
   it('gives the other change where one is none, and the change where both are the same, for any records', () => {
-    fc.assert(fc.property(value(3), value(3), (before, after) => {
-      for (const wins of ['mine', 'theirs'] as const) {
-        expect(alike(mergeRecords(before, before, after, wins), after)).toBe(true);
-        expect(alike(mergeRecords(before, after, before, wins), after)).toBe(true);
-        expect(alike(mergeRecords(before, after, after, wins), after)).toBe(true);
-      }
-    }));
+    fc.assert(
+      fc.property(value(3), value(3), (before, after) => {
+        for (const wins of ['mine', 'theirs'] as const) {
+          expect(alike(mergeRecords(before, before, after, wins), after)).toBe(true);
+          expect(alike(mergeRecords(before, after, before, wins), after)).toBe(true);
+          expect(alike(mergeRecords(before, after, after, wins), after)).toBe(true);
+        }
+      }),
+    );
   });
 });

@@ -18,10 +18,13 @@ export function mergeRecords<T>(base: T, mine: T, theirs: T, wins: 'mine' | 'the
 function merged(base: unknown, mine: unknown, theirs: unknown, mineWins: boolean): unknown {
   if (alike(mine, base)) return theirs;
   if (alike(theirs, base) || alike(mine, theirs)) return mine;
-  if (isPlain(base) && isPlain(mine) && isPlain(theirs) && sameForm(base, mine) && sameForm(base, theirs)) return mergedFields(base, mine, theirs, mineWins);
+  if (isPlain(base) && isPlain(mine) && isPlain(theirs) && sameForm(base, mine) && sameForm(base, theirs))
+    return mergedFields(base, mine, theirs, mineWins);
   if (Array.isArray(base) && Array.isArray(mine) && Array.isArray(theirs)) {
-    if ([base, mine, theirs].every(hasIds)) return mergedEntries(base as Entry[], mine as Entry[], theirs as Entry[], mineWins);
-    if (base.length === mine.length && base.length === theirs.length) return base.map((one, i) => merged(one, mine[i], theirs[i], mineWins));
+    if ([base, mine, theirs].every(hasIds))
+      return mergedEntries(base as Entry[], mine as Entry[], theirs as Entry[], mineWins);
+    if (base.length === mine.length && base.length === theirs.length)
+      return base.map((one, i) => merged(one, mine[i], theirs[i], mineWins));
   }
   return mineWins ? mine : theirs;
 }
@@ -37,10 +40,21 @@ function mergedFields(base: Plain, mine: Plain, theirs: Plain, mineWins: boolean
 
 type Entry = Plain & { readonly id: string };
 
-function mergedEntries(base: readonly Entry[], mine: readonly Entry[], theirs: readonly Entry[], mineWins: boolean): Entry[] {
-  const [inBase, inMine, inTheirs] = [base, mine, theirs].map((list) => new Map(list.map((entry) => [entry.id, entry])));
-  const kept = (id: string): Entry | undefined => merged(inBase.get(id), inMine.get(id), inTheirs.get(id), mineWins) as Entry | undefined;
-  const reordered = !alike(base.map(({ id }) => id), mine.map(({ id }) => id));
+function mergedEntries(
+  base: readonly Entry[],
+  mine: readonly Entry[],
+  theirs: readonly Entry[],
+  mineWins: boolean,
+): Entry[] {
+  const [inBase, inMine, inTheirs] = [base, mine, theirs].map(
+    (list) => new Map(list.map((entry) => [entry.id, entry])),
+  );
+  const kept = (id: string): Entry | undefined =>
+    merged(inBase.get(id), inMine.get(id), inTheirs.get(id), mineWins) as Entry | undefined;
+  const reordered = !alike(
+    base.map(({ id }) => id),
+    mine.map(({ id }) => id),
+  );
   const [first, second] = reordered ? [mine, theirs] : [theirs, mine];
   const order = [...new Set([...first, ...second].map(({ id }) => id))];
   return order.flatMap((id) => kept(id) ?? []);

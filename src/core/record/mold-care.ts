@@ -3,7 +3,13 @@ import type { MoldCare } from './choices';
 
 /** What molds of a material usually want. Common practice, no source. */
 export const USUAL_CARE: Readonly<Record<MoldMaterial, readonly MoldCare[]>> = {
-  silicone: ['tray', 'flex'], polycarbonate: ['buff', 'coolWater'], thinPlastic: ['buff'], paper: [], glass: ['dryWell', 'buff'], tin: ['dryWell'], film: ['dryWell'],
+  silicone: ['tray', 'flex'],
+  polycarbonate: ['buff', 'coolWater'],
+  thinPlastic: ['buff'],
+  paper: [],
+  glass: ['dryWell', 'buff'],
+  tin: ['dryWell'],
+  film: ['dryWell'],
 };
 
 /** The care of a mold that becomes one of another material: the usual one of that, unless its own had been changed. */

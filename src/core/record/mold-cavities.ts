@@ -16,7 +16,12 @@ export function gridOf(count: number): { readonly rows: number; readonly columns
 /** The first id of a mold's composition that names none of its cavities. */
 export function brokenComposition({ composition, cavities }: Mold): string | undefined {
   const has = (cavityId: string): boolean => cavities.some((cavity) => cavity.id === cavityId);
-  if (composition.kind === 'figure') return has(composition.frontId) ? (has(composition.backId) ? undefined : 'composition.backId') : 'composition.frontId';
+  if (composition.kind === 'figure')
+    return has(composition.frontId)
+      ? has(composition.backId)
+        ? undefined
+        : 'composition.backId'
+      : 'composition.frontId';
   if (composition.kind !== 'assembly') return undefined;
   const broken = composition.parts.findIndex((part) => !has(part.cavityId));
   return broken < 0 ? undefined : `composition.parts.${broken}.cavityId`;
@@ -25,6 +30,7 @@ export function brokenComposition({ composition, cavities }: Mold): string | und
 /** How many of a cavity's parts one piece takes. */
 export function partsPerPiece({ composition }: Mold, cavityId: string): number {
   if (composition.kind === 'halves') return 2;
-  if (composition.kind === 'assembly') return composition.parts.find((part) => part.cavityId === cavityId)?.perPiece ?? 1;
+  if (composition.kind === 'assembly')
+    return composition.parts.find((part) => part.cavityId === cavityId)?.perPiece ?? 1;
   return 1;
 }

@@ -17,12 +17,33 @@ export const ShapeSchema = z
     z.object({ kind: z.literal('egg'), lengthM: width, widthM: width, depthM }),
     z.object({ kind: z.literal('cylinder'), diameterM: width, depthM }),
     z.object({ kind: z.literal('cup'), diameterM: width, baseDiameterM: within('baseDiameterM'), depthM }),
-    z.object({ kind: z.literal('liner'), diameterM: width, baseDiameterM: within('baseDiameterM'), depthM, pleatFactor: within('pleatFactor') }),
+    z.object({
+      kind: z.literal('liner'),
+      diameterM: width,
+      baseDiameterM: within('baseDiameterM'),
+      depthM,
+      pleatFactor: within('pleatFactor'),
+    }),
     z.object({ kind: z.literal('tile'), lengthM: width, widthM: width, depthM, cornerM: within('cornerM') }),
     z.object({ kind: z.literal('pillow'), lengthM: width, widthM: width, depthM, cornerM: within('cornerM') }),
-    z.object({ kind: z.literal('faceted'), form: z.enum(FACETED_FORMS), diameterM: width, facets: wholeWithin('facets'), depthM }),
-    z.object({ kind: z.literal('turned'), points: z.array(z.object({ radiusM: z.number(), heightM: z.number() })).check(z.minLength(2), z.maxLength(300)) }),
-    z.object({ kind: z.literal('measured'), volumeM3: within('cavityVolumeM3'), uncertaintyM3: z.optional(z.number().check(z.gte(0), z.lte(0.05))), diameterM: width, depthM }),
+    z.object({
+      kind: z.literal('faceted'),
+      form: z.enum(FACETED_FORMS),
+      diameterM: width,
+      facets: wholeWithin('facets'),
+      depthM,
+    }),
+    z.object({
+      kind: z.literal('turned'),
+      points: z.array(z.object({ radiusM: z.number(), heightM: z.number() })).check(z.minLength(2), z.maxLength(300)),
+    }),
+    z.object({
+      kind: z.literal('measured'),
+      volumeM3: within('cavityVolumeM3'),
+      uncertaintyM3: z.optional(z.number().check(z.gte(0), z.lte(0.05))),
+      diameterM: width,
+      depthM,
+    }),
     z.object({ kind: z.literal('ball'), diameterM: width, openingM: within('openingM') }),
   ])
   .check(z.refine((shape) => checkShape(shape as CavityShape) === undefined));
@@ -36,7 +57,14 @@ const WaterSchema = z.object({
 });
 
 const CavitySchema = z
-  .object({ id, name, shape: ShapeSchema, rows: wholeWithin('cavities'), columns: wholeWithin('cavities'), water: z.optional(WaterSchema) })
+  .object({
+    id,
+    name,
+    shape: ShapeSchema,
+    rows: wholeWithin('cavities'),
+    columns: wholeWithin('cavities'),
+    water: z.optional(WaterSchema),
+  })
   .check(z.refine(({ rows, columns }) => rows * columns <= LIMITS.cavities.high));
 
 /** How cavities come together to a piece. */
@@ -47,11 +75,22 @@ const CompositionSchema = z.discriminatedUnion('kind', [
   /** Two different halves, closed on their register. */
   z.object({ kind: z.literal('figure'), frontId: id, backId: id }),
   /** Outer, insert and cover: the shell is the gap, known by its width or by the water it holds. */
-  z.object({ kind: z.literal('press'), gap: z.discriminatedUnion('by', [z.object({ by: z.literal('width'), gapM: within('gapM') }), z.object({ by: z.literal('water'), m3: within('gapVolumeM3') })]) }),
+  z.object({
+    kind: z.literal('press'),
+    gap: z.discriminatedUnion('by', [
+      z.object({ by: z.literal('width'), gapM: within('gapM') }),
+      z.object({ by: z.literal('water'), m3: within('gapVolumeM3') }),
+    ]),
+  }),
   /** Coated on its outside and taken out through its opening. */
   z.object({ kind: z.literal('former') }),
   /** Several parts that make one piece, as a cup of a base and leaves. */
-  z.object({ kind: z.literal('assembly'), parts: z.array(z.object({ cavityId: id, perPiece: z.int().check(z.gte(1), z.lte(24)) })).check(z.minLength(1), z.maxLength(8)) }),
+  z.object({
+    kind: z.literal('assembly'),
+    parts: z
+      .array(z.object({ cavityId: id, perPiece: z.int().check(z.gte(1), z.lte(24)) }))
+      .check(z.minLength(1), z.maxLength(8)),
+  }),
 ]);
 
 export const MoldSchema = z.object({
@@ -77,6 +116,9 @@ export type Composition = Mold['composition'];
 export const MOLD_SCHEMA_VERSION = 2;
 
 /** A mold of the library: as a casting holds it, with its own version. */
-export const LibraryMoldSchema = z.extend(MoldSchema, { schemaVersion: z.literal(MOLD_SCHEMA_VERSION), createdAt: z.iso.datetime() });
+export const LibraryMoldSchema = z.extend(MoldSchema, {
+  schemaVersion: z.literal(MOLD_SCHEMA_VERSION),
+  createdAt: z.iso.datetime(),
+});
 
 export type LibraryMold = z.infer<typeof LibraryMoldSchema>;

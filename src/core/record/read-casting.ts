@@ -11,10 +11,16 @@ import { upgradeCasting } from './upgrade';
  */
 export function readCasting(raw: unknown): { readonly ok: true; readonly casting: Casting } | RecordProblem {
   const plain = typeof raw === 'object' && raw !== null && !Array.isArray(raw);
-  const read = readRecord(CastingSchema, CASTING_SCHEMA_VERSION, plain ? upgradeCasting(raw as Record<string, unknown>) : raw);
+  const read = readRecord(
+    CastingSchema,
+    CASTING_SCHEMA_VERSION,
+    plain ? upgradeCasting(raw as Record<string, unknown>) : raw,
+  );
   if (!read.ok) return read;
   const broken = brokenReference(read.record);
   if (broken) return { ok: false, problem: 'brokenReference', path: broken, detail: '' };
   const circle = circularRecipe(read.record.fillings);
-  return circle ? { ok: false, problem: 'circularReference', path: 'fillings', detail: circle.join(' → ') } : { ok: true, casting: read.record };
+  return circle
+    ? { ok: false, problem: 'circularReference', path: 'fillings', detail: circle.join(' → ') }
+    : { ok: true, casting: read.record };
 }

@@ -5,12 +5,17 @@ import type { RecordProblem } from './record-problem';
  * Checks a record from outside against its schema. Errors are values: the place in the record and what is wrong there.
  * A record of a newer version is refused as such. Never changes its input.
  */
-export function readRecord<T>(schema: z.ZodMiniType<T>, version: number, raw: unknown): { readonly ok: true; readonly record: T } | RecordProblem {
+export function readRecord<T>(
+  schema: z.ZodMiniType<T>,
+  version: number,
+  raw: unknown,
+): { readonly ok: true; readonly record: T } | RecordProblem {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
     return { ok: false, problem: 'notARecord', path: '', detail: raw === null ? 'null' : typeof raw };
   }
   const own = (raw as { schemaVersion?: unknown }).schemaVersion;
-  if (typeof own === 'number' && own > version) return { ok: false, problem: 'newerVersion', path: 'schemaVersion', detail: String(own) };
+  if (typeof own === 'number' && own > version)
+    return { ok: false, problem: 'newerVersion', path: 'schemaVersion', detail: String(own) };
   const parsed = schema.safeParse(raw);
   if (parsed.success) return { ok: true, record: parsed.data };
   const issue = parsed.error.issues[0];

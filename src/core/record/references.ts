@@ -12,7 +12,8 @@ export function brokenReference(casting: Casting): string | undefined {
   if (unknown >= 0) return `onHand.${unknown}.chocolateId`;
   for (const [i, melt] of casting.melts.entries()) {
     const { source } = melt;
-    if (source.kind === 'chocolate' && !has(casting.chocolates, source.chocolateId)) return `melts.${i}.source.chocolateId`;
+    if (source.kind === 'chocolate' && !has(casting.chocolates, source.chocolateId))
+      return `melts.${i}.source.chocolateId`;
     if (source.kind === 'tint' && !has(casting.tints, source.tintId)) return `melts.${i}.source.tintId`;
     if (!has(casting.kitchen.bowls, melt.bowlId)) return `melts.${i}.bowlId`;
   }
@@ -37,11 +38,17 @@ export function brokenReference(casting: Casting): string | undefined {
   if (casting.closure?.kind === 'lid' && !has(casting.parts, casting.closure.partId)) return 'closure.partId';
   for (const [i, finish] of casting.finishes.entries()) {
     if ('meltId' in finish && !has(casting.melts, finish.meltId)) return `finishes.${i}.meltId`;
-    if ('partId' in finish && finish.partId !== undefined && !has(casting.parts, finish.partId)) return `finishes.${i}.partId`;
-    if ('fillingId' in finish && finish.fillingId !== undefined && !has(casting.fillings, finish.fillingId)) return `finishes.${i}.fillingId`;
+    if ('partId' in finish && finish.partId !== undefined && !has(casting.parts, finish.partId))
+      return `finishes.${i}.partId`;
+    if ('fillingId' in finish && finish.fillingId !== undefined && !has(casting.fillings, finish.fillingId))
+      return `finishes.${i}.fillingId`;
   }
   for (const [i, { recipe }] of casting.fillings.entries()) {
-    const broken = recipe.findIndex(({ chocolateId, fillingId }) => (chocolateId !== undefined && !has(casting.chocolates, chocolateId)) || (fillingId !== undefined && !has(casting.fillings, fillingId)));
+    const broken = recipe.findIndex(
+      ({ chocolateId, fillingId }) =>
+        (chocolateId !== undefined && !has(casting.chocolates, chocolateId)) ||
+        (fillingId !== undefined && !has(casting.fillings, fillingId)),
+    );
     if (broken >= 0) return `fillings.${i}.recipe.${broken}`;
   }
   for (const [i, layer] of casting.fill.entries()) {
@@ -91,13 +98,23 @@ export function tintOf(casting: Casting, { source }: Melt): Tint | undefined {
 export function chocolateOf(casting: Casting, melt: Melt): Chocolate {
   const tint = tintOf(casting, melt);
   const { source } = melt;
-  return asMelted(tint ? tintAsChocolate(tint, casting.chocolates) : found(casting.chocolates, source.kind === 'chocolate' ? source.chocolateId : '', 'chocolate'), melt);
+  return asMelted(
+    tint
+      ? tintAsChocolate(tint, casting.chocolates)
+      : found(casting.chocolates, source.kind === 'chocolate' ? source.chocolateId : '', 'chocolate'),
+    melt,
+  );
 }
 
 /** What a coat is made of: its melt, or several of them streaked into each other, taken as mixed. */
 export function coatChocolate(casting: Casting, { shares }: Pick<Coat, 'shares'>): Chocolate {
   const melted = shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)));
-  return shares.length === 1 ? melted[0] : marbled(melted, shares.map(({ share }) => share));
+  return shares.length === 1
+    ? melted[0]
+    : marbled(
+        melted,
+        shares.map(({ share }) => share),
+      );
 }
 
 /** How warm a coat is worked: its melts in the shares that it has of them, °C. */
@@ -107,9 +124,16 @@ export function coatWorkingC(casting: Casting, { shares }: Pick<Coat, 'shares'>)
 }
 
 /** Each chocolate in a melt with its share of the melt's weight; what is left of 1 is colour. */
-export function sharesOf(casting: Casting, melt: Melt): readonly { readonly chocolateId: string; readonly share: number }[] {
+export function sharesOf(
+  casting: Casting,
+  melt: Melt,
+): readonly { readonly chocolateId: string; readonly share: number }[] {
   const tint = tintOf(casting, melt);
-  if (tint) return tintAmounts(tint, 1).chocolatesKg.map((share, i) => ({ chocolateId: tint.chocolates[i].chocolateId, share }));
+  if (tint)
+    return tintAmounts(tint, 1).chocolatesKg.map((share, i) => ({
+      chocolateId: tint.chocolates[i].chocolateId,
+      share,
+    }));
   return melt.source.kind === 'chocolate' ? [{ chocolateId: melt.source.chocolateId, share: 1 }] : [];
 }
 

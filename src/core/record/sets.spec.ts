@@ -13,7 +13,10 @@ describe('where a coat sets', () => {
     const coat: Pick<Coat, 'sets'> = { sets: [{ place: 'fridge' }] };
     restFirst(coat, 900);
     stayFor(coat, 600);
-    expect(coat.sets).toEqual([{ place: 'room', seconds: 900 }, { place: 'fridge', seconds: 600 }]);
+    expect(coat.sets).toEqual([
+      { place: 'room', seconds: 900 },
+      { place: 'fridge', seconds: 600 },
+    ]);
     setIn(coat, 'freezer');
     expect(coat.sets).toEqual([{ place: 'room', seconds: 900 }, { place: 'freezer' }]);
     restFirst(coat, 0);

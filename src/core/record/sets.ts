@@ -37,5 +37,8 @@ export function restFirst(coat: Pick<Coat, 'sets'>, seconds: number): void {
 /** Stays in its last place for so long, or as long as is computed. */
 export function stayFor(coat: Pick<Coat, 'sets'>, seconds: number | undefined): void {
   const last = coat.sets[coat.sets.length - 1];
-  coat.sets = [...coat.sets.slice(0, -1), seconds === undefined ? { place: last.place } : { place: last.place, seconds }];
+  coat.sets = [
+    ...coat.sets.slice(0, -1),
+    seconds === undefined ? { place: last.place } : { place: last.place, seconds },
+  ];
 }

@@ -12,11 +12,19 @@ describe('a casting of version 1', () => {
     const [bombs, bites] = OLD.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
     expect(bombs.casting.schemaVersion).toBe(6);
-    expect(bombs.casting.molds[0]).toMatchObject({ name: 'Half spheres, 64 mm', composition: { kind: 'halves' }, care: ['tray'], notes: '' });
-    expect(bombs.casting.molds[0].cavities).toEqual([{ id: 'cavity-1', name: 'Cavity', shape: { kind: 'hemisphere', diameterM: 0.064 }, rows: 2, columns: 3 }]);
+    expect(bombs.casting.molds[0]).toMatchObject({
+      name: 'Half spheres, 64 mm',
+      composition: { kind: 'halves' },
+      care: ['tray'],
+      notes: '',
+    });
+    expect(bombs.casting.molds[0].cavities).toEqual([
+      { id: 'cavity-1', name: 'Cavity', shape: { kind: 'hemisphere', diameterM: 0.064 }, rows: 2, columns: 3 },
+    ]);
     expect(bites.casting.molds[0].cavities[0]).toMatchObject({ rows: 3, columns: 4 });
     // What no later version touched is as it was.
-    for (const key of ['name', 'pieces', 'due', 'spareRule', 'fill', 'finishes'] as const) expect(bombs.casting[key]).toEqual(OLD[0][key]);
+    for (const key of ['name', 'pieces', 'due', 'spareRule', 'fill', 'finishes'] as const)
+      expect(bombs.casting[key]).toEqual(OLD[0][key]);
   });
 
   it('is not changed by being read, and one of today comes back as it is', () => {
@@ -29,20 +37,43 @@ describe('a casting of version 1', () => {
 
   it('with broken molds is refused by its place, not thrown over', () => {
     expect(readCasting({ ...OLD[0], molds: 'none' })).toMatchObject({ ok: false, problem: 'badValue' });
-    expect(readCasting({ ...OLD[0], molds: [{ id: 'm', cavities: [{ id: 'c', count: 2.5 }] }] })).toMatchObject({ ok: false, problem: 'badValue' });
+    expect(readCasting({ ...OLD[0], molds: [{ id: 'm', cavities: [{ id: 'c', count: 2.5 }] }] })).toMatchObject({
+      ok: false,
+      problem: 'badValue',
+    });
     expect(readCasting({ schemaVersion: 1 })).toMatchObject({ ok: false, problem: 'badValue' });
   });
 });
 
 describe('a casting of version 2', () => {
-  const SECOND = JSON.parse(readFileSync('src/core/record/fixtures/castings-v2.json', 'utf8')) as Record<string, unknown>[];
+  const SECOND = JSON.parse(readFileSync('src/core/record/fixtures/castings-v2.json', 'utf8')) as Record<
+    string,
+    unknown
+  >[];
 
   it('reads as one of today: each melt has a way, a school and a bowl, each chocolate its bands in order', () => {
     const [bombs, bites] = SECOND.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
-    expect(bombs.casting.melts[0]).toEqual({ id: 'melt-1', source: { kind: 'chocolate', chocolateId: 'quarry' }, workingC: 31.5, way: 'microwave', school: 'seeding', power: 0.8, bowlId: 'plastic', coolBowl: false, jacket: 'none', tests: [] });
+    expect(bombs.casting.melts[0]).toEqual({
+      id: 'melt-1',
+      source: { kind: 'chocolate', chocolateId: 'quarry' },
+      workingC: 31.5,
+      way: 'microwave',
+      school: 'seeding',
+      power: 0.8,
+      bowlId: 'plastic',
+      coolBowl: false,
+      jacket: 'none',
+      tests: [],
+    });
     expect(bites.casting.melts[0]).toMatchObject({ source: { chocolateId: 'pebble' }, school: 'meltOnly' });
-    expect(bombs.casting.chocolates[0]).toMatchObject({ meltToC: 45, seedToC: 32, workFromC: 31, workToC: 32, ceilingC: 33 });
+    expect(bombs.casting.chocolates[0]).toMatchObject({
+      meltToC: 45,
+      seedToC: 32,
+      workFromC: 31,
+      workToC: 32,
+      ceilingC: 33,
+    });
     expect(bombs.casting.kitchen).toMatchObject({ fridgeFan: false, freezerFan: false, microwaveW: 800 });
     for (const key of ['name', 'pieces', 'molds', 'fill'] as const) expect(bombs.casting[key]).toEqual(SECOND[0][key]);
   });
@@ -59,18 +90,28 @@ describe('a casting of version 2', () => {
 
   it('with broken parts is refused by its place, not thrown over', () => {
     expect(readCasting({ ...SECOND[0], kitchen: 'none' })).toMatchObject({ ok: false, problem: 'badValue' });
-    expect(readCasting({ ...SECOND[0], melts: [{ id: 'm', chocolateId: 'gone', workingC: 31 }] })).toMatchObject({ ok: false, problem: 'brokenReference', path: 'melts.0.source.chocolateId' });
+    expect(readCasting({ ...SECOND[0], melts: [{ id: 'm', chocolateId: 'gone', workingC: 31 }] })).toMatchObject({
+      ok: false,
+      problem: 'brokenReference',
+      path: 'melts.0.source.chocolateId',
+    });
   });
 });
 
 describe('a casting of version 3', () => {
-  const THIRD = JSON.parse(readFileSync('src/core/record/fixtures/castings-v3.json', 'utf8')) as { parts: { coats: Record<string, unknown>[] }[]; closure: object; fillings: object[] }[];
+  const THIRD = JSON.parse(readFileSync('src/core/record/fixtures/castings-v3.json', 'utf8')) as {
+    parts: { coats: Record<string, unknown>[] }[];
+    closure: object;
+    fillings: object[];
+  }[];
 
   it('reads as one of today: its coats as they were, with what is new at its usual', () => {
     for (const raw of THIRD) {
       const read = readCasting(raw);
       if (!read.ok) throw new Error(read.path);
-      expect(read.casting.parts[0].coats).toEqual(raw.parts[0].coats.map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1 })));
+      expect(read.casting.parts[0].coats).toEqual(
+        raw.parts[0].coats.map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1 })),
+      );
       const rest: Record<string, unknown> = { ...raw };
       delete rest['atHandKg'];
       expect(read.casting).toMatchObject({ ...rest, schemaVersion: 6, parts: [{}], onHand: [] });
@@ -86,41 +127,74 @@ describe('a casting of version 3', () => {
   });
 
   it('with broken coats is refused by its place, not thrown over', () => {
-    expect(readCasting({ ...THIRD[0], parts: 'none' })).toMatchObject({ ok: false, problem: 'badValue', path: 'parts' });
-    expect(readCasting({ ...THIRD[0], parts: [{ ...THIRD[0].parts[0], coats: 'none' }] })).toMatchObject({ ok: false, problem: 'badValue', path: 'parts.0.coats' });
+    expect(readCasting({ ...THIRD[0], parts: 'none' })).toMatchObject({
+      ok: false,
+      problem: 'badValue',
+      path: 'parts',
+    });
+    expect(readCasting({ ...THIRD[0], parts: [{ ...THIRD[0].parts[0], coats: 'none' }] })).toMatchObject({
+      ok: false,
+      problem: 'badValue',
+      path: 'parts.0.coats',
+    });
   });
 });
 
 describe('a casting of version 4', () => {
-  const FOURTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v4.json', 'utf8')) as Record<string, unknown>[];
+  const FOURTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v4.json', 'utf8')) as Record<
+    string,
+    unknown
+  >[];
 
   it('reads as one of today: parts with names, one of them filled, fillings with no recipe, a plate that is warm', () => {
     const [bombs, owls] = FOURTH.map((raw) => readCasting(raw));
     if (!bombs.ok || !owls.ok) throw new Error('not read');
-    expect(bombs.casting.parts.map(({ name, filled, heaped }) => [name, filled, heaped])).toEqual([['Half', 'one', false]]);
+    expect(bombs.casting.parts.map(({ name, filled, heaped }) => [name, filled, heaped])).toEqual([
+      ['Half', 'one', false],
+    ]);
     expect(owls.casting.parts[0].name).toBe('Part');
     expect(bombs.casting.closure).toEqual({ kind: 'warmPlate', meltId: 'melt-1', sets: [], plateC: 45, seconds: 4 });
     expect(owls.casting.closure).toBeNull();
     expect(bombs.casting.fillings.every(({ recipe }) => recipe.length === 0)).toBe(true);
-    for (const key of ['name', 'pieces', 'due', 'molds', 'chocolates', 'melts', 'fill', 'kitchen'] as const) expect(bombs.casting[key]).toEqual(FOURTH[0][key]);
+    for (const key of ['name', 'pieces', 'due', 'molds', 'chocolates', 'melts', 'fill', 'kitchen'] as const)
+      expect(bombs.casting[key]).toEqual(FOURTH[0][key]);
   });
 
   it('gives a piped seam a width and a finish a share', () => {
-    const raw = { ...FOURTH[0], closure: { kind: 'pipedSeam', meltId: 'melt-1', sets: [] }, finishes: [{ id: 'a', kind: 'drizzle', name: 'Lines', meltId: 'melt-1', sets: [] }, { id: 'b', kind: 'dust', name: 'Dust', sets: [] }] };
+    const raw = {
+      ...FOURTH[0],
+      closure: { kind: 'pipedSeam', meltId: 'melt-1', sets: [] },
+      finishes: [
+        { id: 'a', kind: 'drizzle', name: 'Lines', meltId: 'melt-1', sets: [] },
+        { id: 'b', kind: 'dust', name: 'Dust', sets: [] },
+      ],
+    };
     const read = readCasting(raw);
     if (!read.ok) throw new Error(read.path);
     expect(read.casting.closure).toMatchObject({ kind: 'pipedSeam', lineM: 0.003 });
-    expect(read.casting.finishes).toEqual([{ id: 'a', kind: 'drizzle', name: 'Lines', meltId: 'melt-1', sets: [], share: 0.2, lineM: 0.002 }, { id: 'b', kind: 'dust', name: 'Dust', sets: [], share: 0.2 }]);
+    expect(read.casting.finishes).toEqual([
+      { id: 'a', kind: 'drizzle', name: 'Lines', meltId: 'melt-1', sets: [], share: 0.2, lineM: 0.002 },
+      { id: 'b', kind: 'dust', name: 'Dust', sets: [], share: 0.2 },
+    ]);
   });
 
   it('with broken parts, fillings or finishes is refused by its place, not thrown over', () => {
-    for (const key of ['parts', 'fillings', 'finishes', 'closure']) expect(readCasting({ ...FOURTH[0], [key]: 'none' })).toMatchObject({ ok: false, problem: 'badValue', path: key });
+    for (const key of ['parts', 'fillings', 'finishes', 'closure'])
+      expect(readCasting({ ...FOURTH[0], [key]: 'none' })).toMatchObject({ ok: false, problem: 'badValue', path: key });
   });
 });
 
 describe('a casting of today', () => {
-  const today = (): Record<string, unknown> => JSON.parse(JSON.stringify(newCasting('c', 'c', new Date('2026-10-12T08:00:00Z')))) as Record<string, unknown>;
-  const filling = (id: string, fillingId?: string): object => ({ id, name: id, kind: 'ganache', bulkDensity: 1100, allergens: [], recipe: fillingId === undefined ? [] : [{ name: fillingId, parts: 1, fillingId, allergens: [] }] });
+  const today = (): Record<string, unknown> =>
+    JSON.parse(JSON.stringify(newCasting('c', 'c', new Date('2026-10-12T08:00:00Z')))) as Record<string, unknown>;
+  const filling = (id: string, fillingId?: string): object => ({
+    id,
+    name: id,
+    kind: 'ganache',
+    bulkDensity: 1100,
+    allergens: [],
+    recipe: fillingId === undefined ? [] : [{ name: fillingId, parts: 1, fillingId, allergens: [] }],
+  });
 
   it('whose fillings contain each other in a circle is refused, and the circle named', () => {
     const circle = readCasting({ ...today(), fillings: [filling('a', 'b'), filling('b', 'c'), filling('c', 'a')] });
@@ -131,31 +205,62 @@ describe('a casting of today', () => {
   it('is refused where a filling has no density, or something points at nothing', () => {
     const bare = filling('a') as { bulkDensity?: number };
     delete bare.bulkDensity;
-    expect(readCasting({ ...today(), fillings: [bare] })).toMatchObject({ ok: false, problem: 'badValue', path: 'fillings.0.bulkDensity' });
-    expect(readCasting({ ...today(), fillings: [filling('a', 'gone')] })).toMatchObject({ ok: false, problem: 'brokenReference', path: 'fillings.0.recipe.0' });
-    expect(readCasting({ ...today(), closure: { kind: 'lid', meltId: 'melt-1', lineM: 0.003, partId: 'gone', sets: [] } })).toMatchObject({ path: 'closure.partId' });
+    expect(readCasting({ ...today(), fillings: [bare] })).toMatchObject({
+      ok: false,
+      problem: 'badValue',
+      path: 'fillings.0.bulkDensity',
+    });
+    expect(readCasting({ ...today(), fillings: [filling('a', 'gone')] })).toMatchObject({
+      ok: false,
+      problem: 'brokenReference',
+      path: 'fillings.0.recipe.0',
+    });
+    expect(
+      readCasting({ ...today(), closure: { kind: 'lid', meltId: 'melt-1', lineM: 0.003, partId: 'gone', sets: [] } }),
+    ).toMatchObject({ path: 'closure.partId' });
     const finishes = [{ id: 'x', kind: 'sprinkle', name: 'x', fillingId: 'gone', share: 0.2, sets: [] }];
     expect(readCasting({ ...today(), finishes })).toMatchObject({ path: 'finishes.0.fillingId' });
-    expect(readCasting({ ...today(), finishes: [{ id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'gone', count: 1, sets: [] }] })).toMatchObject({ path: 'finishes.0.partId' });
-    expect(readCasting({ ...today(), pieces: 10000 })).toMatchObject({ ok: false, problem: 'badValue', path: 'pieces' });
+    expect(
+      readCasting({
+        ...today(),
+        finishes: [{ id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'gone', count: 1, sets: [] }],
+      }),
+    ).toMatchObject({ path: 'finishes.0.partId' });
+    expect(readCasting({ ...today(), pieces: 10000 })).toMatchObject({
+      ok: false,
+      problem: 'badValue',
+      path: 'pieces',
+    });
   });
 });
 
 describe('a casting of version 5', () => {
-  const FIFTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v5.json', 'utf8')) as Record<string, unknown>[];
+  const FIFTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v5.json', 'utf8')) as Record<
+    string,
+    unknown
+  >[];
 
   it('goes by the pantry for what is on hand, unless another amount than the first was said; its corners are no rounder than it is wide', () => {
     const [bombs, bonbons] = FIFTH.map((raw) => readCasting(raw));
     if (!bombs.ok || !bonbons.ok) throw new Error('not read');
     expect([bombs.casting.onHand, bonbons.casting.onHand]).toEqual([[], [{ chocolateId: 'quarry', kg: 1.2 }]]);
     expect(bonbons.casting.molds[0].cavities[0].shape).toMatchObject({ lengthM: 0.028, cornerM: 0.014 });
-    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'parts', 'fill', 'closure', 'kitchen'] as const) expect(bonbons.casting[key]).toEqual(FIFTH[1][key]);
+    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'parts', 'fill', 'closure', 'kitchen'] as const)
+      expect(bonbons.casting[key]).toEqual(FIFTH[1][key]);
   });
 });
 
 describe('a mold of the library of version 1', () => {
   it('reads with corners no rounder than it is wide', () => {
-    const [{ molds: [mold] }] = [JSON.parse(readFileSync('src/core/record/fixtures/castings-v5.json', 'utf8'))[1] as { molds: Record<string, unknown>[] }];
+    const [
+      {
+        molds: [mold],
+      },
+    ] = [
+      JSON.parse(readFileSync('src/core/record/fixtures/castings-v5.json', 'utf8'))[1] as {
+        molds: Record<string, unknown>[];
+      },
+    ];
     const read = readMold({ ...mold, schemaVersion: 1, createdAt: '2026-10-12T08:00:00.000Z' });
     expect(read.ok && read.record.cavities[0].shape).toMatchObject({ cornerM: 0.014 });
     expect(readMold({ schemaVersion: 1 }).ok).toBe(false);

@@ -21,8 +21,20 @@ function secondVersion(raw: Raw): Raw {
   const parts = listOf(raw['parts']);
   const molds = listOf(raw['molds']).map((mold) => {
     const halves = parts.some((part) => part['moldId'] === mold['id'] && part['perPiece'] === 2);
-    const cavities = listOf(mold['cavities']).map(({ count, ...cavity }) => ({ ...cavity, name: 'Cavity', ...(typeof count === 'number' && count >= 1 && Number.isInteger(count) ? gridOf(count) : { rows: count, columns: 1 }) }));
-    return { ...mold, cavities, composition: { kind: halves ? 'halves' : 'single' }, care: mold['material'] === 'polycarbonate' ? ['buff'] : ['tray'], notes: '' };
+    const cavities = listOf(mold['cavities']).map(({ count, ...cavity }) => ({
+      ...cavity,
+      name: 'Cavity',
+      ...(typeof count === 'number' && count >= 1 && Number.isInteger(count)
+        ? gridOf(count)
+        : { rows: count, columns: 1 }),
+    }));
+    return {
+      ...mold,
+      cavities,
+      composition: { kind: halves ? 'halves' : 'single' },
+      care: mold['material'] === 'polycarbonate' ? ['buff'] : ['tray'],
+      notes: '',
+    };
   });
   return { ...raw, schemaVersion: 2, molds };
 }
@@ -35,28 +47,78 @@ function thirdVersion(raw: Raw): Raw {
     return CHOCOLATE_KINDS.find((known) => known === kind) ?? 'dark';
   };
   const melts = listOf(raw['melts']).map(({ chocolateId, ...melt }) => ({
-    ...melt, source: { kind: 'chocolate', chocolateId }, way: 'microwave', school: kindOf(chocolateId) === 'compound' ? 'meltOnly' : 'seeding', power: 0.8, bowlId: USUAL_BOWLS[0].id, coolBowl: false, jacket: 'none', tests: [],
+    ...melt,
+    source: { kind: 'chocolate', chocolateId },
+    way: 'microwave',
+    school: kindOf(chocolateId) === 'compound' ? 'meltOnly' : 'seeding',
+    power: 0.8,
+    bowlId: USUAL_BOWLS[0].id,
+    coolBowl: false,
+    jacket: 'none',
+    tests: [],
   }));
-  const kitchen = typeof raw['kitchen'] === 'object' && raw['kitchen'] !== null ? { ...raw['kitchen'], fridgeFan: false, freezerFan: false, bowls: USUAL_BOWLS.map((bowl) => ({ ...bowl })) } : raw['kitchen'];
-  return { ...raw, schemaVersion: 3, kitchen, melts, tints: [], chocolates: chocolates.map((chocolate) => ({ ...chocolate, ...bandsOf(chocolate, kindOf(chocolate['id'])) })) };
+  const kitchen =
+    typeof raw['kitchen'] === 'object' && raw['kitchen'] !== null
+      ? { ...raw['kitchen'], fridgeFan: false, freezerFan: false, bowls: USUAL_BOWLS.map((bowl) => ({ ...bowl })) }
+      : raw['kitchen'];
+  return {
+    ...raw,
+    schemaVersion: 3,
+    kitchen,
+    melts,
+    tints: [],
+    chocolates: chocolates.map((chocolate) => ({ ...chocolate, ...bandsOf(chocolate, kindOf(chocolate['id'])) })),
+  };
 }
 
 /** Version 4: coats say where they stand, how often they are turned and how far they fill, and how long they are in each place but the last. */
 function fourthVersion(raw: Raw): Raw {
   // Of several places only the first was ever gone by.
-  const parts = listOf(raw['parts']).map((part) => ({ ...part, coats: listOf(part['coats']).map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1, sets: listOf(coat['sets']).slice(0, 1) })) }));
+  const parts = listOf(raw['parts']).map((part) => ({
+    ...part,
+    coats: listOf(part['coats']).map((coat) => ({
+      ...coat,
+      standsIn: 'fridge',
+      turnSeconds: 20,
+      volumeShare: 1,
+      sets: listOf(coat['sets']).slice(0, 1),
+    })),
+  }));
   return { ...raw, schemaVersion: 4, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
 }
 
 /** Version 5: parts have names and say how they are filled, fillings what they are mixed of, closures how they are done. */
 function fifthVersion(raw: Raw): Raw {
-  const parts = listOf(raw['parts']).map((part) => ({ ...part, name: part['perPiece'] === 2 ? 'Half' : 'Part', filled: 'one', heaped: false }));
+  const parts = listOf(raw['parts']).map((part) => ({
+    ...part,
+    name: part['perPiece'] === 2 ? 'Half' : 'Part',
+    filled: 'one',
+    heaped: false,
+  }));
   const closure = raw['closure'] as Raw | null;
-  const done = closure?.['kind'] === 'pipedSeam' ? { ...closure, lineM: 0.003 } : closure && typeof closure === 'object' ? { ...closure, plateC: 45, seconds: 4 } : closure;
-  const finishes = listOf(raw['finishes']).map((finish) => ({ ...finish, ...(finish['kind'] === 'drizzle' ? { share: 0.2, lineM: 0.002 } : finish['kind'] === 'stickOn' ? { count: 1 } : { share: 0.2 }) }));
+  const done =
+    closure?.['kind'] === 'pipedSeam'
+      ? { ...closure, lineM: 0.003 }
+      : closure && typeof closure === 'object'
+        ? { ...closure, plateC: 45, seconds: 4 }
+        : closure;
+  const finishes = listOf(raw['finishes']).map((finish) => ({
+    ...finish,
+    ...(finish['kind'] === 'drizzle'
+      ? { share: 0.2, lineM: 0.002 }
+      : finish['kind'] === 'stickOn'
+        ? { count: 1 }
+        : { share: 0.2 }),
+  }));
   return {
-    ...raw, schemaVersion: 5, finishes: Array.isArray(raw['finishes']) ? finishes : raw['finishes'], parts: Array.isArray(raw['parts']) ? parts : raw['parts'], closure: done,
-    fillings: Array.isArray(raw['fillings']) ? listOf(raw['fillings']).map((filling) => ({ ...filling, recipe: [] })) : raw['fillings'],
+    ...raw,
+    schemaVersion: 5,
+    finishes: Array.isArray(raw['finishes']) ? finishes : raw['finishes'],
+    parts: Array.isArray(raw['parts']) ? parts : raw['parts'],
+    closure: done,
+    fillings: Array.isArray(raw['fillings'])
+      ? listOf(raw['fillings']).map((filling) => ({ ...filling, recipe: [] }))
+      : raw['fillings'],
   };
 }
 
@@ -70,7 +132,12 @@ function sixthVersion(raw: Raw): Raw {
   const tint = listOf(raw['tints']).find(({ id }) => id === source?.['tintId']);
   const chocolateId = source?.['chocolateId'] ?? (tint && listOf(tint['chocolates'])[0]?.['chocolateId']);
   const said = typeof atHandKg === 'number' && atHandKg !== ON_HAND_BEFORE_KG && chocolateId !== undefined;
-  return { ...rest, schemaVersion: 6, onHand: said ? [{ chocolateId, kg: atHandKg }] : [], ...(Array.isArray(raw['molds']) ? { molds: listOf(raw['molds']).map(cornersWithin) } : {}) };
+  return {
+    ...rest,
+    schemaVersion: 6,
+    onHand: said ? [{ chocolateId, kg: atHandKg }] : [],
+    ...(Array.isArray(raw['molds']) ? { molds: listOf(raw['molds']).map(cornersWithin) } : {}),
+  };
 }
 
 /** Brings a raw mold of the library of an older version up to the present one. Version 2: as castings of version 6. */
@@ -83,7 +150,9 @@ function cornersWithin(mold: Raw): Raw {
   const cavities = listOf(mold['cavities']).map((cavity) => {
     const shape = cavity['shape'] as Raw | undefined;
     const [lengthM, widthM, cornerM] = [shape?.['lengthM'], shape?.['widthM'], shape?.['cornerM']].map(Number);
-    return cornerM > Math.min(lengthM, widthM) / 2 ? { ...cavity, shape: { ...shape, cornerM: Math.min(lengthM, widthM) / 2 } } : cavity;
+    return cornerM > Math.min(lengthM, widthM) / 2
+      ? { ...cavity, shape: { ...shape, cornerM: Math.min(lengthM, widthM) / 2 } }
+      : cavity;
   });
   return { ...mold, cavities };
 }
@@ -91,7 +160,8 @@ function cornersWithin(mold: Raw): Raw {
 /** Bands in order: versions before the third did not hold them to it. */
 function bandsOf(chocolate: Raw, kind: ChocolateKind): Raw {
   const usual = CHOCOLATE_MATTER[kind];
-  const given = (key: 'workFromC' | 'workToC' | 'ceilingC'): number => Math.min(55, Math.max(20, Number(chocolate[key] ?? usual[key]) || usual[key]));
+  const given = (key: 'workFromC' | 'workToC' | 'ceilingC'): number =>
+    Math.min(55, Math.max(20, Number(chocolate[key] ?? usual[key]) || usual[key]));
   const workFromC = Math.min(given('workFromC'), given('workToC'));
   const workToC = Math.max(given('workFromC'), given('workToC'));
   const ceilingC = Math.max(workToC, given('ceilingC'));

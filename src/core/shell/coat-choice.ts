@@ -15,7 +15,9 @@ export interface CoatChocolate {
 
 /** How much stiffer a chocolate is at an end of its likely range: the class's `factor`, less of it where it is known better. */
 export function stiffnessAt(factor: number, { fluidityWithin }: CoatChocolate): number {
-  return fluidityWithin === undefined ? factor : factor ** (Math.log(fluidityWithin) / Math.log(WORKING_RULES.fluiditySpread));
+  return fluidityWithin === undefined
+    ? factor
+    : factor ** (Math.log(fluidityWithin) / Math.log(WORKING_RULES.fluiditySpread));
 }
 
 /** One coat as chosen, with its chocolate and working temperature looked up. */
@@ -42,13 +44,19 @@ export interface CoatChoice {
 export type Inside = 'open' | 'dome' | 'joined';
 
 /** What is behind a coat while it sets; a former hangs with its coat outside as a dome stands. */
-export function insideOf({ outward }: Pick<Cavity, 'outward'>, { method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>): Inside {
+export function insideOf(
+  { outward }: Pick<Cavity, 'outward'>,
+  { method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>,
+): Inside {
   if (method === 'clamp') return 'joined';
   return outward || method === 'turn' || wayUp === 'upsideDown' ? 'dome' : 'open';
 }
 
 /** Whether the cavity stands full before it is tipped out: not under an insert, nor outside a former. */
-export function standsFull({ cavity, press }: Pick<CoatPlaceInput, 'cavity' | 'press'>, { method }: Pick<CoatChoice, 'method'>): boolean {
+export function standsFull(
+  { cavity, press }: Pick<CoatPlaceInput, 'cavity' | 'press'>,
+  { method }: Pick<CoatChoice, 'method'>,
+): boolean {
   return tippedOut(method) && !press && !cavity.outward;
 }
 

@@ -1,7 +1,11 @@
 import { ComingToRest } from './coming-to-rest';
 
 /** Follows a film whose pull falls away as given, by steps that grow from short ones to at most so many seconds. */
-function followed(pullAt: (seconds: number) => number, longestS: number, setDownS = 100): { readonly rest: ComingToRest; readonly steps: number } {
+function followed(
+  pullAt: (seconds: number) => number,
+  longestS: number,
+  setDownS = 100,
+): { readonly rest: ComingToRest; readonly steps: number } {
   const rest = new ComingToRest();
   rest.setDown(setDownS);
   let now = setDownS;

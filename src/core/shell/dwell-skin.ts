@@ -73,8 +73,31 @@ interface SkinCurve {
 const kept = new Map<string, SkinCurve>();
 
 /** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
-function curveOf({ kind, fatShare, workingC, material, wallM, setThicknessM, wallC, airC, airH = WORKING_RULES.airFlatSurface }: DwellInput, longest: number): SkinCurve {
-  const input = { kind, fatShare, workingC, material, wallM, setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M, wallC, airC, airH };
+function curveOf(
+  {
+    kind,
+    fatShare,
+    workingC,
+    material,
+    wallM,
+    setThicknessM,
+    wallC,
+    airC,
+    airH = WORKING_RULES.airFlatSurface,
+  }: DwellInput,
+  longest: number,
+): SkinCurve {
+  const input = {
+    kind,
+    fatShare,
+    workingC,
+    material,
+    wallM,
+    setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M,
+    wallC,
+    airC,
+    airH,
+  };
   const key = JSON.stringify([input, longest]);
   let curve = kept.get(key);
   if (!curve) {
@@ -91,7 +114,11 @@ function skinCurve(input: Required<Omit<DwellInput, 'dwellSeconds'>>, longest: n
   const air = { outsideC: input.airC, outsideH: input.airH, insideC: input.airC, insideH: 0 };
   const wallCells = slab.layerStart[1];
   const firstMelt = slab.layerStart[layers.length - MELT_CELLS.length];
-  const curve = { thicknessM: new Float64Array(STEPS + 1), wallC: new Float64Array(STEPS + 1).fill(input.wallC), meltC: new Float64Array(STEPS + 1).fill(input.workingC) };
+  const curve = {
+    thicknessM: new Float64Array(STEPS + 1),
+    wallC: new Float64Array(STEPS + 1).fill(input.wallC),
+    meltC: new Float64Array(STEPS + 1).fill(input.workingC),
+  };
   for (let k = 1; k <= STEPS; k++) {
     slab.step(longest * ((k / STEPS) ** STEP_POWER - ((k - 1) / STEPS) ** STEP_POWER), air);
     curve.thicknessM[k] = depthBelow(slab, firstMelt, input);

@@ -4,13 +4,27 @@ import { wallCells } from './wall-cells';
 import { WallFilm } from './wall-film';
 
 const cells = wallCells(cavityOf({ kind: 'hemisphere', diameterM: 0.064 }).profile, 40);
-const pooled = (): { readonly film: WallFilm; readonly filmC: Float64Array; readonly filmSet: Float64Array; readonly belowM: Float64Array } => {
+const pooled = (): {
+  readonly film: WallFilm;
+  readonly filmC: Float64Array;
+  readonly filmSet: Float64Array;
+  readonly belowM: Float64Array;
+} => {
   const film = new WallFilm(cells, 1260);
   const belowM = new Float64Array(cells.count).fill(0.001);
-  film.lay(Float64Array.from({ length: cells.count }, (_, i) => 0.004 * (1 - i / cells.count)), belowM);
-  return { film, filmC: Float64Array.from({ length: cells.count }, (_, i) => 24 + i / 10), filmSet: Float64Array.from({ length: cells.count }, (_, i) => (i % 2) * 0.2), belowM };
+  film.lay(
+    Float64Array.from({ length: cells.count }, (_, i) => 0.004 * (1 - i / cells.count)),
+    belowM,
+  );
+  return {
+    film,
+    filmC: Float64Array.from({ length: cells.count }, (_, i) => 24 + i / 10),
+    filmSet: Float64Array.from({ length: cells.count }, (_, i) => (i % 2) * 0.2),
+    belowM,
+  };
 };
-const sum = (values: ArrayLike<number>, weights: ArrayLike<number>): number => Array.from(values).reduce((all, value, i) => all + value * weights[i], 0);
+const sum = (values: ArrayLike<number>, weights: ArrayLike<number>): number =>
+  Array.from(values).reduce((all, value, i) => all + value * weights[i], 0);
 
 describe('a film that a turn evens out', () => {
   it('lies equally thick, with its volume, its heat and its set share kept', () => {

@@ -8,7 +8,13 @@ import type { WallFilm } from './wall-film';
  * vessel does to what had run to its lowest place. What flows no more stays where it is.
  * @param filmC temperature in each cell, °C, and `filmSet` the set share; both are written to
  */
-export function evenFilm(film: WallFilm, cells: WallCells, filmC: Float64Array, filmSet: Float64Array, belowM: ArrayLike<number>): void {
+export function evenFilm(
+  film: WallFilm,
+  cells: WallCells,
+  filmC: Float64Array,
+  filmSet: Float64Array,
+  belowM: ArrayLike<number>,
+): void {
   const flowing: number[] = [];
   let volume = 0;
   let warmth = 0;
@@ -21,7 +27,8 @@ export function evenFilm(film: WallFilm, cells: WallCells, filmC: Float64Array, 
     set += film.volumeM3[i] * filmSet[i];
   }
   if (volume <= 0) return;
-  const on = (i: number, h: number): number => cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i]));
+  const on = (i: number, h: number): number =>
+    cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i]));
   const over = (h: number): number => flowing.reduce((sum, i) => sum + on(i, h), 0) - volume;
   let most = 1e-4;
   while (over(most) < 0) most *= 2;

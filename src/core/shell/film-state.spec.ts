@@ -3,7 +3,9 @@ import { FILM_STATES, filmState } from './film-state';
 
 describe('state of a film', () => {
   it('passes through all of them in order as it sets', () => {
-    const passed = Array.from({ length: 101 }, (_, i) => filmState(i / 100)).filter((state, i, all) => state !== all[i - 1]);
+    const passed = Array.from({ length: 101 }, (_, i) => filmState(i / 100)).filter(
+      (state, i, all) => state !== all[i - 1],
+    );
     expect(passed).toEqual([...FILM_STATES]);
   });
 

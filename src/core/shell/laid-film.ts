@@ -13,7 +13,11 @@ const SIDES_FROM_RADIANS = Math.PI / 6;
 
 /** Thickest film a dumped coat starts from, m; a shallow cavity cannot hold a thicker one than half of it. Working rule. */
 export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiameterM' | 'depthM'>): number {
-  return Math.min(WORKING_RULES.dumpStartThicknessM, (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare, depthM / 2);
+  return Math.min(
+    WORKING_RULES.dumpStartThicknessM,
+    (rimDiameterM / 2) * WORKING_RULES.dumpStartRadiusShare,
+    depthM / 2,
+  );
 }
 
 /**
@@ -31,7 +35,17 @@ export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea, belo
   const bare = laid(atMost <= 0 ? most : rootBetween(over, 0, most, -doseM3, atMost, 1e-9 * doseM3));
   if (!belowM) return bare;
   const before = filmVolume(cavity, belowM);
-  const times = timesThicker(cavity, bare, belowM, (more) => filmVolume(cavity, bare.map((h, i) => belowM[i] + more * h)) - before, doseM3);
+  const times = timesThicker(
+    cavity,
+    bare,
+    belowM,
+    (more) =>
+      filmVolume(
+        cavity,
+        bare.map((h, i) => belowM[i] + more * h),
+      ) - before,
+    doseM3,
+  );
   return bare.map((h) => h * times);
 }
 
@@ -43,16 +57,26 @@ const MOST_OF_ROOM = 0.4;
  * How many times thicker a dose lies on coats than it would on the bare wall; 1 where there is hardly room for it.
  * @param held what lies on them at so many times its thickness on the bare wall, m³
  */
-export function timesThicker({ depthM, rimDiameterM }: Cavity, bareM: Float64Array, belowM: ArrayLike<number>, held: (times: number) => number, doseM3: number): number {
+export function timesThicker(
+  { depthM, rimDiameterM }: Cavity,
+  bareM: Float64Array,
+  belowM: ArrayLike<number>,
+  held: (times: number) => number,
+  doseM3: number,
+): number {
   const most = MOST_OF_ROOM * Math.min(depthM, rimDiameterM / 2);
   if (bareM.some((h, i) => belowM[i] + MOST_TIMES * h > most)) return 1;
   const [low, high] = [held(1) - doseM3, held(MOST_TIMES) - doseM3];
-  return low >= 0 || high <= 0 ? 1 : rootBetween((times) => held(times) - doseM3, 1, MOST_TIMES, low, high, 1e-9 * doseM3);
+  return low >= 0 || high <= 0
+    ? 1
+    : rootBetween((times) => held(times) - doseM3, 1, MOST_TIMES, low, high, 1e-9 * doseM3);
 }
 
 /** The shell between a cavity and its insert: as wide as the gap all over, or evenly what the gap holds. */
 export function pressedFilm(cavity: Cavity, press: Press): Float64Array {
-  return press.by === 'water' ? spreadFilm(cavity, press.m3, 'all') : new Float64Array(cavity.profile.arcM.length).fill(Math.min(press.gapM, cavity.depthM));
+  return press.by === 'water'
+    ? spreadFilm(cavity, press.m3, 'all')
+    : new Float64Array(cavity.profile.arcM.length).fill(Math.min(press.gapM, cavity.depthM));
 }
 
 /** Volume of a layer on the wall, m³, with the wall's curvature at each place. */
@@ -72,7 +96,10 @@ export function filmVolume(cavity: Pick<Cavity, 'profile'>, thicknessM: ArrayLik
  * Chocolate in a shell, m³: the cavity less what is left inside it, so that layers that meet in a narrow place are not counted twice and no
  * shell is more than the cavity. On the outside of a former, where nothing meets, the volume of the layer.
  */
-export function shellVolume(cavity: Pick<Cavity, 'profile' | 'outward' | 'volumeM3'>, thicknessM: ArrayLike<number>): number {
+export function shellVolume(
+  cavity: Pick<Cavity, 'profile' | 'outward' | 'volumeM3'>,
+  thicknessM: ArrayLike<number>,
+): number {
   if (cavity.outward) return filmVolume(cavity, thicknessM);
   const inside = enclosed(insetLine(cavity.profile, thicknessM));
   return cavity.volumeM3 * Math.max(0, 1 - inside / enclosed(cavity.profile));
@@ -104,9 +131,16 @@ const MOST_TIMES_AS_LAID = 60;
  * @param volumeM3 what the film is to hold, above 0; @param near how near, as a share of it
  * @returns what has set and the film together, likewise
  */
-export function filmHolding(cavity: Cavity, filmM: Float64Array, below: LaidShell, volumeM3: number, near = NEAR_SHARE): LaidShell {
+export function filmHolding(
+  cavity: Cavity,
+  filmM: Float64Array,
+  below: LaidShell,
+  volumeM3: number,
+  near = NEAR_SHARE,
+): LaidShell {
   const most = cavity.depthM;
-  const together = (factor: number): Float64Array => filmM.map((h, i) => Math.min(below.thicknessM[i] + factor * h, most));
+  const together = (factor: number): Float64Array =>
+    filmM.map((h, i) => Math.min(below.thicknessM[i] + factor * h, most));
   const over = (factor: number): number => shellVolume(cavity, together(factor)) - below.volumeM3 - volumeM3;
   let [low, atLow, high, atHigh] = [0, -volumeM3, 1, over(1)];
   while (atHigh < 0 && high < MOST_TIMES_AS_LAID) {

@@ -6,10 +6,28 @@ import { simulateShell, type ShellInput } from './shell';
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
 const kitchen = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };
 const input: ShellInput = {
-  cavity, material: 'silicone', moldWallM: 0.0025, roomC: 19.5, kitchen,
+  cavity,
+  material: 'silicone',
+  moldWallM: 0.0025,
+  roomC: 19.5,
+  kitchen,
   coats: ['a', 'b'].map((id) => ({
-    choice: { id, method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 }, workingC: 31.5, doseM3: 7e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all' },
-    handlingSeconds: 60, sets: [{ place: 'fridge', seconds: 600 }],
+    choice: {
+      id,
+      method: 'dump',
+      chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
+      workingC: 31.5,
+      doseM3: 7e-6,
+      dwellSeconds: 10,
+      drainSeconds: 20,
+      tappingSeconds: 10,
+      turnSeconds: 20,
+      volumeShare: 1,
+      wayUp: 'upsideDown',
+      where: 'all',
+    },
+    handlingSeconds: 60,
+    sets: [{ place: 'fridge', seconds: 600 }],
   })),
 };
 
@@ -27,16 +45,21 @@ describe('pictures of a shell', () => {
 
   it('end on what the simulation gives', () => {
     const { coats } = simulateShell(input);
-    const total = readings(cavity.profile, coats[0].thicknessM.map((t, i) => t + coats[1].thicknessM[i]));
+    const total = readings(
+      cavity.profile,
+      coats[0].thicknessM.map((t, i) => t + coats[1].thicknessM[i]),
+    );
     expect(frames[frames.length - 1].readings.rimM).toBeCloseTo(total.rimM, 6);
     expect(frames[frames.length - 1].readings.baseM).toBeCloseTo(total.baseM, 6);
   });
 
   it('thin the film while it drains, and set it while it stands', () => {
     const drain = frames.filter((frame) => frame.coat === 0 && frame.phase === 'drain');
-    for (let i = 1; i < drain.length; i++) expect(drain[i].readings.rimM).toBeLessThanOrEqual(drain[i - 1].readings.rimM + 1e-9);
+    for (let i = 1; i < drain.length; i++)
+      expect(drain[i].readings.rimM).toBeLessThanOrEqual(drain[i - 1].readings.rimM + 1e-9);
     const set = frames.filter((frame) => frame.coat === 0 && frame.phase === 'set');
-    for (let i = 1; i < set.length; i++) expect(set[i].filmSet[20]).toBeGreaterThanOrEqual(set[i - 1].filmSet[20] - 1e-6);
+    for (let i = 1; i < set.length; i++)
+      expect(set[i].filmSet[20]).toBeGreaterThanOrEqual(set[i - 1].filmSet[20] - 1e-6);
     expect(set[set.length - 1].filmSet[20]).toBeGreaterThan(0.7);
     expect(set[set.length - 1].flows).toBe(false);
   });

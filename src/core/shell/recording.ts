@@ -39,7 +39,8 @@ export function recordShell(input: ShellInput): ShellFrame[] {
     if (begins) next = now.seconds;
     while (next <= now.seconds + 1e-9) {
       // Steps may be longer than the time between two pictures: what lies between is straight.
-      const share = begins || !last || now.seconds === last.seconds ? 1 : (next - last.seconds) / (now.seconds - last.seconds);
+      const share =
+        begins || !last || now.seconds === last.seconds ? 1 : (next - last.seconds) / (now.seconds - last.seconds);
       frames.push(frameOf(profile, last ?? now, now, share));
       next += spacing(input, now);
     }
@@ -71,8 +72,18 @@ function frameOf(profile: Profile, from: Kept, to: Kept, share: number): ShellFr
   const filmM = at('filmM');
   const { coat, phase, place, flows } = to;
   return {
-    coat, phase, place, flows, belowM, filmM, filmC: at('filmC'), filmSet: at('filmSet'),
+    coat,
+    phase,
+    place,
+    flows,
+    belowM,
+    filmM,
+    filmC: at('filmC'),
+    filmSet: at('filmSet'),
     seconds: from.seconds + share * (to.seconds - from.seconds),
-    readings: readings(profile, belowM.map((b, i) => b + filmM[i])),
+    readings: readings(
+      profile,
+      belowM.map((b, i) => b + filmM[i]),
+    ),
   };
 }

@@ -52,10 +52,21 @@ export class ShellRun {
   private drippedM3 = 0;
   private broughtJ = 0;
 
-  constructor(private readonly input: ShellInput, private readonly variation: ShellVariation, private readonly watch: ((moment: ShellMoment) => void) | undefined, cellCount: number) {
+  constructor(
+    private readonly input: ShellInput,
+    private readonly variation: ShellVariation,
+    private readonly watch: ((moment: ShellMoment) => void) | undefined,
+    cellCount: number,
+  ) {
     const { cavity, material, moldWallM } = input;
     this.cells = wallCells(cavity.profile, cellCount);
-    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), placeC(this.input.kitchen, 'room') + this.variation.placeK);
+    this.heat = new WallHeat(
+      this.cells,
+      material,
+      moldWallM,
+      trayHeat(material),
+      placeC(this.input.kitchen, 'room') + this.variation.placeK,
+    );
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER.dark.meltedDensity);
     const array = (): Float64Array => new Float64Array(cellCount);
     this.belowM = array();
@@ -89,7 +100,9 @@ export class ShellRun {
     this.drippedM3 += this.film.drippedM3;
     this.keepFilm(this.film.thicknessM, this.filmPerArea);
     // Where a narrow waist fills up, a layer on the wall is no thicker than the cavity is deep.
-    const thicknessM = fromCells(this.cells, this.belowM, arcM).map((t, i) => Math.max(0, Math.min(t, this.input.cavity.depthM) - beforeM[i]));
+    const thicknessM = fromCells(this.cells, this.belowM, arcM).map((t, i) =>
+      Math.max(0, Math.min(t, this.input.cavity.depthM) - beforeM[i]),
+    );
     return { thicknessM, feetM3, wallC, stillAfterSeconds: this.rest.stillAfterSeconds };
   }
 
@@ -97,7 +110,10 @@ export class ShellRun {
     let lying = 0;
     for (let i = 0; i < this.cells.count; i++) lying += this.belowPerArea[i] * this.cells.areaM2[i];
     const moved = Math.abs(this.heat.heatOut) + Math.abs(this.held());
-    return { massError: Math.abs(this.pouredM3 - lying - this.drippedM3) / Math.max(this.pouredM3, 1e-12), heatError: Math.abs(this.broughtJ - this.held() - this.heat.heatOut) / moved };
+    return {
+      massError: Math.abs(this.pouredM3 - lying - this.drippedM3) / Math.max(this.pouredM3, 1e-12),
+      heatError: Math.abs(this.broughtJ - this.held() - this.heat.heatOut) / moved,
+    };
   }
 
   /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives what is tipped out, °C. */
@@ -108,7 +124,17 @@ export class ShellRun {
     const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
-    const skin = dwellSkin({ kind, fatShare, workingC, dwellSeconds, material, wallM, setThicknessM: mean(this.belowM), wallC, ...standingAir(this.input, this.variation, choice) });
+    const skin = dwellSkin({
+      kind,
+      fatShare,
+      workingC,
+      dwellSeconds,
+      material,
+      wallM,
+      setThicknessM: mean(this.belowM),
+      wallC,
+      ...standingAir(this.input, this.variation, choice),
+    });
     this.moment();
     for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;
     this.seconds += dwellSeconds;
@@ -137,7 +163,10 @@ export class ShellRun {
   private pour(thicknessM: Float64Array): void {
     const most = thickestM(this.input.cavity);
     const before = this.held();
-    this.film.lay(thicknessM.map((h, i) => Math.max(0, Math.min(h, most - this.belowM[i]))), this.belowM);
+    this.film.lay(
+      thicknessM.map((h, i) => Math.max(0, Math.min(h, most - this.belowM[i]))),
+      this.belowM,
+    );
     this.countVolumes();
     for (const v of this.film.volumeM3) this.pouredM3 += v;
     this.broughtJ += this.held() - before;
@@ -213,7 +242,10 @@ export class ShellRun {
       this.seconds += dt;
       this.rest.after(this.seconds);
       lag = this.rest.flows ? dt / 2 : 0;
-      this.dt = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))));
+      this.dt = Math.min(
+        LONGEST_STEP_S,
+        Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))),
+      );
       this.moment();
     }
   }
@@ -232,7 +264,10 @@ export class ShellRun {
     const moved = this.flowFor(dt, held);
     this.shape(air);
     const second = this.heat.step(dt / 2);
-    return Math.min((CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved), CHANGE_K / Math.max(1e-9, first + second));
+    return Math.min(
+      (CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved),
+      CHANGE_K / Math.max(1e-9, first + second),
+    );
   }
 
   /** Grows once a stretch has taken many steps. */
@@ -261,7 +296,12 @@ export class ShellRun {
 
   /** Casson values of each place's temperature and set fraction. */
   private stiffen(): void {
-    stiffen(this.film, { ...this.flow, yieldPa: this.flow.yieldPa * this.yieldFactor }, this.heat.filmC, this.heat.filmSet);
+    stiffen(
+      this.film,
+      { ...this.flow, yieldPa: this.flow.yieldPa * this.yieldFactor },
+      this.heat.filmC,
+      this.heat.filmSet,
+    );
   }
 
   /** Counts the film as set, with its heat, and leaves none. */
@@ -295,6 +335,15 @@ export class ShellRun {
   private moment(): void {
     if (!this.watch) return;
     const { belowM, cells, seconds, now } = this;
-    this.watch({ ...now, seconds, cells, belowM, filmM: this.film.thicknessM, filmC: this.heat.filmC, filmSet: this.heat.filmSet, flows: this.rest.flows });
+    this.watch({
+      ...now,
+      seconds,
+      cells,
+      belowM,
+      filmM: this.film.thicknessM,
+      filmC: this.heat.filmC,
+      filmSet: this.heat.filmSet,
+      flows: this.rest.flows,
+    });
   }
 }

@@ -11,34 +11,73 @@ import { layerOn, toCells, type WallCells } from './wall-cells';
 import type { WallAir } from './wall-heat';
 
 /** Air on both sides of the wall in a place, open or closed above as the mold is held there; under an insert the inside is cooled through it. */
-export function airAround({ kitchen, press, moldWallM }: ShellInput, { placeK, cooling }: ShellVariation, inside: Inside, place: Place): WallAir {
+export function airAround(
+  { kitchen, press, moldWallM }: ShellInput,
+  { placeK, cooling }: ShellVariation,
+  inside: Inside,
+  place: Place,
+): WallAir {
   const c = placeC(kitchen, place) + placeK;
-  return { outsideC: c, insideC: c, outsideH: airOutsideH(kitchen, place) * cooling, insideH: airInsideH(inside, press && moldWallM) * cooling };
+  return {
+    outsideC: c,
+    insideC: c,
+    outsideH: airOutsideH(kitchen, place) * cooling,
+    insideH: airInsideH(inside, press && moldWallM) * cooling,
+  };
 }
 
 /** The air a mold stands full in: the room's, or that of the cold place it is chilled in. */
-export function standingAir({ kitchen }: ShellInput, { placeK, cooling }: ShellVariation, { stands }: CoatChoice): Pick<DwellInput, 'airC' | 'airH'> {
-  return stands ? { airC: stands.airC + placeK, airH: stands.airH * cooling } : { airC: placeC(kitchen, 'room') + placeK };
+export function standingAir(
+  { kitchen }: ShellInput,
+  { placeK, cooling }: ShellVariation,
+  { stands }: CoatChoice,
+): Pick<DwellInput, 'airC' | 'airH'> {
+  return stands
+    ? { airC: stands.airC + placeK, airH: stands.airH * cooling }
+    : { airC: placeC(kitchen, 'room') + placeK };
 }
 
 /** Thickness of the film a coat starts from in each cell, m: what is tipped out, spooned in or pressed. */
-export function startingFilm({ cavity, press }: ShellInput, choice: CoatChoice, doseFactor: number, cells: WallCells, belowM: Float64Array): Float64Array {
+export function startingFilm(
+  { cavity, press }: ShellInput,
+  choice: CoatChoice,
+  doseFactor: number,
+  cells: WallCells,
+  belowM: Float64Array,
+): Float64Array {
   if (!press && tippedOut(choice.method)) {
     const start = startThicknessM(cavity);
     return belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b)));
   }
   if (press) return toCells(cells, pressedFilm(cavity, press), cavity.profile.arcM);
-  return dosedFilm(cavity, cells, toCells(cells, spreadFilm(cavity, choice.doseM3, choice.where), cavity.profile.arcM), belowM, choice.doseM3 * doseFactor);
+  return dosedFilm(
+    cavity,
+    cells,
+    toCells(cells, spreadFilm(cavity, choice.doseM3, choice.where), cavity.profile.arcM),
+    belowM,
+    choice.doseM3 * doseFactor,
+  );
 }
 
 /** A dose that would lie so many times as thick as it is spread has no room. */
 const MOST_TIMES = 60;
 
 /** A film spread in a shape, as thick as it has to be for the cells to hold the whole dose; as much of it as there is room for. */
-function dosedFilm(cavity: Cavity, cells: WallCells, shapeM: Float64Array, belowM: Float64Array, doseM3: number): Float64Array {
+function dosedFilm(
+  cavity: Cavity,
+  cells: WallCells,
+  shapeM: Float64Array,
+  belowM: Float64Array,
+  doseM3: number,
+): Float64Array {
   const most = thickestM(cavity);
-  const laid = (times: number): Float64Array => shapeM.map((h, i) => Math.max(0, Math.min(times * h, most - belowM[i])));
-  const over = (times: number): number => laid(times).reduce((sum, h, i) => sum + cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i])), -doseM3);
+  const laid = (times: number): Float64Array =>
+    shapeM.map((h, i) => Math.max(0, Math.min(times * h, most - belowM[i])));
+  const over = (times: number): number =>
+    laid(times).reduce(
+      (sum, h, i) => sum + cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i])),
+      -doseM3,
+    );
   let high = 1;
   let atHigh = over(high);
   while (atHigh < 0 && high < MOST_TIMES) atHigh = over((high *= 2));

@@ -17,7 +17,12 @@ interface Odex {
     absoluteTolerance: number;
     relativeTolerance: number;
     maxSteps: number;
-    solve(derivative: (x: number, y: number[]) => ArrayLike<number>, from: number, start: number[], to: number): { readonly y: number[] };
+    solve(
+      derivative: (x: number, y: number[]) => ArrayLike<number>,
+      from: number,
+      start: number[],
+      to: number,
+    ): { readonly y: number[] };
   };
 }
 const { Solver } = jest.requireActual<Odex>('odex');
@@ -26,15 +31,35 @@ const RADIUS = 0.032;
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 2 * RADIUS });
 const KITCHEN = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };
 const coat: CoatChoice = {
-  id: 'a', method: 'dump', chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 }, workingC: 31.5, doseM3: 7.4e-6, dwellSeconds: 10, drainSeconds: 20, tappingSeconds: 10, turnSeconds: 20, volumeShare: 1, wayUp: 'upsideDown', where: 'all',
+  id: 'a',
+  method: 'dump',
+  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
+  workingC: 31.5,
+  doseM3: 7.4e-6,
+  dwellSeconds: 10,
+  drainSeconds: 20,
+  tappingSeconds: 10,
+  turnSeconds: 20,
+  volumeShare: 1,
+  wayUp: 'upsideDown',
+  where: 'all',
 };
 const shell = (change: Partial<CoatChoice> = {}, coats = 1, kitchen = KITCHEN): ShellInput => ({
-  cavity, material: 'silicone', moldWallM: 0.0025, roomC: kitchen.roomC, kitchen,
-  coats: Array.from({ length: coats }, (_, i) => ({ choice: { ...coat, id: `c${i}`, ...change }, handlingSeconds: 60, sets: [{ place: 'fridge', seconds: 600 }] })),
+  cavity,
+  material: 'silicone',
+  moldWallM: 0.0025,
+  roomC: kitchen.roomC,
+  kitchen,
+  coats: Array.from({ length: coats }, (_, i) => ({
+    choice: { ...coat, id: `c${i}`, ...change },
+    handlingSeconds: 60,
+    sets: [{ place: 'fridge', seconds: 600 }],
+  })),
 });
 /** Coats that make a film on the wall. */
 const SHELL_METHODS = METHODS.filter((method) => !fillsLevel(method));
-const read = (input: ShellInput, variation = AS_PLANNED) => readings(input.cavity.profile, simulateShell(input, variation).coats[0].thicknessM);
+const read = (input: ShellInput, variation = AS_PLANNED) =>
+  readings(input.cavity.profile, simulateShell(input, variation).coats[0].thicknessM);
 
 describe('shell simulation', () => {
   // Reference: Hairer and Wanner's extrapolation code (odex) on the same equations by the method of lines, written apart.
@@ -42,8 +67,28 @@ describe('shell simulation', () => {
     ['upside down', 'upsideDown', 60],
     ['upright', 'upright', 40],
   ] as const)('agrees with a general solver of differential equations within 1 %%, set %s', (_, wayUp, cells) => {
-    const problem: FilmProblem = { radiusM: RADIUS, cells, kind: 'dark', fluidity: 'medium', fatShare: 0.4, material: 'silicone', wallM: 0.0025, trayHeat: WORKING_RULES.trayHeatCapacity, belowM: 0, belowSet: 0 };
-    const input: ShellInput = { ...shell({ dwellSeconds: 0, drainSeconds: 8, tappingSeconds: 4, wayUp }), coats: [{ choice: { ...coat, dwellSeconds: 0, drainSeconds: 8, tappingSeconds: 4, wayUp }, handlingSeconds: 8, sets: [{ place: 'fridge', seconds: 90 }] }] };
+    const problem: FilmProblem = {
+      radiusM: RADIUS,
+      cells,
+      kind: 'dark',
+      fluidity: 'medium',
+      fatShare: 0.4,
+      material: 'silicone',
+      wallM: 0.0025,
+      trayHeat: WORKING_RULES.trayHeatCapacity,
+      belowM: 0,
+      belowSet: 0,
+    };
+    const input: ShellInput = {
+      ...shell({ dwellSeconds: 0, drainSeconds: 8, tappingSeconds: 4, wayUp }),
+      coats: [
+        {
+          choice: { ...coat, dwellSeconds: 0, drainSeconds: 8, tappingSeconds: 4, wayUp },
+          handlingSeconds: 8,
+          sets: [{ place: 'fridge', seconds: 90 }],
+        },
+      ],
+    };
     const ours = simulateShell(input, AS_PLANNED, undefined, cells).coats[0].thicknessM;
     const theirs = referenceFilm(problem, wayUp);
     const { arcM } = cavity.profile;
@@ -68,7 +113,9 @@ describe('shell simulation', () => {
 
   it('moves the rim by less than 1 % when the cells are halved', () => {
     for (const wayUp of WAYS_UP) {
-      const rim = (cells: number): number => readings(cavity.profile, simulateShell(shell({ wayUp }), AS_PLANNED, undefined, cells).coats[0].thicknessM).rimM;
+      const rim = (cells: number): number =>
+        readings(cavity.profile, simulateShell(shell({ wayUp }), AS_PLANNED, undefined, cells).coats[0].thicknessM)
+          .rimM;
       expect(Math.abs(rim(240) / rim(120) - 1)).toBeLessThan(0.01);
     }
   });
@@ -79,8 +126,24 @@ describe('shell simulation', () => {
     const viscosityPas = 2;
     const seconds = 60;
     const input: ShellInput = {
-      ...shell(), cavity: tall, roomC: 40, kitchen: { ...KITCHEN, roomC: 40, fridgeC: 40 },
-      coats: [{ choice: { ...coat, workingC: 40, dwellSeconds: 0, drainSeconds: seconds, tappingSeconds: 0, chocolate: { ...coat.chocolate, fluidity: { yieldPa: 0, viscosityPas } } }, handlingSeconds: seconds, sets: [] }],
+      ...shell(),
+      cavity: tall,
+      roomC: 40,
+      kitchen: { ...KITCHEN, roomC: 40, fridgeC: 40 },
+      coats: [
+        {
+          choice: {
+            ...coat,
+            workingC: 40,
+            dwellSeconds: 0,
+            drainSeconds: seconds,
+            tappingSeconds: 0,
+            chocolate: { ...coat.chocolate, fluidity: { yieldPa: 0, viscosityPas } },
+          },
+          handlingSeconds: seconds,
+          sets: [],
+        },
+      ],
     };
     const film = simulateShell(input, AS_PLANNED, undefined, 400).coats[0].thicknessM;
     const { arcM, heightM } = tall.profile;
@@ -95,16 +158,38 @@ describe('shell simulation', () => {
   it('has the dome’s similarity profile after a long drain without yield stress, rocking or cooling', () => {
     const seconds = 110;
     const input: ShellInput = {
-      ...shell(), roomC: 40, kitchen: { ...KITCHEN, roomC: 40, fridgeC: 40 },
-      coats: [{ choice: { ...coat, method: 'dump', workingC: 40, dwellSeconds: 0, drainSeconds: 0, tappingSeconds: 0, chocolate: { ...coat.chocolate, fluidity: { yieldPa: 0, viscosityPas: 1 } } }, handlingSeconds: 0, sets: [{ place: 'fridge', seconds }] }],
+      ...shell(),
+      roomC: 40,
+      kitchen: { ...KITCHEN, roomC: 40, fridgeC: 40 },
+      coats: [
+        {
+          choice: {
+            ...coat,
+            method: 'dump',
+            workingC: 40,
+            dwellSeconds: 0,
+            drainSeconds: 0,
+            tappingSeconds: 0,
+            chocolate: { ...coat.chocolate, fluidity: { yieldPa: 0, viscosityPas: 1 } },
+          },
+          handlingSeconds: 0,
+          sets: [{ place: 'fridge', seconds }],
+        },
+      ],
     };
     const film = simulateShell(input).coats[0].thicknessM;
     const scale = Math.sqrt(RADIUS / (CHOCOLATE_MATTER.dark.meltedDensity * 9.81 * seconds));
-    for (const [degrees, factor] of [[30, 0.8903], [45, 0.9224], [60, 0.9708]]) expect(Math.abs(film[(degrees / 90) * 48] / scale / factor - 1)).toBeLessThan(0.06);
+    for (const [degrees, factor] of [
+      [30, 0.8903],
+      [45, 0.9224],
+      [60, 0.9708],
+    ])
+      expect(Math.abs(film[(degrees / 90) * 48] / scale / factor - 1)).toBeLessThan(0.06);
   });
 
   it('keeps less than the hold thickness where it is put (Casson yield): a cool thin coat does not run at all', () => {
-    const { stillAfterSeconds, thicknessM } = simulateShell(shell({ method: 'spoon', doseM3: 3e-6, wayUp: 'upright' })).coats[0];
+    const { stillAfterSeconds, thicknessM } = simulateShell(shell({ method: 'spoon', doseM3: 3e-6, wayUp: 'upright' }))
+      .coats[0];
     expect(stillAfterSeconds).toBe(0);
     const { rimM, baseM } = readings(cavity.profile, thicknessM);
     expect(rimM / baseM).toBeCloseTo(1, 2);
@@ -123,7 +208,8 @@ describe('common practice, no source', () => {
   });
 
   it('after a long tapped drain the way up hardly matters', () => {
-    const rim = (wayUp: CoatChoice['wayUp']): number => read(shell({ wayUp, drainSeconds: 90, tappingSeconds: 60 })).rimM;
+    const rim = (wayUp: CoatChoice['wayUp']): number =>
+      read(shell({ wayUp, drainSeconds: 90, tappingSeconds: 60 })).rimM;
     expect(Math.abs(rim('upright') / rim('upsideDown') - 1)).toBeLessThan(0.03);
   });
 
@@ -142,7 +228,10 @@ describe('common practice, no source', () => {
   it('two thin coats come out more even than one of the same weight', () => {
     const evenness = (coats: number): number => {
       const input = shell({ method: 'spoon', wayUp: 'upright', doseM3: 14e-6 / coats }, coats);
-      const total = simulateShell(input).coats.reduce((sum, one) => sum.map((t, i) => t + one.thicknessM[i]), new Float64Array(cavity.profile.arcM.length));
+      const total = simulateShell(input).coats.reduce(
+        (sum, one) => sum.map((t, i) => t + one.thicknessM[i]),
+        new Float64Array(cavity.profile.arcM.length),
+      );
       const { rimM, baseM } = readings(cavity.profile, total);
       return rimM / baseM;
     };
@@ -161,18 +250,64 @@ describe('common practice, no source', () => {
 describe('any shell', () => {
   const d = (min: number, max: number) => fc.double({ min, max, noNaN: true });
   const anyCoat = fc.record({
-    method: fc.constantFrom(...SHELL_METHODS), kind: fc.constantFrom(...CHOCOLATE_KINDS), yieldPa: fc.oneof(fc.constant(0), d(0.5, 60)), viscosityPas: d(0.2, 20), workingC: d(26, 45), doseM3: d(1e-7, 5e-4), dwellSeconds: d(0, 1200),
-    drainSeconds: d(2, 120), tappingSeconds: d(0, 120), turnSeconds: d(2, 600), volumeShare: fc.constant(1), standsIn: fc.constantFrom(...PLACES), wayUp: fc.constantFrom(...WAYS_UP), where: fc.constantFrom(...COAT_AREAS), handling: d(0, 2000), place: fc.constantFrom(...PLACES), seconds: d(30, 21600),
+    method: fc.constantFrom(...SHELL_METHODS),
+    kind: fc.constantFrom(...CHOCOLATE_KINDS),
+    yieldPa: fc.oneof(fc.constant(0), d(0.5, 60)),
+    viscosityPas: d(0.2, 20),
+    workingC: d(26, 45),
+    doseM3: d(1e-7, 5e-4),
+    dwellSeconds: d(0, 1200),
+    drainSeconds: d(2, 120),
+    tappingSeconds: d(0, 120),
+    turnSeconds: d(2, 600),
+    volumeShare: fc.constant(1),
+    standsIn: fc.constantFrom(...PLACES),
+    wayUp: fc.constantFrom(...WAYS_UP),
+    where: fc.constantFrom(...COAT_AREAS),
+    handling: d(0, 2000),
+    place: fc.constantFrom(...PLACES),
+    seconds: d(30, 21600),
   });
-  const anyShell = fc.record({ shape: anyShape, outward: fc.boolean(), material: fc.constantFrom(...MOLD_MATERIALS), wallM: d(0.00002, 0.02), roomC: d(10, 35), fridgeC: d(0, 12), freezerC: d(-30, -5), coats: fc.array(anyCoat, { minLength: 1, maxLength: 2 }) });
+  const anyShell = fc.record({
+    shape: anyShape,
+    outward: fc.boolean(),
+    material: fc.constantFrom(...MOLD_MATERIALS),
+    wallM: d(0.00002, 0.02),
+    roomC: d(10, 35),
+    fridgeC: d(0, 12),
+    freezerC: d(-30, -5),
+    coats: fc.array(anyCoat, { minLength: 1, maxLength: 2 }),
+  });
 
   it('is finite, not negative, and keeps mass and heat, whatever the cavity, the chocolate and the kitchen', () => {
     fc.assert(
       fc.property(anyShell, ({ shape, outward, material, wallM, roomC, fridgeC, freezerC, coats }) => {
         const place = cavityOf(shape, outward);
         const result = simulateShell({
-          cavity: place, material, moldWallM: wallM, roomC, kitchen: { roomC, fridgeC, freezerC, fridgeFan: false, freezerFan: true },
-          coats: coats.map(({ kind, yieldPa, viscosityPas, handling, place: where, seconds, standsIn, ...rest }, i) => ({ choice: { ...rest, id: `c${i}`, ...(rest.method === 'chillDump' ? { stands: { airC: placeC({ roomC, fridgeC, freezerC, fridgeFan: false, freezerFan: true }, standsIn), airH: 12 } } : {}), chocolate: { kind, fluidity: { yieldPa, viscosityPas }, fatShare: 0.4 } }, handlingSeconds: handling, sets: [{ place: where, seconds }] })),
+          cavity: place,
+          material,
+          moldWallM: wallM,
+          roomC,
+          kitchen: { roomC, fridgeC, freezerC, fridgeFan: false, freezerFan: true },
+          coats: coats.map(
+            ({ kind, yieldPa, viscosityPas, handling, place: where, seconds, standsIn, ...rest }, i) => ({
+              choice: {
+                ...rest,
+                id: `c${i}`,
+                ...(rest.method === 'chillDump'
+                  ? {
+                      stands: {
+                        airC: placeC({ roomC, fridgeC, freezerC, fridgeFan: false, freezerFan: true }, standsIn),
+                        airH: 12,
+                      },
+                    }
+                  : {}),
+                chocolate: { kind, fluidity: { yieldPa, viscosityPas }, fatShare: 0.4 },
+              },
+              handlingSeconds: handling,
+              sets: [{ place: where, seconds }],
+            }),
+          ),
         });
         expect(result.massError).toBeLessThan(1e-10);
         expect(result.heatError).toBeLessThan(1e-6);
@@ -190,11 +325,26 @@ describe('any shell', () => {
 
 function referenceFilm(problem: FilmProblem, wayUp: 'upright' | 'upsideDown'): number[] {
   const equations = new FilmEquations(problem);
-  const room = { airC: KITCHEN.roomC, outsideH: WORKING_RULES.airOutside.room, insideH: WORKING_RULES.airInUpturnedDome };
+  const room = {
+    airC: KITCHEN.roomC,
+    outsideH: WORKING_RULES.airOutside.room,
+    insideH: WORKING_RULES.airInUpturnedDome,
+  };
   const drain: FilmStage = { ...room, rock: Math.sin((15 * Math.PI) / 180), upright: false, yieldFactor: 0.3 };
-  const set: FilmStage = { rock: 0, upright: wayUp === 'upright', yieldFactor: 1, airC: KITCHEN.fridgeC, outsideH: WORKING_RULES.airOutside.fridge, insideH: wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome };
+  const set: FilmStage = {
+    rock: 0,
+    upright: wayUp === 'upright',
+    yieldFactor: 1,
+    airC: KITCHEN.fridgeC,
+    outsideH: WORKING_RULES.airOutside.fridge,
+    insideH: wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome,
+  };
   let y = equations.start(0.008, 31.5, KITCHEN.roomC);
-  for (const [stage, seconds] of [[drain, 4], [{ ...drain, yieldFactor: 1 }, 4], [set, 90]] as const) {
+  for (const [stage, seconds] of [
+    [drain, 4],
+    [{ ...drain, yieldFactor: 1 }, 4],
+    [set, 90],
+  ] as const) {
     const solver = new Solver(equations.size);
     solver.absoluteTolerance = 1e-12;
     solver.relativeTolerance = 1e-5;

@@ -33,7 +33,15 @@ export interface ShellVariation {
   readonly placeK: number;
 }
 
-export const AS_PLANNED: ShellVariation = { stiffness: 1, dose: 1, cooling: 1, dwell: 1, drain: 1, workingK: 0, placeK: 0 };
+export const AS_PLANNED: ShellVariation = {
+  stiffness: 1,
+  dose: 1,
+  cooling: 1,
+  dwell: 1,
+  drain: 1,
+  workingK: 0,
+  placeK: 0,
+};
 
 /** What a run is doing: standing full, tipped out, worked with spoon or brush, set down in the room, or in its place. */
 export type ShellPhase = 'dwell' | 'drain' | 'spread' | 'rest' | 'set';
@@ -83,7 +91,12 @@ export interface ShellResult {
  * once nothing exceeds its yield, heat alone. Steps by 5 % of thickness and 0.5 K. Throws where a step cannot be made, which is a bug.
  * @param watch called with every step, for drawing
  */
-export function simulateShell(input: ShellInput, variation: ShellVariation = AS_PLANNED, watch?: (moment: ShellMoment) => void, cellCount = WALL_CELLS): ShellResult {
+export function simulateShell(
+  input: ShellInput,
+  variation: ShellVariation = AS_PLANNED,
+  watch?: (moment: ShellMoment) => void,
+  cellCount = WALL_CELLS,
+): ShellResult {
   const run = new ShellRun(input, variation, watch, cellCount);
   const coats = input.coats.map((coat, index) => run.coat(coat, index));
   return { coats, seconds: run.seconds, ...run.balances() };

@@ -5,7 +5,10 @@ const d = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 describe('tridiagonal equations', () => {
   it('are solved: put back, the unknowns give the right-hand side', () => {
-    const rows = fc.array(fc.record({ lower: d(-1, 1), upper: d(-1, 1), more: d(0.1, 5), right: d(-10, 10) }), { minLength: 1, maxLength: 40 });
+    const rows = fc.array(fc.record({ lower: d(-1, 1), upper: d(-1, 1), more: d(0.1, 5), right: d(-10, 10) }), {
+      minLength: 1,
+      maxLength: 40,
+    });
     fc.assert(
       fc.property(rows, (of) => {
         const n = of.length;

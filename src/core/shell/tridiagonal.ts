@@ -26,6 +26,7 @@ export class Tridiagonal {
       diagonal[i] -= share * upper[i - 1];
       right[i] -= share * right[i - 1];
     }
-    for (let i = last; i >= 0; i--) right[i] = diagonal[i] === 0 ? 0 : (right[i] - (i < last ? upper[i] * right[i + 1] : 0)) / diagonal[i];
+    for (let i = last; i >= 0; i--)
+      right[i] = diagonal[i] === 0 ? 0 : (right[i] - (i < last ? upper[i] * right[i + 1] : 0)) / diagonal[i];
   }
 }

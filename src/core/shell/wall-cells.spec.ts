@@ -32,18 +32,25 @@ describe('cells along a wall', () => {
   // A shell between two spheres, per area of the outer one (handbook mensuration).
   it('hold under a layer what lies between two spheres', () => {
     const cells = wallCells(half.profile);
-    for (const t of [0.001, 0.003, 0.008]) expect(layerOn(cells, 60, t) / ((RADIUS ** 3 - (RADIUS - t) ** 3) / (3 * RADIUS ** 2))).toBeCloseTo(1, 3);
+    for (const t of [0.001, 0.003, 0.008])
+      expect(layerOn(cells, 60, t) / ((RADIUS ** 3 - (RADIUS - t) ** 3) / (3 * RADIUS ** 2))).toBeCloseTo(1, 3);
     expect(layerSlopeOn(cells, 60, 0.004)).toBeCloseTo((1 - 0.004 / RADIUS) ** 2, 3);
   });
 
   it('find the thickness again that holds a volume, on whatever lies below, for any shape', () => {
     fc.assert(
-      fc.property(anyShape, fc.double({ min: 1e-5, max: 0.02, noNaN: true }), fc.double({ min: 0, max: 0.005, noNaN: true }), fc.integer({ min: 0, max: 39 }), (shape, h, below, i) => {
-        const cells = wallCells(cavityOf(shape).profile, 40);
-        const perArea = layerOn(cells, i, below + h) - layerOn(cells, i, below);
-        expect(perArea).toBeGreaterThan(0);
-        expect(layerThicknessOn(cells, i, perArea, below, 0.001) / h).toBeCloseTo(1, 6);
-      }),
+      fc.property(
+        anyShape,
+        fc.double({ min: 1e-5, max: 0.02, noNaN: true }),
+        fc.double({ min: 0, max: 0.005, noNaN: true }),
+        fc.integer({ min: 0, max: 39 }),
+        (shape, h, below, i) => {
+          const cells = wallCells(cavityOf(shape).profile, 40);
+          const perArea = layerOn(cells, i, below + h) - layerOn(cells, i, below);
+          expect(perArea).toBeGreaterThan(0);
+          expect(layerThicknessOn(cells, i, perArea, below, 0.001) / h).toBeCloseTo(1, 6);
+        },
+      ),
       { numRuns: 60 },
     );
     expect(layerThicknessOn(wallCells(half.profile), 3, 0, 0.001, 0.002)).toBe(0);
@@ -53,6 +60,8 @@ describe('cells along a wall', () => {
     const { arcM } = half.profile;
     const cells = wallCells(half.profile);
     const straight = arcM.map((s) => 0.001 + 0.02 * s);
-    fromCells(cells, toCells(cells, straight, arcM), arcM).forEach((t, k) => expect(Math.abs(t - straight[k])).toBeLessThan(1e-5));
+    fromCells(cells, toCells(cells, straight, arcM), arcM).forEach((t, k) =>
+      expect(Math.abs(t - straight[k])).toBeLessThan(1e-5),
+    );
   });
 });

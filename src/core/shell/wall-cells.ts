@@ -45,7 +45,12 @@ export function wallCells(profile: Profile, count = WALL_CELLS): WallCells {
   const sines = sinesAlong(slope);
   const angles = atFaces(slope);
   return {
-    count, widthM, middleM, mean, gauss, faceM,
+    count,
+    widthM,
+    middleM,
+    mean,
+    gauss,
+    faceM,
     areaM2: middleM.map((s) => 2 * Math.PI * place.read(radiusM, s) * place.read(areaFactor, s) * widthM),
     roomM: mean.map((H, i) => ROOM_SHARE * roomM({ mean: H, gauss: gauss[i] })),
     sine: atFaces(sines),

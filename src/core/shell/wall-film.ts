@@ -48,7 +48,10 @@ export class WallFilm {
   private readonly weight: number;
   private readonly rockedDrive: Float64Array;
 
-  constructor(private readonly cells: WallCells, densityKgM3: number) {
+  constructor(
+    private readonly cells: WallCells,
+    densityKgM3: number,
+  ) {
     const array = (): Float64Array => new Float64Array(cells.count);
     const faces = (): Float64Array => new Float64Array(cells.count + 1);
     this.thicknessM = array();
@@ -75,7 +78,8 @@ export class WallFilm {
       this.belowM[i] = belowM[i];
       this.belowVolume[i] = layerOn(this.cells, i, belowM[i]);
       this.thicknessM[i] = thicknessM[i];
-      this.volumeM3[i] = this.cells.areaM2[i] * (layerOn(this.cells, i, belowM[i] + thicknessM[i]) - this.belowVolume[i]);
+      this.volumeM3[i] =
+        this.cells.areaM2[i] * (layerOn(this.cells, i, belowM[i] + thicknessM[i]) - this.belowVolume[i]);
     }
   }
 
@@ -83,7 +87,8 @@ export class WallFilm {
   pull(held: Held): number {
     let most = 0;
     for (let i = 0; i < this.cells.count; i++) {
-      const pulled = held === 'upright' ? this.levelPull(i) : (this.drive(i + 1, held) * this.thicknessM[i]) / this.yieldPa[i];
+      const pulled =
+        held === 'upright' ? this.levelPull(i) : (this.drive(i + 1, held) * this.thicknessM[i]) / this.yieldPa[i];
       if (pulled > most) most = pulled;
     }
     return most;
@@ -114,7 +119,8 @@ export class WallFilm {
   step(dt: number, held: Held): number {
     const { count, areaM2 } = this.cells;
     const { known, volumeM3, first, second, flux, thicknessM, before } = this;
-    const stage = (fluxes: Float64Array): boolean => (held === 'upright' ? this.level(GAMMA * dt, fluxes) : this.sweep(GAMMA * dt, held, fluxes));
+    const stage = (fluxes: Float64Array): boolean =>
+      held === 'upright' ? this.level(GAMMA * dt, fluxes) : this.sweep(GAMMA * dt, held, fluxes);
     // What the last step did is the best guess of what this one does.
     const likely = GAMMA * dt;
     for (let i = 0; i < count; i++) {
@@ -165,7 +171,9 @@ export class WallFilm {
       const area = areaM2[i];
       const rhs = (known[i] + g * out[i]) / area + belowVolume[i];
       if (rhs < belowVolume[i]) return false;
-      const rate = ((held === 'rocked' ? (faceM[i + 1] * rocked[i + 1] * weight) / drive : faceM[i + 1]) * drive) / viscosityPas[i];
+      const rate =
+        ((held === 'rocked' ? (faceM[i + 1] * rocked[i + 1] * weight) / drive : faceM[i + 1]) * drive) /
+        viscosityPas[i];
       const flowing = (g * rate) / area;
       const H = mean[i];
       const K = gauss[i];

@@ -1,4 +1,10 @@
-import { CHOCOLATE_CONDUCTIVITY, CHOCOLATE_MATTER, CHOCOLATE_SPECIFIC_HEAT, latentHeat, type ChocolateKind } from '../matter/chocolate';
+import {
+  CHOCOLATE_CONDUCTIVITY,
+  CHOCOLATE_MATTER,
+  CHOCOLATE_SPECIFIC_HEAT,
+  latentHeat,
+  type ChocolateKind,
+} from '../matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import type { WallCells } from './wall-cells';
 
@@ -29,7 +35,13 @@ const NOTED_M = 1e-4;
 /** What a chocolate takes up and gives off, per volume of melted chocolate. */
 export function settingMatter(kind: ChocolateKind, fatShare: number): SettingMatter {
   const { meltedDensity, setFromC, setToC, settingLagS } = CHOCOLATE_MATTER[kind];
-  return { heat: meltedDensity * CHOCOLATE_SPECIFIC_HEAT, latent: meltedDensity * latentHeat(fatShare), fromC: setFromC, spanK: setFromC - setToC, lagS: settingLagS };
+  return {
+    heat: meltedDensity * CHOCOLATE_SPECIFIC_HEAT,
+    latent: meltedDensity * latentHeat(fatShare),
+    fromC: setFromC,
+    spanK: setFromC - setToC,
+    lagS: settingLagS,
+  };
 }
 
 /**
@@ -63,7 +75,13 @@ export class WallHeat {
   private readonly belowCapacity: Float64Array;
 
   /** @param trayJperM2K heat capacity of what stands against the mold, per wall area */
-  constructor(private readonly cells: WallCells, material: MoldMaterial, wallM: number, trayJperM2K: number, startC: number) {
+  constructor(
+    private readonly cells: WallCells,
+    material: MoldMaterial,
+    wallM: number,
+    trayJperM2K: number,
+    startC: number,
+  ) {
     const matter = MOLD_MATTER[material];
     const array = (): Float64Array => new Float64Array(cells.count);
     this.wallC = array().fill(startC);
@@ -80,8 +98,12 @@ export class WallHeat {
     this.film = this.below = settingMatter('dark', CHOCOLATE_MATTER.dark.fatShare);
     this.halfWall = wallM / (2 * matter.conductivity);
     const volume = matter.density * matter.specificHeat * wallM;
-    this.wallCapacity = cells.mean.map((H, i) => volume * Math.max(LEAST_AREA_SHARE, 1 + H * wallM + (cells.gauss[i] * wallM * wallM) / 4) + trayJperM2K);
-    this.outsideShare = cells.mean.map((H, i) => Math.max(LEAST_AREA_SHARE, 1 + 2 * H * wallM + cells.gauss[i] * wallM * wallM));
+    this.wallCapacity = cells.mean.map(
+      (H, i) => volume * Math.max(LEAST_AREA_SHARE, 1 + H * wallM + (cells.gauss[i] * wallM * wallM) / 4) + trayJperM2K,
+    );
+    this.outsideShare = cells.mean.map((H, i) =>
+      Math.max(LEAST_AREA_SHARE, 1 + 2 * H * wallM + cells.gauss[i] * wallM * wallM),
+    );
   }
 
   /** A film of this chocolate comes on, everywhere at one temperature and unset. */
@@ -95,8 +117,15 @@ export class WallHeat {
   keep(addedM: number): void {
     const all = this.belowThicknessM + addedM;
     const share = all > 0 ? addedM / all : 1;
-    const mix = (of: (matter: SettingMatter) => number): number => of(this.below) + share * (of(this.film) - of(this.below));
-    this.below = { heat: mix((m) => m.heat), latent: mix((m) => m.latent), fromC: mix((m) => m.fromC), spanK: mix((m) => m.spanK), lagS: mix((m) => m.lagS) };
+    const mix = (of: (matter: SettingMatter) => number): number =>
+      of(this.below) + share * (of(this.film) - of(this.below));
+    this.below = {
+      heat: mix((m) => m.heat),
+      latent: mix((m) => m.latent),
+      fromC: mix((m) => m.fromC),
+      spanK: mix((m) => m.spanK),
+      lagS: mix((m) => m.lagS),
+    };
     this.belowThicknessM = all;
   }
 
@@ -120,7 +149,13 @@ export class WallHeat {
    * Sets how heat passes from layer to layer: to be called when thickness or air have changed.
    * @param filmM, belowM thickness of film and of what has set, m; filmPerArea, belowPerArea their volumes per wall area, m
    */
-  shape(air: WallAir, filmM: Float64Array, belowM: Float64Array, filmPerArea: Float64Array, belowPerArea: Float64Array): void {
+  shape(
+    air: WallAir,
+    filmM: Float64Array,
+    belowM: Float64Array,
+    filmPerArea: Float64Array,
+    belowPerArea: Float64Array,
+  ): void {
     const { mean, gauss } = this.cells;
     const { halfWall, film, below } = this;
     const outside = 1 / (1 / air.outsideH + halfWall);
@@ -145,7 +180,8 @@ export class WallHeat {
    */
   step(dt: number): number {
     const { count } = this.cells;
-    const { film, below, toOutside, wallToBelow, belowToFilm, toInside, wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
+    const { film, below, toOutside, wallToBelow, belowToFilm, toInside } = this;
+    const { wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
     const { outsideC, insideC } = this.air;
     const per = 1 / dt;
     // Latent heat over specific heat, K, and the share of the way to equilibrium that a step goes.
@@ -172,7 +208,10 @@ export class WallHeat {
         const gainBelow = modeBelow === 0 ? 0 : cBelow * belowGain;
         const gainFilm = modeFilm === 0 ? 0 : cFilm * filmGain;
         const dFilm = cFilm + gFilm + toInside[i] + (modeFilm === 1 ? gainFilm / film.spanK : 0);
-        const rFilm = cFilm * filmC[i] + toInside[i] * insideC + gainFilm * ((modeFilm === 1 ? film.fromC / film.spanK : 1) - setFilm);
+        const rFilm =
+          cFilm * filmC[i] +
+          toInside[i] * insideC +
+          gainFilm * ((modeFilm === 1 ? film.fromC / film.spanK : 1) - setFilm);
         const dBelow = cBelow + gWall + gFilm + (modeBelow === 1 ? gainBelow / below.spanK : 0);
         const rBelow = cBelow * belowC[i] + gainBelow * ((modeBelow === 1 ? below.fromC / below.spanK : 1) - setBelow);
         const filmShare = gFilm / dFilm;
@@ -189,7 +228,11 @@ export class WallHeat {
       const tWall = wallPart + wallShare * tBelow;
       if (modeBelow > 0) belowSet[i] += (dt / (dt + below.lagS)) * (equilibrium(below, tBelow) - setBelow);
       if (modeFilm > 0) filmSet[i] += (dt / (dt + film.lagS)) * (equilibrium(film, tFilm) - setFilm);
-      const moved = Math.max(Math.abs(tWall - wallC[i]), belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0, filmCapacity[i] > least ? Math.abs(tFilm - filmC[i]) : 0);
+      const moved = Math.max(
+        Math.abs(tWall - wallC[i]),
+        belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0,
+        filmCapacity[i] > least ? Math.abs(tFilm - filmC[i]) : 0,
+      );
       if (moved > largest) largest = moved;
       wallC[i] = tWall;
       belowC[i] = tBelow;
@@ -202,7 +245,10 @@ export class WallHeat {
   private countLoss(dt: number): void {
     const { outsideC, insideC } = this.air;
     let out = 0;
-    for (let i = 0; i < this.cells.count; i++) out += this.cells.areaM2[i] * (this.toOutside[i] * (this.wallC[i] - outsideC) + this.toInside[i] * (this.filmC[i] - insideC));
+    for (let i = 0; i < this.cells.count; i++)
+      out +=
+        this.cells.areaM2[i] *
+        (this.toOutside[i] * (this.wallC[i] - outsideC) + this.toInside[i] * (this.filmC[i] - insideC));
     this.heatOut += dt * out;
   }
 }

@@ -29,7 +29,10 @@ export class BatchStation {
   protected readonly plan = inject(PlanService).plan;
   protected readonly list = inject(ShoppingList);
   protected readonly limits = LIMITS;
-  protected readonly rules = [{ value: 'confidence' as const, name: 'by confidence' }, { value: 'share' as const, name: 'flat share' }];
+  protected readonly rules = [
+    { value: 'confidence' as const, name: 'by confidence' },
+    { value: 'share' as const, name: 'flat share' },
+  ];
   protected readonly hint = computed(() => {
     const due = this.plan()?.casting.due;
     return due ? dueHint(due) : '';
@@ -43,15 +46,23 @@ export class BatchStation {
   }
 
   protected setPieces(pieces: number): void {
-    this.store.edit('pieces', (casting) => {
-      casting.pieces = pieces;
-    }, 'pieces');
+    this.store.edit(
+      'pieces',
+      (casting) => {
+        casting.pieces = pieces;
+      },
+      'pieces',
+    );
   }
 
   protected setDue(local: string): void {
-    this.store.edit('due time', (casting) => {
-      casting.due = { local, zone: casting.due.zone };
-    }, 'due');
+    this.store.edit(
+      'due time',
+      (casting) => {
+        casting.due = { local, zone: casting.due.zone };
+      },
+      'due',
+    );
   }
 
   /** The same moment by one's own clocks. */
@@ -66,9 +77,13 @@ export class BatchStation {
   }
 
   protected setSpares(rule: SpareRule): void {
-    this.store.edit('spares', (casting) => {
-      casting.spareRule = rule;
-    }, 'spares');
+    this.store.edit(
+      'spares',
+      (casting) => {
+        casting.spareRule = rule;
+      },
+      'spares',
+    );
   }
 
   /** What the computed chance would have come to in a round: to be overwritten by what was seen. */
@@ -77,20 +92,39 @@ export class BatchStation {
     const cast = plan?.batch.byPart[0].parts.value ?? 20;
     return { cast, broken: Math.round(cast * (plan?.coat.breakChance.value ?? 0.1)) };
   });
-  protected readonly fewer = computed(() => (cast: number) => (cast < (this.plan()?.casting.breakages?.broken ?? 0) ? 'Fewer than broke: type how many were cast in all.' : ''));
-  protected readonly more = computed(() => (broken: number) => (broken > (this.plan()?.casting.breakages?.cast ?? Infinity) ? 'More than were cast: type how many of them broke.' : ''));
+  protected readonly fewer = computed(
+    () => (cast: number) =>
+      cast < (this.plan()?.casting.breakages?.broken ?? 0) ? 'Fewer than broke: type how many were cast in all.' : '',
+  );
+  protected readonly more = computed(
+    () => (broken: number) =>
+      broken > (this.plan()?.casting.breakages?.cast ?? Infinity)
+        ? 'More than were cast: type how many of them broke.'
+        : '',
+  );
 
   protected setBreakages(seen: Casting['breakages']): void {
-    this.store.edit('breakages', (casting) => {
-      if (seen) casting.breakages = seen;
-      else delete casting.breakages;
-    }, 'breakages');
+    this.store.edit(
+      'breakages',
+      (casting) => {
+        if (seen) casting.breakages = seen;
+        else delete casting.breakages;
+      },
+      'breakages',
+    );
   }
 
   /** Says how much of a chocolate is on hand, whatever the pantry holds; goes by the pantry again for undefined. */
   protected setOnHand(chocolateId: string, kg: number | undefined): void {
-    this.store.edit('chocolate on hand', (casting) => {
-      casting.onHand = [...casting.onHand.filter((one) => one.chocolateId !== chocolateId), ...(kg === undefined ? [] : [{ chocolateId, kg }])];
-    }, `on hand ${chocolateId}`);
+    this.store.edit(
+      'chocolate on hand',
+      (casting) => {
+        casting.onHand = [
+          ...casting.onHand.filter((one) => one.chocolateId !== chocolateId),
+          ...(kg === undefined ? [] : [{ chocolateId, kg }]),
+        ];
+      },
+      `on hand ${chocolateId}`,
+    );
   }
 }

@@ -36,28 +36,62 @@ export class BatchView {
     const tables = weighOutTables(plan, this.units.system());
     return plan.batch.melts.map((melt) => {
       const chocolate = chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId));
-      const shares = ([
-        { key: 'parts', name: 'in the parts', answer: melt.inParts }, { key: 'closing', name: 'closing', answer: melt.closing }, { key: 'finishing', name: 'finishing', answer: melt.finishing },
-        { key: 'back', name: 'comes back', answer: melt.comesBack }, { key: 'stuck', name: 'bowl and tools', answer: melt.stuck }, { key: 'drips', name: 'drips off', answer: melt.drips },
-      ] as const satisfies readonly { key: WeighOutUse; name: string; answer: Answer }[]).filter(({ answer }) => answer.value > 0.00005);
+      const shares = (
+        [
+          { key: 'parts', name: 'in the parts', answer: melt.inParts },
+          { key: 'closing', name: 'closing', answer: melt.closing },
+          { key: 'finishing', name: 'finishing', answer: melt.finishing },
+          { key: 'back', name: 'comes back', answer: melt.comesBack },
+          { key: 'stuck', name: 'bowl and tools', answer: melt.stuck },
+          { key: 'drips', name: 'drips off', answer: melt.drips },
+        ] as const satisfies readonly { key: WeighOutUse; name: string; answer: Answer }[]
+      ).filter(({ answer }) => answer.value > 0.00005);
       // As the weigh-out has it, so that the two say the same.
       const table = tables.find(({ meltId }) => meltId === melt.meltId);
-      const written = (use: WeighOutUse): string => (table ? weighedText(table.rows.reduce((sum, row) => sum + (row.use === use ? row.jobKg : 0), 0), table.stepKg, this.units.system()) : '');
-      return { inAll: written('sum'), written: shares.map(({ key }) => written(key)), id: melt.meltId, name: chocolate.name, colour: chocolate.colour, melted: melt.melted, shares, back: melt.comesBack.value > 0.00005 ? backText(melt.mixed, chocolate.kind, plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint') : '' };
+      const written = (use: WeighOutUse): string =>
+        table
+          ? weighedText(
+              table.rows.reduce((sum, row) => sum + (row.use === use ? row.jobKg : 0), 0),
+              table.stepKg,
+              this.units.system(),
+            )
+          : '';
+      return {
+        inAll: written('sum'),
+        written: shares.map(({ key }) => written(key)),
+        id: melt.meltId,
+        name: chocolate.name,
+        colour: chocolate.colour,
+        melted: melt.melted,
+        shares,
+        back:
+          melt.comesBack.value > 0.00005
+            ? backText(
+                melt.mixed,
+                chocolate.kind,
+                plan.casting.melts.find(({ id }) => id === melt.meltId)?.source.kind === 'tint',
+              )
+            : '',
+      };
     });
   });
   /** The longest bar is the largest melt. */
   protected readonly most = computed(() => Math.max(1e-9, ...this.melts().map(({ melted }) => melted.value)));
   protected readonly parts = computed(() => {
     const plan = this.plan();
-    return (plan?.batch.byPart ?? []).map((count) => ({ ...count, name: plan?.parts.find(({ part }) => part.id === count.partId)?.part.name ?? '' }));
+    return (plan?.batch.byPart ?? []).map((count) => ({
+      ...count,
+      name: plan?.parts.find(({ part }) => part.id === count.partId)?.part.name ?? '',
+    }));
   });
   protected readonly runs = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
     return plan.batch.runs.map(({ from, count, cast }) => ({
       name: `${from === 0 ? 'R' : 'r'}ound${count === 1 ? ` ${from + 1}` : `s ${from + 1} to ${from + count}, each`}`,
-      cast: this.parts().flatMap(({ name }, i) => (cast[i] > 0 ? [`${cast[i]} × ${name}`] : [])).join(', '),
+      cast: this.parts()
+        .flatMap(({ name }, i) => (cast[i] > 0 ? [`${cast[i]} × ${name}`] : []))
+        .join(', '),
     }));
   });
   protected readonly money = computed(() => {
@@ -65,7 +99,12 @@ export class BatchView {
     const pieces = this.plan()?.casting.pieces ?? 1;
     const currency = this.list.currency();
     const write = (amount: number): string => `${currency} ${amount.toFixed(2)}`;
-    return { job: write(used), piece: write(used / pieces), buy: write(bought), without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '' };
+    return {
+      job: write(used),
+      piece: write(used / pieces),
+      buy: write(bought),
+      without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '',
+    };
   });
 
   protected mass(kg: number | undefined): string {
@@ -79,12 +118,23 @@ export class BatchView {
   }
 
   protected price({ shopping, packPrice }: ShoppingLine): string {
-    return shopping?.cost === undefined ? '' : packPrice === 0 ? 'free' : shopping.cost === 0 ? '' : `${this.list.currency()} ${shopping.cost.toFixed(2)}`;
+    return shopping?.cost === undefined
+      ? ''
+      : packPrice === 0
+        ? 'free'
+        : shopping.cost === 0
+          ? ''
+          : `${this.list.currency()} ${shopping.cost.toFixed(2)}`;
   }
 
   protected async csv(): Promise<void> {
     const plan = this.plan();
-    if (plan) saveFile(`Kilnstone shopping ${plan.casting.name}.csv`, 'text/csv', await shoppingCsv(this.list.lines(), this.list.currency()));
+    if (plan)
+      saveFile(
+        `Kilnstone shopping ${plan.casting.name}.csv`,
+        'text/csv',
+        await shoppingCsv(this.list.lines(), this.list.currency()),
+      );
   }
 
   protected readonly booked = computed(() => {
@@ -95,9 +145,14 @@ export class BatchView {
   /** The job is done: what was bought and used goes through the pantry's books. */
   protected book(): void {
     const entries = this.list.book();
-    this.notices.say(entries === 0
-      ? { text: 'Nothing of this job is kept in the pantry, so nothing was booked.' }
-      : { text: `Booked: packs bought in, what was used out, what comes back kept.`, action: { name: 'Undo', run: () => this.store.undo() } });
+    this.notices.say(
+      entries === 0
+        ? { text: 'Nothing of this job is kept in the pantry, so nothing was booked.' }
+        : {
+            text: `Booked: packs bought in, what was used out, what comes back kept.`,
+            action: { name: 'Undo', run: () => this.store.undo() },
+          },
+    );
   }
 
   /** The job is done once more: it may be booked once more. */

@@ -32,13 +32,34 @@ import { scaledTexts } from '../../wording/scaling';
         <summary>Scale it, or make it otherwise</summary>
         @if (opened()) {
           <div class="fields">
-            <p class="links">@for (factor of factors; track factor.name) { <button type="button" class="link small" (click)="times(factor.by)">{{ factor.name }}</button> }</p>
-            <ks-amount-field label="Pieces then" [field]="p.casting.id + ' scaled'" [value]="pieces()" dimension="count" [whole]="true" [limits]="[limits.pieces]" (amount)="wantedPieces.set($event.value)" />
+            <p class="links">
+              @for (factor of factors; track factor.name) {
+                <button type="button" class="link small" (click)="times(factor.by)">{{ factor.name }}</button>
+              }
+            </p>
+            <ks-amount-field
+              label="Pieces then"
+              [field]="p.casting.id + ' scaled'"
+              [value]="pieces()"
+              dimension="count"
+              [whole]="true"
+              [limits]="[limits.pieces]"
+              (amount)="wantedPieces.set($event.value)"
+            />
             <ks-choice-list label="In" [options]="molds()" [value]="moldId()" (chosen)="wantedMold.set($event)" />
-            <ks-choice-list label="Of" [options]="sources.options()" [value]="source()" (chosen)="wantedSource.set($event)" />
+            <ks-choice-list
+              label="Of"
+              [options]="sources.options()"
+              [value]="source()"
+              (chosen)="wantedSource.set($event)"
+            />
           </div>
           @if (texts(); as lines) {
-            <ul role="status">@for (line of lines; track line) { <li>{{ line }}</li> }</ul>
+            <ul role="status">
+              @for (line of lines; track line) {
+                <li>{{ line }}</li>
+              }
+            </ul>
             <button type="button" class="ant-btn" (click)="take()">Make it so</button>
           }
         }
@@ -56,7 +77,11 @@ export class ScalePanel {
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.plan;
   protected readonly limits = LIMITS;
-  protected readonly factors = [{ name: 'half', by: 0.5 }, { name: 'double', by: 2 }, { name: 'three times', by: 3 }];
+  protected readonly factors = [
+    { name: 'half', by: 0.5 },
+    { name: 'double', by: 2 },
+    { name: 'three times', by: 3 },
+  ];
   protected readonly opened = signal(false);
   protected readonly wantedPieces = signal<number | undefined>(undefined);
   protected readonly wantedMold = signal<string | undefined>(undefined);
@@ -67,7 +92,9 @@ export class ScalePanel {
   protected readonly molds = computed(() => {
     const own = this.plan()?.moldRecord;
     const listed = this.library.molds().map(({ id, name }) => ({ value: id, name }));
-    return own && !listed.some(({ value }) => value === own.id) ? [{ value: own.id, name: own.name }, ...listed] : listed;
+    return own && !listed.some(({ value }) => value === own.id)
+      ? [{ value: own.id, name: own.name }, ...listed]
+      : listed;
   });
   private readonly ownSource = computed(() => {
     const plan = this.plan();
@@ -89,10 +116,15 @@ export class ScalePanel {
     if (!plan || !changed) return undefined;
     // Both by the simulation's correction where it holds for both, else both by the closed form, so that only what was changed makes a difference.
     const corrections = this.plans.allSimulated();
-    const holds = corrections?.length === changed.parts.length && changed.parts.every((part, i) => corrections[i].structure === structureOf(makingOf(changed, part)));
+    const holds =
+      corrections?.length === changed.parts.length &&
+      changed.parts.every((part, i) => corrections[i].structure === structureOf(makingOf(changed, part)));
     const [before, after] = [plan.casting, changed].map((casting) => {
       const draft = draftPlan(casting, holds ? corrections : []);
-      return finishPlan(draft, draft.parts.map(({ chillInput }) => chillNominal(chillInput)));
+      return finishPlan(
+        draft,
+        draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
+      );
     });
     const texts = scaledTexts(before, after, changesInKind(before, after), this.units.system());
     return holds ? texts : [...texts, 'Estimated, before and after: the simulation follows once it is made so.'];

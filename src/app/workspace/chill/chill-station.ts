@@ -41,12 +41,17 @@ export class ChillStation {
   protected readonly limits = LIMITS;
   protected readonly minute = UNITS.minute;
   protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
-  protected readonly covered = [{ value: 'no' as const, name: 'in the open' }, { value: 'yes' as const, name: 'covered' }];
+  protected readonly covered = [
+    { value: 'no' as const, name: 'in the open' },
+    { value: 'yes' as const, name: 'covered' },
+  ];
   /** Coats of the record; further ones that a wanted thickness asks for follow the last. */
   protected readonly recorded = computed(() => this.plan()?.part.coats.length ?? 0);
   protected readonly usualRestS = RESTS_S;
   protected readonly placesMade = computed(() => (this.plan()?.coatsMade ?? []).map(placeOf));
-  protected readonly restsMade = computed(() => (this.plan()?.coatsMade ?? []).map((coat) => restsOf(coat).reduce((sum, { seconds }) => sum + seconds, 0)));
+  protected readonly restsMade = computed(() =>
+    (this.plan()?.coatsMade ?? []).map((coat) => restsOf(coat).reduce((sum, { seconds }) => sum + seconds, 0)),
+  );
   /** How long a mold that stands upright has to lie level: until a film runs no more, or a fill is set to the touch. */
   protected readonly levelFor = computed(() => {
     const plan = this.plan();
@@ -56,7 +61,9 @@ export class ChillStation {
   protected readonly stateText = computed(() => {
     const state = this.plans.workerState();
     if (state === 'failed' || this.plans.chillSource() === 'worker') return '';
-    return state === 'restarting' ? 'Starting the computation again; the last figures stay meanwhile.' : 'Working out the new minutes…';
+    return state === 'restarting'
+      ? 'Starting the computation again; the last figures stay meanwhile.'
+      : 'Working out the new minutes…';
   });
 
   protected setDegrees(which: Degrees, value: number): void {

@@ -42,13 +42,23 @@ export class CloseStation {
     const plan = this.plan();
     if (!plan) return [];
     const joins = joinsOf(plan.casting.parts);
-    const kinds: Choice[] = [OPEN, ...(joins ? (['warmPlate', 'pipedSeam'] as const) : []), ...(joins === 'halves' ? [] : (['cap'] as const)), ...(this.lids().length > 0 ? (['lid'] as const) : []), 'plug'];
+    const kinds: Choice[] = [
+      OPEN,
+      ...(joins ? (['warmPlate', 'pipedSeam'] as const) : []),
+      ...(joins === 'halves' ? [] : (['cap'] as const)),
+      ...(this.lids().length > 0 ? (['lid'] as const) : []),
+      'plug',
+    ];
     // A record from elsewhere may be closed in a way that its parts do not suggest.
     if (plan.closure && !kinds.includes(plan.closure.kind)) kinds.push(plan.closure.kind);
     return kinds.map((value) => ({ value, name: value === OPEN ? 'left open' : CLOSURE_NAMES[value] }));
   });
   protected readonly kind = computed<Choice>(() => this.plan()?.closure?.kind ?? OPEN);
-  protected readonly lids = computed(() => (this.plan()?.parts ?? []).filter(({ part }, i) => i > 0 && hasRim(part)).map(({ part: { id, name } }) => ({ value: id, name })));
+  protected readonly lids = computed(() =>
+    (this.plan()?.parts ?? [])
+      .filter(({ part }, i) => i > 0 && hasRim(part))
+      .map(({ part: { id, name } }) => ({ value: id, name })),
+  );
   protected readonly closed = computed(() => {
     const plan = this.plan();
     return plan && closedPart(plan.casting, plan.parts);
@@ -59,7 +69,9 @@ export class CloseStation {
   });
   protected readonly steps = computed(() => {
     const plan = this.plan();
-    return plan?.close ? closingSteps(plan.close.closure, plan.close.plate?.perWarming.value ?? 1, joinsOf(plan.casting.parts)) : [];
+    return plan?.close
+      ? closingSteps(plan.close.closure, plan.close.plate?.perWarming.value ?? 1, joinsOf(plan.casting.parts))
+      : [];
   });
   protected readonly set = computed(() => this.plan()?.closure?.sets[0]);
 
@@ -79,9 +91,13 @@ export class CloseStation {
   }
 
   protected setNumber(key: 'plateC' | 'seconds' | 'lineM' | 'thicknessM' | 'holeM', value: number): void {
-    this.change('closing', (closure) => {
-      if (key in closure) Object.assign(closure, { [key]: value });
-    }, key);
+    this.change(
+      'closing',
+      (closure) => {
+        if (key in closure) Object.assign(closure, { [key]: value });
+      },
+      key,
+    );
   }
 
   protected setLid(partId: string): void {
@@ -91,16 +107,31 @@ export class CloseStation {
   }
 
   protected setPlace(place: Place): void {
-    this.change('where it sets', (closure) => (closure.sets = [{ place, seconds: closure.sets[0]?.seconds ?? USUAL_SET_S }]));
+    this.change(
+      'where it sets',
+      (closure) => (closure.sets = [{ place, seconds: closure.sets[0]?.seconds ?? USUAL_SET_S }]),
+    );
   }
 
   protected setSeconds(seconds: number): void {
-    this.change('how long it sets', (closure) => (closure.sets = [{ place: closure.sets[0]?.place ?? 'fridge', seconds }]), 'closing set');
+    this.change(
+      'how long it sets',
+      (closure) => (closure.sets = [{ place: closure.sets[0]?.place ?? 'fridge', seconds }]),
+      'closing set',
+    );
   }
 
-  private change(label: string, change: (closure: Closure, casting: Parameters<Parameters<CastingStore['edit']>[1]>[0]) => void, gesture?: string): void {
-    this.store.edit(label, (casting) => {
-      if (casting.closure) change(casting.closure, casting);
-    }, gesture);
+  private change(
+    label: string,
+    change: (closure: Closure, casting: Parameters<Parameters<CastingStore['edit']>[1]>[0]) => void,
+    gesture?: string,
+  ): void {
+    this.store.edit(
+      label,
+      (casting) => {
+        if (casting.closure) change(casting.closure, casting);
+      },
+      gesture,
+    );
   }
 }

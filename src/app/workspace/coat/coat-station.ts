@@ -2,7 +2,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting, Coat } from '../../../core/record/casting';
-import { COAT_AREAS, PLACES, WAYS_UP, laidAnywhere, setsUpright, tippedOut, type CoatArea, type Method, type Place, type WayUp } from '../../../core/record/choices';
+import {
+  COAT_AREAS,
+  PLACES,
+  WAYS_UP,
+  laidAnywhere,
+  setsUpright,
+  tippedOut,
+  type CoatArea,
+  type Method,
+  type Place,
+  type WayUp,
+} from '../../../core/record/choices';
 import type { Dimension } from '../../../core/quantity/answer';
 import { LIMITS, type Limit } from '../../../core/record/limits';
 import { pourFrom, sourceKey, streakInto } from '../../../core/record/melting';
@@ -52,25 +63,48 @@ export class CoatStation {
   protected readonly areas = COAT_AREAS.map((value) => ({ value, name: WHERE_NAMES[value] }));
   protected readonly fluidities = FLUIDITY_CLASSES.map((value) => ({ value, name: FLUIDITY_NAMES[value] }));
   /** A fill has layers by number only. */
-  protected readonly counts = computed(() => COUNTS.filter((value) => value !== 'aim' || !this.plan()?.coat.body).map((value) => ({ value, name: value === 'aim' ? 'to thickness' : value })));
+  protected readonly counts = computed(() =>
+    COUNTS.filter((value) => value !== 'aim' || !this.plan()?.coat.body).map((value) => ({
+      value,
+      name: value === 'aim' ? 'to thickness' : value,
+    })),
+  );
   protected readonly methods = computed(() => {
     const plan = this.plan();
-    return plan ? methodsFor(plan.moldRecord, cavityRecordOf(plan.moldRecord, plan.part)).map((value) => ({ value, name: value === 'dump' && plan.cavity.outward ? 'pour over' : METHOD_NAMES[value] })) : [];
+    return plan
+      ? methodsFor(plan.moldRecord, cavityRecordOf(plan.moldRecord, plan.part)).map((value) => ({
+          value,
+          name: value === 'dump' && plan.cavity.outward ? 'pour over' : METHOD_NAMES[value],
+        }))
+      : [];
   });
   /** Two clamped halves are told by how they end. */
   protected readonly method = computed(() => this.plan()?.coatsMade.at(-1)?.method ?? 'dump');
   /** Layers together fill no more than the cavity: why a share of one cannot be taken. */
-  protected readonly refusals = computed(() => (this.plan()?.part.coats ?? []).map((_, index, coats) => (value: number, dimension: Dimension) => {
-    const share = this.shareOf(value, dimension);
-    const others = coats.reduce((sum, coat, i) => sum + (i === index || coat.method === 'clamp' ? 0 : coat.volumeShare), 0);
-    return share + others > 1 + 1e-9 ? `The other layers take ${text(others, 'share', this.units.system())}; together they cannot be more than the cavity.` : '';
-  }));
+  protected readonly refusals = computed(() =>
+    (this.plan()?.part.coats ?? []).map((_, index, coats) => (value: number, dimension: Dimension) => {
+      const share = this.shareOf(value, dimension);
+      const others = coats.reduce(
+        (sum, coat, i) => sum + (i === index || coat.method === 'clamp' ? 0 : coat.volumeShare),
+        0,
+      );
+      return share + others > 1 + 1e-9
+        ? `The other layers take ${text(others, 'share', this.units.system())}; together they cannot be more than the cavity.`
+        : '';
+    }),
+  );
   /** A fill is told by its share of the cavity, its weight or its volume. */
   protected readonly shareLimits = computed<readonly Limit[]>(() => {
     const mold = this.plan()?.mold;
     const { low, high } = LIMITS.volumeShare;
-    const scaled = (dimension: Dimension, whole: number): Limit => ({ dimension, low: low * whole, high: high * whole });
-    return mold ? [LIMITS.volumeShare, scaled('mass', mold.solid.value), scaled('volume', mold.volume.value)] : [LIMITS.volumeShare];
+    const scaled = (dimension: Dimension, whole: number): Limit => ({
+      dimension,
+      low: low * whole,
+      high: high * whole,
+    });
+    return mold
+      ? [LIMITS.volumeShare, scaled('mass', mold.solid.value), scaled('volume', mold.volume.value)]
+      : [LIMITS.volumeShare];
   });
   protected readonly tipped = computed(() => tippedOut(this.method()));
   protected readonly anywhere = computed(() => laidAnywhere(this.method()));
@@ -83,9 +117,18 @@ export class CoatStation {
   protected readonly pours = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
-    const pours = plan.part.coats.map(({ shares }, i) => ({ coats: [i], label: `Chocolate of ${coatNameIn(plan.part.coats, i).toLowerCase()}`, value: keyOf(plan.casting, shares[0].meltId), streak: shares[1] && { value: keyOf(plan.casting, shares[1].meltId), share: shares[1].share } }));
-    const alike = pours.every((pour) => JSON.stringify([pour.value, pour.streak]) === JSON.stringify([pours[0].value, pours[0].streak]));
-    return alike && !(this.apart() && pours.length > 1) ? [{ ...pours[0], coats: pours.map((_, i) => i), label: 'Chocolate' }] : pours;
+    const pours = plan.part.coats.map(({ shares }, i) => ({
+      coats: [i],
+      label: `Chocolate of ${coatNameIn(plan.part.coats, i).toLowerCase()}`,
+      value: keyOf(plan.casting, shares[0].meltId),
+      streak: shares[1] && { value: keyOf(plan.casting, shares[1].meltId), share: shares[1].share },
+    }));
+    const alike = pours.every(
+      (pour) => JSON.stringify([pour.value, pour.streak]) === JSON.stringify([pours[0].value, pours[0].streak]),
+    );
+    return alike && !(this.apart() && pours.length > 1)
+      ? [{ ...pours[0], coats: pours.map((_, i) => i), label: 'Chocolate' }]
+      : pours;
   });
   protected readonly mayPart = computed(() => this.pours().length === 1 && (this.plan()?.part.coats.length ?? 1) > 1);
   protected readonly melt = computed(() => {
@@ -104,7 +147,9 @@ export class CoatStation {
     return `${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}; the packet wins`;
   });
   protected readonly fluidity = computed(() => nearestClass(this.chocolate()?.fluidity ?? 'medium'));
-  protected readonly count = computed(() => (this.plan()?.part.coatsBy.by === 'thickness' ? 'aim' : (String(this.plan()?.coatsMade.length ?? 1) as Count)));
+  protected readonly count = computed(() =>
+    this.plan()?.part.coatsBy.by === 'thickness' ? 'aim' : (String(this.plan()?.coatsMade.length ?? 1) as Count),
+  );
 
   /** Only where the wanted thickness asks for another time to stand than was chosen. */
   protected readonly otherDwell = computed(() => {
@@ -116,16 +161,25 @@ export class CoatStation {
   protected setChocolate(coats: readonly number[], id: string): void {
     this.open.edit('chocolate', (part, casting) => {
       const source = this.sources.take(casting, id);
-      if (source) pourFrom(casting, coats.map((i) => part.coats[i]), source);
+      if (source)
+        pourFrom(
+          casting,
+          coats.map((i) => part.coats[i]),
+          source,
+        );
     });
   }
 
   /** Streaks another into coats for a share of them; 0 takes it out. */
   protected setStreak(coats: readonly number[], id: string, share: number): void {
-    this.open.edit('streaked chocolate', (part, casting) => {
-      const source = this.sources.take(casting, id);
-      if (source) for (const i of coats) streakInto(casting, part.coats[i], source, share);
-    }, `streak ${coats[0]}`);
+    this.open.edit(
+      'streaked chocolate',
+      (part, casting) => {
+        const source = this.sources.take(casting, id);
+        if (source) for (const i of coats) streakInto(casting, part.coats[i], source, share);
+      },
+      `streak ${coats[0]}`,
+    );
   }
 
   /** The first source that is another than the coat's own. */
@@ -151,10 +205,14 @@ export class CoatStation {
   }
 
   protected setWorking(workingC: number): void {
-    this.store.edit('working temperature', (casting) => {
-      const melt = casting.melts.find((candidate) => candidate.id === this.melt()?.id);
-      if (melt) melt.workingC = workingC;
-    }, 'working temperature');
+    this.store.edit(
+      'working temperature',
+      (casting) => {
+        const melt = casting.melts.find((candidate) => candidate.id === this.melt()?.id);
+        if (melt) melt.workingC = workingC;
+      },
+      'working temperature',
+    );
   }
 
   protected setWanted(rimM: number): void {
@@ -205,12 +263,19 @@ export class CoatStation {
   }
 
   private setShare(index: number, share: number): void {
-    this.open.edit('layer', ({ coats }) => {
-      coats[index].volumeShare = share;
-      const top = coats[coats.length - 1];
-      const filled = coats.reduce((sum, { method, volumeShare }) => (method === 'clamp' ? sum : sum + volumeShare), 0);
-      if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - filled);
-    }, `share ${index}`);
+    this.open.edit(
+      'layer',
+      ({ coats }) => {
+        coats[index].volumeShare = share;
+        const top = coats[coats.length - 1];
+        const filled = coats.reduce(
+          (sum, { method, volumeShare }) => (method === 'clamp' ? sum : sum + volumeShare),
+          0,
+        );
+        if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - filled);
+      },
+      `share ${index}`,
+    );
   }
 
   protected setStandsIn(place: Place): void {

@@ -16,10 +16,21 @@ import { weighedText } from '../../wording/weighed';
   template: `
     <h3>Weighed a shell?</h3>
     @if (plan(); as p) {
-      <ks-amount-field label="One part, all its coats" [field]="p.casting.id + p.part.id + ' weighed'" [value]="weighedKg() ?? p.coat.mass.value" dimension="mass" [limits]="[limits.shellKg]" (amount)="weigh($event.value)" />
+      <ks-amount-field
+        label="One part, all its coats"
+        [field]="p.casting.id + p.part.id + ' weighed'"
+        [value]="weighedKg() ?? p.coat.mass.value"
+        dimension="mass"
+        [limits]="[limits.shellKg]"
+        (amount)="weigh($event.value)"
+      />
     }
     <p class="plain" role="status">{{ said() }}</p>
-    @if (outcome(); as o) { @if (o.ok) { <button type="button" class="ant-btn" (click)="take()">Take it over</button> } }
+    @if (outcome(); as o) {
+      @if (o.ok) {
+        <button type="button" class="ant-btn" (click)="take()">Take it over</button>
+      }
+    }
   `,
   styleUrls: ['../station.less', './weighed-shell-panel.less'],
 })
@@ -36,8 +47,11 @@ export class WeighedShellPanel {
     const outcome = this.outcome();
     const kg = this.weighedKg();
     if (this.state() === 'working') return 'Asking which chocolate makes a shell of this weight…';
-    if (this.state() === 'failed') return 'The computation gave no answer; nothing has changed. Type the weight again in a moment.';
-    return outcome && kg !== undefined ? weighedText(outcome, kg, this.units.system()) : 'Its weight tells how this chocolate runs in your hands.';
+    if (this.state() === 'failed')
+      return 'The computation gave no answer; nothing has changed. Type the weight again in a moment.';
+    return outcome && kg !== undefined
+      ? weighedText(outcome, kg, this.units.system())
+      : 'Its weight tells how this chocolate runs in your hands.';
   });
   private newest = 0;
 
@@ -65,7 +79,8 @@ export class WeighedShellPanel {
   protected take(): void {
     const outcome = this.outcome();
     const partId = this.plan()?.part.id;
-    if (outcome?.ok && partId !== undefined) this.store.edit('weighed shell', (casting) => takeWeighed(casting, partId, outcome.found));
+    if (outcome?.ok && partId !== undefined)
+      this.store.edit('weighed shell', (casting) => takeWeighed(casting, partId, outcome.found));
     this.forget();
   }
 

@@ -31,7 +31,19 @@ type AskedBy = 'amount' | 'share' | 'line';
 @Component({
   selector: 'ks-fill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, CdkDrag, CdkDragHandle, CdkDropList, ChoiceList, Figure, Pick, RouterLink, LucideArrowUp, LucideGripVertical, LucideTrash2],
+  imports: [
+    AmountField,
+    CdkDrag,
+    CdkDragHandle,
+    CdkDropList,
+    ChoiceList,
+    Figure,
+    Pick,
+    RouterLink,
+    LucideArrowUp,
+    LucideGripVertical,
+    LucideTrash2,
+  ],
   templateUrl: './fill-station.html',
   styleUrls: ['../station.less', './fill-station.less'],
 })
@@ -43,13 +55,27 @@ export class FillStation {
   protected readonly fillings = inject(Fillings);
   protected readonly plan = this.plans.draft;
   protected readonly limits = LIMITS;
-  protected readonly ways = [{ value: 'amount' as const, name: 'an amount' }, { value: 'share' as const, name: 'a share' }, { value: 'line' as const, name: 'to the line' }];
-  protected readonly filledWays = [{ value: 'one' as const, name: 'one of them' }, { value: 'all' as const, name: 'every one' }];
-  protected readonly heapWays = [{ value: 'no' as const, name: 'up to the rim' }, { value: 'yes' as const, name: 'heaped' }];
+  protected readonly ways = [
+    { value: 'amount' as const, name: 'an amount' },
+    { value: 'share' as const, name: 'a share' },
+    { value: 'line' as const, name: 'to the line' },
+  ];
+  protected readonly filledWays = [
+    { value: 'one' as const, name: 'one of them' },
+    { value: 'all' as const, name: 'every one' },
+  ];
+  protected readonly heapWays = [
+    { value: 'no' as const, name: 'up to the rim' },
+    { value: 'yes' as const, name: 'heaped' },
+  ];
   protected readonly full = computed(() => (this.plan()?.casting.fill.length ?? 0) >= MOST.fill);
-  protected readonly allergens = computed(() => listed((this.plan()?.piece.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen])));
+  protected readonly allergens = computed(() =>
+    listed((this.plan()?.piece.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen])),
+  );
   protected readonly keeping = computed(() => KEEPING_TEXTS[this.plan()?.piece.keeping ?? 'dry']);
-  private readonly kinds = computed(() => new Set(this.plan()?.parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.kind))));
+  private readonly kinds = computed(
+    () => new Set(this.plan()?.parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.kind))),
+  );
   protected readonly hasDrink = computed(() => this.kinds().has('powder'));
   protected readonly hasCustard = computed(() => this.kinds().has('custard'));
   protected readonly hasSugar = computed(() => this.kinds().has('caramel'));
@@ -57,20 +83,32 @@ export class FillStation {
   protected readonly mayHeap = computed(() => {
     const plan = this.plan();
     const top = plan?.fill.layers.at(-1);
-    return plan !== undefined && top !== undefined && heaps(top.choice.filling) && otherHalf(plan.part, plan.parts) !== undefined;
+    return (
+      plan !== undefined &&
+      top !== undefined &&
+      heaps(top.choice.filling) &&
+      otherHalf(plan.part, plan.parts) !== undefined
+    );
   });
   /** What the job takes of each layer, mixed of what. */
   protected readonly needs = computed(() => {
     const system = this.units.system();
-    return new Map((this.plans.plan()?.fillings ?? []).map(({ fillingId, mass, components }) => {
-      const mixed = components.length > 1 ? `: ${components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')}` : '';
-      return [fillingId, `${text(mass.value, 'mass', system)} for the job${mixed}`];
-    }));
+    return new Map(
+      (this.plans.plan()?.fillings ?? []).map(({ fillingId, mass, components }) => {
+        const mixed =
+          components.length > 1
+            ? `: ${components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')}`
+            : '';
+        return [fillingId, `${text(mass.value, 'mass', system)} for the job${mixed}`];
+      }),
+    );
   });
 
   protected limitsOf(layer: LayerAnswer): readonly Limit[] {
     const countable = FILLING_MATTER[layer.choice.filling.kind].pieceKg !== undefined;
-    return countable ? [LIMITS.fillVolumeM3, LIMITS.fillMassKg, LIMITS.fillCount] : [LIMITS.fillVolumeM3, LIMITS.fillMassKg];
+    return countable
+      ? [LIMITS.fillVolumeM3, LIMITS.fillMassKg, LIMITS.fillCount]
+      : [LIMITS.fillVolumeM3, LIMITS.fillMassKg];
   }
 
   protected hintOf(layer: LayerAnswer): string {
@@ -83,11 +121,16 @@ export class FillStation {
 
   protected valueOf(amount: FillAmount): number {
     switch (amount.by) {
-      case 'volume': return amount.m3;
-      case 'mass': return amount.kg;
-      case 'count': return amount.count;
-      case 'share': return amount.share;
-      case 'line': return amount.belowRimM;
+      case 'volume':
+        return amount.m3;
+      case 'mass':
+        return amount.kg;
+      case 'count':
+        return amount.count;
+      case 'share':
+        return amount.share;
+      case 'line':
+        return amount.belowRimM;
     }
   }
 
@@ -97,7 +140,11 @@ export class FillStation {
 
   protected setAmount(id: string, { value, dimension }: TypedAmount): void {
     const amounts: Readonly<Partial<Record<TypedAmount['dimension'], FillAmount>>> = {
-      mass: { by: 'mass', kg: value }, count: { by: 'count', count: value }, length: { by: 'line', belowRimM: value }, share: { by: 'share', share: value }, volume: { by: 'volume', m3: value },
+      mass: { by: 'mass', kg: value },
+      count: { by: 'count', count: value },
+      length: { by: 'line', belowRimM: value },
+      share: { by: 'share', share: value },
+      volume: { by: 'volume', m3: value },
     };
     const amount = amounts[dimension];
     if (amount) this.editLayer(id, 'fill amount', (layer) => (layer.amount = amount), `fill ${id}`);
@@ -107,7 +154,10 @@ export class FillStation {
     const { headspace, capacity } = this.plan()?.fill ?? {};
     const amounts: Readonly<Record<AskedBy, FillAmount>> = {
       line: { by: 'line', belowRimM: Math.max(0, Math.min(headspace?.value ?? 0, STEP_IN_M)) },
-      share: { by: 'share', share: Math.min(1, Math.round((100 * answer.volume.value) / (capacity?.value ?? 1)) / 100) },
+      share: {
+        by: 'share',
+        share: Math.min(1, Math.round((100 * answer.volume.value) / (capacity?.value ?? 1)) / 100),
+      },
       amount: { by: 'volume', m3: Math.min(LIMITS.fillVolumeM3.high, answer.volume.value) },
     };
     this.editLayer(answer.choice.id, 'fill by', (layer) => (layer.amount = amounts[way]));
@@ -126,9 +176,16 @@ export class FillStation {
   protected add(): void {
     this.open.edit('add a layer', (part, casting) => {
       const roomM3 = this.roomLeftM3();
-      const next = casting.fillings.find((filling) => !casting.fill.some((layer) => layer.fillingId === filling.id))?.id ?? this.fillings.options()[0]?.value;
+      const next =
+        casting.fillings.find((filling) => !casting.fill.some((layer) => layer.fillingId === filling.id))?.id ??
+        this.fillings.options()[0]?.value;
       if (next === undefined || !this.fillings.take(casting, next)) return;
-      casting.fill.push({ id: `layer-${newId().slice(0, 8)}`, partId: part.id, fillingId: next, amount: { by: 'volume', m3: Math.min(USUAL_LAYER_M3, roomM3) } });
+      casting.fill.push({
+        id: `layer-${newId().slice(0, 8)}`,
+        partId: part.id,
+        fillingId: next,
+        amount: { by: 'volume', m3: Math.min(USUAL_LAYER_M3, roomM3) },
+      });
     });
   }
 
@@ -173,10 +230,19 @@ export class FillStation {
     this.open.edit('heaped', (part) => (part.heaped = choice === 'yes'));
   }
 
-  private editLayer(id: string, label: string, change: (layer: Casting['fill'][number], casting: Casting) => void, gesture?: string): void {
-    this.store.edit(label, (casting) => {
-      const layer = casting.fill.find((candidate) => candidate.id === id);
-      if (layer) change(layer, casting);
-    }, gesture);
+  private editLayer(
+    id: string,
+    label: string,
+    change: (layer: Casting['fill'][number], casting: Casting) => void,
+    gesture?: string,
+  ): void {
+    this.store.edit(
+      label,
+      (casting) => {
+        const layer = casting.fill.find((candidate) => candidate.id === id);
+        if (layer) change(layer, casting);
+      },
+      gesture,
+    );
   }
 }

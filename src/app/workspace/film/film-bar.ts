@@ -14,17 +14,48 @@ import { PICTURES_A_SECOND, ShellFilm } from './shell-film';
   template: `
     @if (film.frame(); as frame) {
       <div class="row">
-        <button type="button" class="ant-btn play" (click)="film.toggle()" [attr.aria-label]="film.playing() ? 'Pause' : 'Play'">
-          @if (film.playing()) { <svg lucidePause size="16" aria-hidden="true"></svg> } @else { <svg lucidePlay size="16" aria-hidden="true"></svg> }
+        <button
+          type="button"
+          class="ant-btn play"
+          (click)="film.toggle()"
+          [attr.aria-label]="film.playing() ? 'Pause' : 'Play'"
+        >
+          @if (film.playing()) {
+            <svg lucidePause size="16" aria-hidden="true"></svg>
+          } @else {
+            <svg lucidePlay size="16" aria-hidden="true"></svg>
+          }
         </button>
-        <input type="range" min="0" [max]="film.frames().length - 1" step="1" [value]="film.index()" (input)="show($event)" aria-label="Time" [attr.aria-valuetext]="clock() + ', ' + phase()" />
+        <input
+          type="range"
+          min="0"
+          [max]="film.frames().length - 1"
+          step="1"
+          [value]="film.index()"
+          (input)="show($event)"
+          aria-label="Time"
+          [attr.aria-valuetext]="clock() + ', ' + phase()"
+        />
         <output>{{ clock() }}</output>
         <button type="button" class="link" (click)="film.close()">Back to the result</button>
       </div>
-      <p><strong>{{ phase() }}</strong>@if (frame.flows) {, still running}. Rim {{ length(frame.readings.rimM) }}, wall {{ length(frame.readings.wallM) }}, base {{ length(frame.readings.baseM) }}. <span class="speed">{{ speed() }}</span></p>
+      <p>
+        <strong>{{ phase() }}</strong>
+        @if (frame.flows) {
+          , still running
+        }
+        . Rim {{ length(frame.readings.rimM) }}, wall {{ length(frame.readings.wallM) }}, base
+        {{ length(frame.readings.baseM) }}. <span class="speed">{{ speed() }}</span>
+      </p>
     } @else {
-      <button type="button" class="link" (click)="open()" [disabled]="film.waiting()">{{ film.waiting() ? 'Working out the film…' : 'Watch it run and set' }}</button>
-      @if (film.failed()) { <span role="status" class="failed">The computation gave no answer; nothing is lost. Try again in a moment.</span> }
+      <button type="button" class="link" (click)="open()" [disabled]="film.waiting()">
+        {{ film.waiting() ? 'Working out the film…' : 'Watch it run and set' }}
+      </button>
+      @if (film.failed()) {
+        <span role="status" class="failed"
+          >The computation gave no answer; nothing is lost. Try again in a moment.</span
+        >
+      }
     }
   `,
   styleUrl: './film-bar.less',

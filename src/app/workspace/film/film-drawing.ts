@@ -17,23 +17,57 @@ import { ShellFilm } from './shell-film';
     @if (picture(); as p) {
       <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height()" role="img" [attr.aria-label]="description()">
         <defs>
-          <pattern id="film-mold" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" class="mold-ground" /><path d="M0 0V7" class="mold-line" /></pattern>
-          <pattern id="film-runs" width="7" height="7" patternUnits="userSpaceOnUse"><rect width="7" height="7" [attr.fill]="stateShades().runs" /><circle cx="2" cy="2" r="1.1" class="mark" /><circle cx="5.5" cy="5.5" r="1.1" class="mark" /></pattern>
-          <pattern id="film-thickens" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" [attr.fill]="stateShades().thickens" /><path d="M0 0V6" class="mark-line" /></pattern>
-          <pattern id="film-holds" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" [attr.fill]="stateShades().holds" /><path d="M0 3H6" class="mark-line thin" /></pattern>
-          <pattern id="film-set" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" [attr.fill]="stateShades().set" /></pattern>
+          <pattern id="film-mold" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="7" height="7" class="mold-ground" />
+            <path d="M0 0V7" class="mold-line" />
+          </pattern>
+          <pattern id="film-runs" width="7" height="7" patternUnits="userSpaceOnUse">
+            <rect width="7" height="7" [attr.fill]="stateShades().runs" />
+            <circle cx="2" cy="2" r="1.1" class="mark" />
+            <circle cx="5.5" cy="5.5" r="1.1" class="mark" />
+          </pattern>
+          <pattern id="film-thickens" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="6" height="6" [attr.fill]="stateShades().thickens" />
+            <path d="M0 0V6" class="mark-line" />
+          </pattern>
+          <pattern id="film-holds" width="6" height="6" patternUnits="userSpaceOnUse">
+            <rect width="6" height="6" [attr.fill]="stateShades().holds" />
+            <path d="M0 3H6" class="mark-line thin" />
+          </pattern>
+          <pattern id="film-set" width="6" height="6" patternUnits="userSpaceOnUse">
+            <rect width="6" height="6" [attr.fill]="stateShades().set" />
+          </pattern>
         </defs>
-        <g [style.transform]="turned() ? 'scaleY(-1)' : 'none'" [style.transform-origin]="'0 ' + middleY() + 'px'" class="held">
+        <g
+          [style.transform]="turned() ? 'scaleY(-1)' : 'none'"
+          [style.transform-origin]="'0 ' + middleY() + 'px'"
+          class="held"
+        >
           <path [attr.d]="geometry().moldPath" fill="url(#film-mold)" class="mold" />
-          @for (path of p.setPaths; track $index) { <path [attr.d]="path" [attr.fill]="setShade($index)" class="coat" /> }
-          @for (stretch of p.filmPaths; track $index) { <path [attr.d]="stretch.path" [attr.fill]="'url(#film-' + stretch.state + ')'" /> }
+          @for (path of p.setPaths; track $index) {
+            <path [attr.d]="path" [attr.fill]="setShade($index)" class="coat" />
+          }
+          @for (stretch of p.filmPaths; track $index) {
+            <path [attr.d]="stretch.path" [attr.fill]="'url(#film-' + stretch.state + ')'" />
+          }
           <circle [attr.cx]="p.thin.x" [attr.cy]="p.thin.y" r="6" class="thin-spot" />
         </g>
-        <g class="down"><path [attr.d]="'M18 ' + (height() - 46) + 'v34m-5 -7l5 7l5 -7'" /><text x="2" [attr.y]="height() - 52" text-anchor="start">down</text></g>
-        <text class="thin-text" [attr.x]="width() - 8" [attr.y]="height() - 10" text-anchor="end">○ thinnest {{ thinText() }}</text>
+        <g class="down">
+          <path [attr.d]="'M18 ' + (height() - 46) + 'v34m-5 -7l5 7l5 -7'" />
+          <text x="2" [attr.y]="height() - 52" text-anchor="start">down</text>
+        </g>
+        <text class="thin-text" [attr.x]="width() - 8" [attr.y]="height() - 10" text-anchor="end">
+          ○ thinnest {{ thinText() }}
+        </text>
       </svg>
       <ul class="states" aria-label="How far the chocolate has come">
-        @for (state of states; track state) { <li><svg width="22" height="12" aria-hidden="true"><rect width="22" height="12" [attr.fill]="'url(#film-' + state + ')'" /></svg>{{ names[state] }}</li> }
+        @for (state of states; track state) {
+          <li>
+            <svg width="22" height="12" aria-hidden="true">
+              <rect width="22" height="12" [attr.fill]="'url(#film-' + state + ')'" /></svg
+            >{{ names[state] }}
+          </li>
+        }
       </ul>
     }
   `,
@@ -53,14 +87,19 @@ export class FilmDrawing {
   private readonly begins = computed(() => {
     const frames = this.film.frames();
     const coats = frames.length > 0 ? frames[frames.length - 1].coat + 1 : 0;
-    return Array.from({ length: coats }, (_, coat) => frames.find((frame) => frame.coat === coat)?.belowM ?? frames[0].belowM);
+    return Array.from(
+      { length: coats },
+      (_, coat) => frames.find((frame) => frame.coat === coat)?.belowM ?? frames[0].belowM,
+    );
   });
   protected readonly picture = computed(() => {
     const frame = this.film.frame();
     return frame && filmGeometry(this.plan().cavity, this.geometry(), frame, this.begins().slice(0, frame.coat + 1));
   });
   /** The coat that is shown. */
-  private readonly made = computed(() => this.plan().coatsMade[Math.min(this.film.frame()?.coat ?? 0, this.plan().coatsMade.length - 1)]);
+  private readonly made = computed(
+    () => this.plan().coatsMade[Math.min(this.film.frame()?.coat ?? 0, this.plan().coatsMade.length - 1)],
+  );
   /** Tipped out, or standing upside down: drawn that way up. */
   protected readonly turned = computed(() => {
     const phase = this.film.frame()?.phase;

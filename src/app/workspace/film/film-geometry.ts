@@ -19,13 +19,21 @@ export interface FilmGeometry {
  * Lays out one picture of the film in a section: what has set, coat by coat, and the film in stretches of one state. Pure.
  * @param begins what had set when each coat so far began, m at each point of the profile
  */
-export function filmGeometry(cavity: Cavity, base: SectionGeometry, frame: ShellFrame, begins: readonly Float32Array[]): FilmGeometry {
+export function filmGeometry(
+  cavity: Cavity,
+  base: SectionGeometry,
+  frame: ShellFrame,
+  begins: readonly Float32Array[],
+): FilmGeometry {
   const { radiusM, heightM, slope, areaFactor } = cavity.profile;
   const side = cavity.outward ? -1 : 1;
   const spot = (i: number, t: number): Spot => {
     const along = side * t * base.exaggeration * (cavity.outward ? 1 : areaFactor[i]);
     const r = i === 0 ? 0 : Math.max(0, radiusM[i] - along * Math.sin(slope[i]));
-    return { x: base.axisX + r * base.pxPerM, y: base.rimY + (cavity.depthM - heightM[i] - along * Math.cos(slope[i])) * base.pxPerM };
+    return {
+      x: base.axisX + r * base.pxPerM,
+      y: base.rimY + (cavity.depthM - heightM[i] - along * Math.cos(slope[i])) * base.pxPerM,
+    };
   };
   const last = radiusM.length - 1;
   const stretch = (lower: ArrayLike<number>, upper: (i: number) => number, from: number, to: number): string => {
@@ -38,7 +46,7 @@ export function filmGeometry(cavity: Cavity, base: SectionGeometry, frame: Shell
   const setPaths = bounds.slice(1).map((upper, k) => stretch(bounds[k], (i) => upper[i], 0, last));
   const total = (i: number): number => frame.belowM[i] + frame.filmM[i];
   const filmPaths: { state: FilmState; path: string }[] = [];
-  for (let from = 0; from < last; ) {
+  for (let from = 0; from < last;) {
     const state = filmState(frame.filmSet[from]);
     let to = from + 1;
     while (to < last && filmState(frame.filmSet[to]) === state) to++;
@@ -50,7 +58,10 @@ export function filmGeometry(cavity: Cavity, base: SectionGeometry, frame: Shell
   return { setPaths, filmPaths, thin: spot(thin, total(thin)), thinM: total(thin) };
 }
 
-const outlineOf = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
+const outlineOf = line<Spot>(
+  (spot) => spot.x,
+  (spot) => spot.y,
+).digits(2);
 
 function closed(spots: readonly Spot[]): string {
   return `${outlineOf([...spots]) ?? ''}Z`;

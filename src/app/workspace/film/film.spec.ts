@@ -39,7 +39,9 @@ describe('the film of a shell', () => {
     expect(bench.text).toContain('Coat 1: stands full');
     film.show(40);
     await bench.settle();
-    expect(bench.text).toMatch(/Coat 1: tipped out, rocked and tapped, still running\. Rim [\d.]+ mm, wall [\d.]+ mm, base [\d.]+ mm\. Shown \d+ times faster than in life/);
+    expect(bench.text).toMatch(
+      /Coat 1: tipped out, rocked and tapped, still running\. Rim [\d.]+ mm, wall [\d.]+ mm, base [\d.]+ mm\. Shown \d+ times faster than in life/,
+    );
     film.show(film.frames().length);
     await bench.settle();
     expect(bench.text).toContain('Coat 2: fridge, upside down');
@@ -94,9 +96,15 @@ describe('a picture of the film', () => {
   });
 
   it('is one stretch while all of it runs, and of several states while it sets', () => {
-    expect(filmGeometry(draft.cavity, base, drain, [frames[0].belowM]).filmPaths.map(({ state }) => state)).toEqual(['runs']);
+    expect(filmGeometry(draft.cavity, base, drain, [frames[0].belowM]).filmPaths.map(({ state }) => state)).toEqual([
+      'runs',
+    ]);
     // The next coat goes on as soon as the first can be touched: all of it sets in the last.
-    const states = new Set(frames.flatMap((frame) => filmGeometry(draft.cavity, base, frame, [frames[0].belowM]).filmPaths.map(({ state }) => state)));
+    const states = new Set(
+      frames.flatMap((frame) =>
+        filmGeometry(draft.cavity, base, frame, [frames[0].belowM]).filmPaths.map(({ state }) => state),
+      ),
+    );
     expect(states).toEqual(new Set(['runs', 'thickens', 'holds', 'set']));
   });
 
@@ -108,6 +116,16 @@ describe('a picture of the film', () => {
 });
 
 describe('times of the film', () => {
-  it.each([[0.4, '0 s'], [59.6, '1 min 00 s'], [75, '1 min 15 s'], [600, '10 min 00 s']])('writes %f s as %s', (seconds, shown) => expect(clockText(seconds)).toBe(shown));
-  it.each([[1.2, 'as fast as in life'], [6, '6 times faster than in life'], [63, '60 times faster than in life'], [148, '100 times faster than in life']])('says of %f', (times, said) => expect(speedText(times)).toBe(said));
+  it.each([
+    [0.4, '0 s'],
+    [59.6, '1 min 00 s'],
+    [75, '1 min 15 s'],
+    [600, '10 min 00 s'],
+  ])('writes %f s as %s', (seconds, shown) => expect(clockText(seconds)).toBe(shown));
+  it.each([
+    [1.2, 'as fast as in life'],
+    [6, '6 times faster than in life'],
+    [63, '60 times faster than in life'],
+    [148, '100 times faster than in life'],
+  ])('says of %f', (times, said) => expect(speedText(times)).toBe(said));
 });

@@ -28,7 +28,13 @@ export class ShellFilm {
   readonly frame = computed<ShellFrame | undefined>(() => {
     const frame: ShellFrame | undefined = this.frames()[this.index()];
     const draft = this.plans.draft();
-    return frame && draft && filmOf(draft) === this.of && !draft.coat.body && draft.cavity.profile.arcM.length === frame.belowM.length ? frame : undefined;
+    return frame &&
+      draft &&
+      filmOf(draft) === this.of &&
+      !draft.coat.body &&
+      draft.cavity.profile.arcM.length === frame.belowM.length
+      ? frame
+      : undefined;
   });
   private newest = 0;
   /** Whose film it is. */
@@ -37,12 +43,21 @@ export class ShellFilm {
   constructor() {
     const still = typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
     toObservable(this.playing)
-      .pipe(switchMap((playing) => (playing ? interval(still ? 1000 : 1000 / PICTURES_A_SECOND) : EMPTY)), takeUntilDestroyed())
+      .pipe(
+        switchMap((playing) => (playing ? interval(still ? 1000 : 1000 / PICTURES_A_SECOND) : EMPTY)),
+        takeUntilDestroyed(),
+      )
       .subscribe(() => this.advance(still ? STILL_STEP : 1));
     // Another shell has another film: shown from the same place, or closed with its casting.
     toObservable(this.plans.simulatedDraft)
-      .pipe(pairwise(), filter(() => this.frames().length > 0), takeUntilDestroyed())
-      .subscribe(([before, now]) => (before && now && filmOf(before) === filmOf(now) && !now.coat.body ? void this.load() : this.close()));
+      .pipe(
+        pairwise(),
+        filter(() => this.frames().length > 0),
+        takeUntilDestroyed(),
+      )
+      .subscribe(([before, now]) =>
+        before && now && filmOf(before) === filmOf(now) && !now.coat.body ? void this.load() : this.close(),
+      );
   }
 
   /** Takes the pictures and plays them from the beginning. */

@@ -7,7 +7,11 @@ import { ShellFilm } from './shell-film';
 
 const HEIGHT = 138;
 const MARGIN = { left: 34, right: 52, top: 8, bottom: 22 } as const;
-const LINES = [['baseM', 'base'], ['wallM', 'wall'], ['rimM', 'rim']] as const;
+const LINES = [
+  ['baseM', 'base'],
+  ['wallM', 'wall'],
+  ['rimM', 'rim'],
+] as const;
 
 /** Thickness at rim, wall and base over the time of the film. */
 @Component({
@@ -15,19 +19,37 @@ const LINES = [['baseM', 'base'], ['wallM', 'wall'], ['rimM', 'rim']] as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (chart(); as c) {
-      <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" role="img" aria-label="Thickness at rim, wall and base over time">
+      <svg
+        [attr.viewBox]="'0 0 ' + width() + ' ' + height"
+        [attr.height]="height"
+        width="100%"
+        role="img"
+        aria-label="Thickness at rim, wall and base over time"
+      >
         @for (tick of c.ticks; track tick.name) {
           <path class="grid" [attr.d]="'M' + margin.left + ' ' + tick.y + 'H' + (width() - margin.right)" />
           <text [attr.x]="margin.left - 8" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
         }
-        @for (minute of c.minutes; track minute.name) { <text [attr.x]="minute.x" [attr.y]="height - 4" text-anchor="middle">{{ minute.name }}</text> }
+        @for (minute of c.minutes; track minute.name) {
+          <text [attr.x]="minute.x" [attr.y]="height - 4" text-anchor="middle">{{ minute.name }}</text>
+        }
         @for (one of c.lines; track one.name) {
           <path [attr.d]="one.path" class="line" [class]="one.name" />
           <text [attr.x]="width() - margin.right + 6" [attr.y]="one.y + 4" class="name">{{ one.name }}</text>
         }
-        <text [attr.x]="width() - margin.right" [attr.y]="margin.top + 10" text-anchor="end" class="unit">{{ c.unit }}</text>
+        <text [attr.x]="width() - margin.right" [attr.y]="margin.top + 10" text-anchor="end" class="unit">
+          {{ c.unit }}
+        </text>
       </svg>
-      <svg class="over" [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" aria-hidden="true"><path class="now" [attr.d]="'M' + nowX() + ' ' + margin.top + 'V' + (height - margin.bottom)" /></svg>
+      <svg
+        class="over"
+        [attr.viewBox]="'0 0 ' + width() + ' ' + height"
+        [attr.height]="height"
+        width="100%"
+        aria-hidden="true"
+      >
+        <path class="now" [attr.d]="'M' + nowX() + ' ' + margin.top + 'V' + (height - margin.bottom)" />
+      </svg>
     }
   `,
   styleUrls: ['../section/thickness-curve.less', './thickness-times.less'],
@@ -52,7 +74,12 @@ export class ThicknessTimes {
     const perUnit = us ? 0.0254 : 0.001;
     // The pour itself, many times thicker than what stays, would press everything else down to the floor of the drawing.
     const still = frames.filter((frame) => frame.phase === 'set');
-    const top = Math.max(...(still.length > 0 ? still : frames).map(({ readings }) => Math.max(readings.rimM, readings.wallM, readings.baseM))) * 1.15;
+    const top =
+      Math.max(
+        ...(still.length > 0 ? still : frames).map(({ readings }) =>
+          Math.max(readings.rimM, readings.wallM, readings.baseM),
+        ),
+      ) * 1.15;
     const x = this.timeScale();
     const y = scaleLinear([0, top / perUnit], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
     const span = x.domain()[1] / 60;
@@ -66,8 +93,13 @@ export class ThicknessTimes {
       ticks: y.ticks(4).map((tick) => ({ y: y(tick), name: String(tick) })),
       minutes: minutes.map((minute) => ({ x: x(minute * 60), name: `${minute} min` })),
       lines: ends.map(({ key, name, y: at }) => ({
-        name, y: at,
-        path: line<(typeof frames)[number]>(({ seconds }) => x(seconds), ({ readings }) => Math.max(MARGIN.top, y(readings[key] / perUnit))).digits(1)([...frames]) ?? '',
+        name,
+        y: at,
+        path:
+          line<(typeof frames)[number]>(
+            ({ seconds }) => x(seconds),
+            ({ readings }) => Math.max(MARGIN.top, y(readings[key] / perUnit)),
+          ).digits(1)([...frames]) ?? '',
       })),
     };
   });

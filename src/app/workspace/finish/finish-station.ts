@@ -40,10 +40,14 @@ export class FinishStation {
   protected readonly kinds = KINDS;
   protected readonly full = computed(() => (this.plan()?.casting.finishes.length ?? 0) >= MOST.finishes);
   protected readonly stuckOn = computed(() => [
-    ...(this.plan()?.parts ?? []).filter(({ part }) => part.role === 'ornament').map(({ part }) => ({ value: OF_PART + part.id, name: `${part.name}, cast here` })),
+    ...(this.plan()?.parts ?? [])
+      .filter(({ part }) => part.role === 'ornament')
+      .map(({ part }) => ({ value: OF_PART + part.id, name: `${part.name}, cast here` })),
     ...this.fillings.options().map(({ value, name }) => ({ value: OF_PANTRY + value, name })),
   ]);
-  protected readonly usesDust = computed(() => this.plan()?.casting.finishes.some(({ kind }) => kind === 'dust' || kind === 'paint') ?? false);
+  protected readonly usesDust = computed(
+    () => this.plan()?.casting.finishes.some(({ kind }) => kind === 'dust' || kind === 'paint') ?? false,
+  );
 
   protected sourceOf(finish: Finish): string {
     const plan = this.plan();
@@ -79,7 +83,8 @@ export class FinishStation {
 
   protected setFilling(id: string, fillingId: string): void {
     this.change(id, 'what is put on', (finish, casting) => {
-      if (finish.kind === 'sprinkle' && this.fillings.take(casting, fillingId)) Object.assign(finish, { fillingId, name: this.nameOf(casting, fillingId) });
+      if (finish.kind === 'sprinkle' && this.fillings.take(casting, fillingId))
+        Object.assign(finish, { fillingId, name: this.nameOf(casting, fillingId) });
     });
   }
 
@@ -89,7 +94,10 @@ export class FinishStation {
       const its = choice.slice(OF_PART.length);
       if (choice.startsWith(OF_PART)) {
         delete finish.fillingId;
-        Object.assign(finish, { partId: its, name: casting.parts.find((part) => part.id === its)?.name ?? finish.name });
+        Object.assign(finish, {
+          partId: its,
+          name: casting.parts.find((part) => part.id === its)?.name ?? finish.name,
+        });
       } else if (this.fillings.take(casting, its)) {
         delete finish.partId;
         Object.assign(finish, { fillingId: its, name: this.nameOf(casting, its) });
@@ -98,9 +106,14 @@ export class FinishStation {
   }
 
   protected setNumber(id: string, key: 'share' | 'lineM' | 'count', value: number): void {
-    this.change(id, 'finish', (finish) => {
-      if (key in finish) Object.assign(finish, { [key]: value });
-    }, `${id} ${key}`);
+    this.change(
+      id,
+      'finish',
+      (finish) => {
+        if (key in finish) Object.assign(finish, { [key]: value });
+      },
+      `${id} ${key}`,
+    );
   }
 
   protected setDrying(id: string, seconds: number): void {
@@ -112,18 +125,27 @@ export class FinishStation {
     const meltId = casting.parts[0].coats[0].shares[0].meltId;
     const common = { id, name: FINISH_NAMES[kind], sets: [] };
     switch (kind) {
-      case 'drizzle': return { ...common, kind, meltId, share: 0.2, lineM: 0.002 };
+      case 'drizzle':
+        return { ...common, kind, meltId, share: 0.2, lineM: 0.002 };
       case 'dust':
-      case 'paint': return { ...common, kind, share: 0.2 };
+      case 'paint':
+        return { ...common, kind, share: 0.2 };
       case 'sprinkle': {
-        const fillingId = this.fillings.options().find(({ value }) => value === 'seeds')?.value ?? this.fillings.options()[0]?.value;
-        return fillingId !== undefined && this.fillings.take(casting, fillingId) ? { ...common, name: this.nameOf(casting, fillingId), kind, fillingId, share: 0.15 } : undefined;
+        const fillingId =
+          this.fillings.options().find(({ value }) => value === 'seeds')?.value ?? this.fillings.options()[0]?.value;
+        return fillingId !== undefined && this.fillings.take(casting, fillingId)
+          ? { ...common, name: this.nameOf(casting, fillingId), kind, fillingId, share: 0.15 }
+          : undefined;
       }
       case 'stickOn': {
         const ornament = casting.parts.find(({ role }) => role === 'ornament');
-        if (ornament) return { ...common, name: ornament.name, kind, meltId, partId: ornament.id, count: ornament.perPiece };
-        const fillingId = this.fillings.options().find(({ value }) => value === 'lentils')?.value ?? this.fillings.options()[0]?.value;
-        return fillingId !== undefined && this.fillings.take(casting, fillingId) ? { ...common, name: this.nameOf(casting, fillingId), kind, meltId, fillingId, count: 1 } : undefined;
+        if (ornament)
+          return { ...common, name: ornament.name, kind, meltId, partId: ornament.id, count: ornament.perPiece };
+        const fillingId =
+          this.fillings.options().find(({ value }) => value === 'lentils')?.value ?? this.fillings.options()[0]?.value;
+        return fillingId !== undefined && this.fillings.take(casting, fillingId)
+          ? { ...common, name: this.nameOf(casting, fillingId), kind, meltId, fillingId, count: 1 }
+          : undefined;
       }
     }
   }
@@ -132,10 +154,19 @@ export class FinishStation {
     return fillings.find(({ id }) => id === fillingId)?.name ?? '';
   }
 
-  private change(id: string, label: string, change: (finish: Finish, casting: Casting) => void, gesture?: string): void {
-    this.store.edit(label, (casting) => {
-      const finish = casting.finishes.find((candidate) => candidate.id === id);
-      if (finish) change(finish, casting);
-    }, gesture);
+  private change(
+    id: string,
+    label: string,
+    change: (finish: Finish, casting: Casting) => void,
+    gesture?: string,
+  ): void {
+    this.store.edit(
+      label,
+      (casting) => {
+        const finish = casting.finishes.find((candidate) => candidate.id === id);
+        if (finish) change(finish, casting);
+      },
+      gesture,
+    );
   }
 }

@@ -32,10 +32,22 @@ export class CastingHeader {
   protected readonly summary = computed(() => {
     const { pieces, due } = this.casting();
     const late = this.time.lateness();
-    const ready = late && 'readyS' in late ? `late: wanted by ${dueText(due)}, ready at ${startText(late.readyS, due)} at the earliest` : `ready by ${dueText(due)}`;
+    const ready =
+      late && 'readyS' in late
+        ? `late: wanted by ${dueText(due)}, ready at ${startText(late.readyS, due)} at the earliest`
+        : `ready by ${dueText(due)}`;
     return `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ${ready}`;
   });
-  protected readonly saved = computed(() => ({ saved: 'Saved', saving: 'Saving…', memory: 'Not saved here', full: 'Not saved: storage full', silent: 'Not saved here' })[this.storage.state()]);
+  protected readonly saved = computed(
+    () =>
+      ({
+        saved: 'Saved',
+        saving: 'Saving…',
+        memory: 'Not saved here',
+        full: 'Not saved: storage full',
+        silent: 'Not saved here',
+      })[this.storage.state()],
+  );
   protected readonly unsaved = computed(() => this.storage.state() !== 'saved' && this.storage.state() !== 'saving');
 
   private castingSeen = '';
@@ -46,7 +58,8 @@ export class CastingHeader {
       const { id, name } = this.casting();
       const undone = this.store.undoneCount();
       untracked(() => {
-        const stays = (this.focused() || this.nameProblem() !== '') && id === this.castingSeen && undone === this.undoneSeen;
+        const stays =
+          (this.focused() || this.nameProblem() !== '') && id === this.castingSeen && undone === this.undoneSeen;
         this.castingSeen = id;
         this.undoneSeen = undone;
         if (!stays) this.name.set(name);
@@ -58,9 +71,13 @@ export class CastingHeader {
     this.name.set((event.target as HTMLInputElement).value);
     const name = tidyName(this.name());
     if (this.nameProblem() === '') {
-      this.store.edit('name', (casting) => {
-        casting.name = name;
-      }, 'name');
+      this.store.edit(
+        'name',
+        (casting) => {
+          casting.name = name;
+        },
+        'name',
+      );
     }
   }
 }

@@ -13,7 +13,12 @@ import { SCHOOL_NAMES } from '../../wording/names';
 import { chartBands, planInBrief, schoolRisk, stepWordings } from '../../wording/melting';
 
 const ALONE = 'none';
-const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = { microwave: 'bowlful', doubleBoiler: 'bowlful', bag: 'bag', tube: 'tube' };
+const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = {
+  microwave: 'bowlful',
+  doubleBoiler: 'bowlful',
+  bag: 'bag',
+  tube: 'tube',
+};
 
 /** From solid chocolate to a bowl that is right: its figures, the curve of temperature over time, what to do step by step. */
 @Component({
@@ -46,13 +51,23 @@ export class MeltPlanView {
   protected readonly others = computed(() => {
     const made = this.made();
     const schools = made ? schoolsFor(made.input.way).filter((school) => school !== made.input.school) : [];
-    return [{ value: ALONE as School | typeof ALONE, name: 'no other school' }, ...schools.map((value) => ({ value: value as School | typeof ALONE, name: SCHOOL_NAMES[value] }))];
+    return [
+      { value: ALONE as School | typeof ALONE, name: 'no other school' },
+      ...schools.map((value) => ({ value: value as School | typeof ALONE, name: SCHOOL_NAMES[value] })),
+    ];
   });
-  protected readonly against = computed(() => (this.others().some(({ value }) => value === this.wanted()) ? this.wanted() : ALONE));
+  protected readonly against = computed(() =>
+    this.others().some(({ value }) => value === this.wanted()) ? this.wanted() : ALONE,
+  );
   private readonly other = computed(() => {
     const made = this.made();
     const school = this.against();
-    return made && school !== ALONE ? planSchool({ ...made.input, workingC: workingBy(school, made.input.workingC, made.input.bands), kg: made.perLotKg }, school) : undefined;
+    return made && school !== ALONE
+      ? planSchool(
+          { ...made.input, workingC: workingBy(school, made.input.workingC, made.input.bands), kg: made.perLotKg },
+          school,
+        )
+      : undefined;
   });
   protected readonly compared = computed(() => {
     const made = this.made();
@@ -60,7 +75,9 @@ export class MeltPlanView {
     if (!made || !other) return undefined;
     const system = this.units.system();
     return [made.plan, other].map((plan) => ({
-      name: SCHOOL_NAMES[plan.school], ...planInBrief(plan, system), risk: schoolRisk(plan.school, made.input.kind),
+      name: SCHOOL_NAMES[plan.school],
+      ...planInBrief(plan, system),
+      risk: schoolRisk(plan.school, made.input.kind),
       steps: stepWordings(plan.steps, made.input.way, system),
     }));
   });
@@ -68,7 +85,10 @@ export class MeltPlanView {
     const made = this.made();
     const other = this.other();
     if (!made) return [];
-    return [{ name: SCHOOL_NAMES[made.plan.school], points: made.plan.curve }, ...(other ? [{ name: SCHOOL_NAMES[other.school], points: other.curve, second: true }] : [])];
+    return [
+      { name: SCHOOL_NAMES[made.plan.school], points: made.plan.curve },
+      ...(other ? [{ name: SCHOOL_NAMES[other.school], points: other.curve, second: true }] : []),
+    ];
   });
   protected readonly bands = computed(() => {
     const made = this.made();

@@ -36,7 +36,11 @@ afterEach(() => {
 });
 
 const replanned = async (): Promise<void> => {
-  await until(() => TestBed.inject(PlanService).chillSource() === 'worker' && TestBed.inject(PlanService).plan()?.casting === store.current());
+  await until(
+    () =>
+      TestBed.inject(PlanService).chillSource() === 'worker' &&
+      TestBed.inject(PlanService).plan()?.casting === store.current(),
+  );
   await bench.settle();
 };
 
@@ -49,12 +53,20 @@ describe('Melt station', () => {
 
   it('takes a chocolate or a tint from the pantry as a copy, with the school and temperature that suit it', async () => {
     await bench.choose('Chocolate, from the pantry', 'pebble');
-    expect(casting().melts[0]).toMatchObject({ source: { kind: 'chocolate', chocolateId: 'pebble' }, school: 'meltOnly', workingC: 36 });
+    expect(casting().melts[0]).toMatchObject({
+      source: { kind: 'chocolate', chocolateId: 'pebble' },
+      school: 'meltOnly',
+      workingC: 36,
+    });
     await replanned();
     expect(bench.text).not.toContain('Melted at first');
     await bench.choose('Chocolate, from the pantry', 'rosehip');
     await replanned();
-    expect(casting().melts[0]).toMatchObject({ source: { kind: 'tint', tintId: 'rosehip' }, school: 'seeding', workingC: 29.5 });
+    expect(casting().melts[0]).toMatchObject({
+      source: { kind: 'tint', tintId: 'rosehip' },
+      school: 'seeding',
+      workingC: 29.5,
+    });
     expect(bench.text).toMatch(/\d+ g Linen, \d+ g Red oil-based colour\. Make it all at once/);
     store.undo();
     expect(casting().melts[0].source).toEqual({ kind: 'chocolate', chocolateId: 'pebble' });
@@ -104,7 +116,9 @@ describe('Melt station', () => {
   it('offers only melting for a closed bag, where no seed can be stirred in', async () => {
     await bench.choose('Melted', 'bag');
     await replanned();
-    expect([...bench.field('School').querySelectorAll('option')].map((option) => option.textContent)).toEqual(['melt only']);
+    expect([...bench.field('School').querySelectorAll('option')].map((option) => option.textContent)).toEqual([
+      'melt only',
+    ]);
     expect(bench.text).toContain('Bags:');
     const steps = await Bench.of(MeltPlanView);
     expect(steps.text).toContain('then knead');
@@ -139,12 +153,15 @@ describe('Melt station', () => {
     expect(casting().kitchen.roomC).toBe(24);
   });
 
-  it.each(['31.5 °C and a great deal more than forty letters', 'hot', '', '99', '-5'])('keeps “%s” as typed, marked, and plans with the last good temperature', async (typed) => {
-    await bench.type('Worked at', typed);
-    expect(bench.field('Worked at').value).toBe(typed);
-    expect(bench.field('Worked at').getAttribute('aria-invalid')).toBe('true');
-    expect(casting().melts[0].workingC).toBe(31.5);
-  });
+  it.each(['31.5 °C and a great deal more than forty letters', 'hot', '', '99', '-5'])(
+    'keeps “%s” as typed, marked, and plans with the last good temperature',
+    async (typed) => {
+      await bench.type('Worked at', typed);
+      expect(bench.field('Worked at').value).toBe(typed);
+      expect(bench.field('Worked at').getAttribute('aria-invalid')).toBe('true');
+      expect(casting().melts[0].workingC).toBe(31.5);
+    },
+  );
 });
 
 describe('the plan of a melt', () => {
@@ -153,9 +170,13 @@ describe('the plan of a melt', () => {
     const steps = plan.all('.steps li').map((step) => step.textContent ?? '');
     expect(steps).toHaveLength(made().plan.steps.length);
     expect(steps[0]).toMatch(/^\d+ sat 80 %, then stir[\d.]+ °C$/);
-    expect(steps.some((step) => /Seed, .*stir in \d+ g of fine chopped/.test(step) && step.endsWith('32 °C'))).toBe(true);
+    expect(steps.some((step) => /Seed, .*stir in \d+ g of fine chopped/.test(step) && step.endsWith('32 °C'))).toBe(
+      true,
+    );
     expect(steps.at(-1)).toMatch(/Warm.*31\.5 °C$/);
-    expect(plan.all('canvas')[0].getAttribute('aria-label')).toMatch(/Temperature over time\. seeding: up to 4[45](\.\d)? °C/);
+    expect(plan.all('canvas')[0].getAttribute('aria-label')).toMatch(
+      /Temperature over time\. seeding: up to 4[45](\.\d)? °C/,
+    );
     expect(plan.text).toMatch(/Seed to chop\d+ g\d+ to \d+ g/);
   });
 

@@ -7,7 +7,15 @@ import { inBowl, madeOf, schoolsFor } from '../../../core/plan/melts';
 import { workingEffect } from '../../../core/plan/working-effect';
 import type { Casting, Melt } from '../../../core/record/casting';
 import { turnInto } from '../../../core/record/melting';
-import { JACKETS, MELTING_WAYS, THINNERS, type Jacket, type MeltingWay, type School, type Thinner } from '../../../core/record/choices';
+import {
+  JACKETS,
+  MELTING_WAYS,
+  THINNERS,
+  type Jacket,
+  type MeltingWay,
+  type School,
+  type Thinner,
+} from '../../../core/record/choices';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf, meltOf, tintOf } from '../../../core/record/references';
 import { tintAmounts } from '../../../core/record/melted';
@@ -49,8 +57,14 @@ export class MeltStation {
   protected readonly limits = LIMITS;
   protected readonly ways = MELTING_WAYS.map((value) => ({ value, name: WAY_NAMES[value] }));
   protected readonly jackets = JACKETS.map((value) => ({ value, name: JACKET_NAMES[value] }));
-  protected readonly pouring = [{ value: 'no' as const, name: 'in that bowl' }, { value: 'yes' as const, name: 'in a second, cool bowl' }];
-  protected readonly thinners = [{ value: NO_THINNER as ThinnerChoice, name: 'nothing' }, ...THINNERS.map((value) => ({ value: value as ThinnerChoice, name: THINNER_NAMES[value] }))];
+  protected readonly pouring = [
+    { value: 'no' as const, name: 'in that bowl' },
+    { value: 'yes' as const, name: 'in a second, cool bowl' },
+  ];
+  protected readonly thinners = [
+    { value: NO_THINNER as ThinnerChoice, name: 'nothing' },
+    ...THINNERS.map((value) => ({ value: value as ThinnerChoice, name: THINNER_NAMES[value] })),
+  ];
 
   private readonly open = inject(OpenMelt);
   private readonly part = inject(OpenPart);
@@ -58,9 +72,16 @@ export class MeltStation {
   /** The melts of the casting, where there are several. */
   protected readonly melts = computed(() => {
     const plan = this.plan();
-    return plan && plan.melts.length > 1 ? plan.melts.map(({ input }) => ({ value: input.meltId, name: chocolateOf(plan.casting, meltOf(plan.casting, input.meltId)).name })) : [];
+    return plan && plan.melts.length > 1
+      ? plan.melts.map(({ input }) => ({
+          value: input.meltId,
+          name: chocolateOf(plan.casting, meltOf(plan.casting, input.meltId)).name,
+        }))
+      : [];
   });
-  protected readonly inAll = computed(() => this.plan()?.batch.melts.find(({ meltId }) => meltId === this.made()?.input.meltId)?.melted);
+  protected readonly inAll = computed(
+    () => this.plan()?.batch.melts.find(({ meltId }) => meltId === this.made()?.input.meltId)?.melted,
+  );
   /** What is chosen follows at once; what comes of it follows with the plan. */
   private readonly draft = this.plans.draft;
   protected readonly melt = computed(() => {
@@ -74,7 +95,7 @@ export class MeltStation {
   });
   protected readonly sourceId = computed(() => {
     const source = this.melt()?.source;
-    return source?.kind === 'tint' ? source.tintId : source?.chocolateId ?? '';
+    return source?.kind === 'tint' ? source.tintId : (source?.chocolateId ?? '');
   });
   private readonly from = inject(Sources);
   protected readonly sources = this.from.options;
@@ -89,15 +110,22 @@ export class MeltStation {
   });
   protected readonly bowls = computed(() => {
     const way = this.melt()?.way;
-    return (this.draft()?.casting.kitchen.bowls ?? []).map(({ id, name, material }) => ({ value: id, name: way === 'microwave' && !BOWL_MATTER[material].microwave ? `${name} (not for the microwave)` : name }));
+    return (this.draft()?.casting.kitchen.bowls ?? []).map(({ id, name, material }) => ({
+      value: id,
+      name: way === 'microwave' && !BOWL_MATTER[material].microwave ? `${name} (not for the microwave)` : name,
+    }));
   });
   protected readonly inBowl = computed(() => inBowl(this.melt()?.way ?? 'microwave'));
-  protected readonly schools = computed(() => schoolsFor(this.melt()?.way ?? 'microwave').map((value) => ({ value, name: SCHOOL_NAMES[value] })));
+  protected readonly schools = computed(() =>
+    schoolsFor(this.melt()?.way ?? 'microwave').map((value) => ({ value, name: SCHOOL_NAMES[value] })),
+  );
   protected readonly school = computed<School>(() => (this.inBowl() ? (this.melt()?.school ?? 'seeding') : 'meltOnly'));
   protected readonly bandText = computed(() => {
     const chocolate = this.chocolate();
     const system = this.units.system();
-    return chocolate ? `${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}; the packet wins` : '';
+    return chocolate
+      ? `${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}; the packet wins`
+      : '';
   });
   /** What working it cooler or warmer than the middle of its band does to the rim; beside the middle, what a degree less would do. */
   protected readonly effect = computed(() => {
@@ -107,12 +135,20 @@ export class MeltStation {
     const { bands, workingC, meltId } = made.input;
     const middle = (bands.workFromC + bands.workToC) / 2;
     const away = Math.abs(workingC - middle) >= 0.25;
-    const { rimM, otherC, otherRimM } = workingEffect(plan.casting, meltId, away ? middle : Math.max(LIMITS.workingC.low, workingC - 1), this.part.id());
+    const { rimM, otherC, otherRimM } = workingEffect(
+      plan.casting,
+      meltId,
+      away ? middle : Math.max(LIMITS.workingC.low, workingC - 1),
+      this.part.id(),
+    );
     const system = this.units.system();
-    const hundredth = (m: number): string => (system === 'us' ? `${(Math.abs(m) / 0.0254).toFixed(3)} in` : `${(Math.abs(m) * 1e3).toFixed(2)} mm`);
+    const hundredth = (m: number): string =>
+      system === 'us' ? `${(Math.abs(m) / 0.0254).toFixed(3)} in` : `${(Math.abs(m) * 1e3).toFixed(2)} mm`;
     const other = text(otherC, 'temperature', system);
-    if (Math.abs(rimM - otherRimM) < UNSEEN_M) return `At ${other} the rim would come out the same: what is spooned or pressed stays.`;
-    if (away) return `Here the rim comes out ${hundredth(rimM - otherRimM)} ${rimM >= otherRimM ? 'thicker' : 'thinner'} than at ${other}.`;
+    if (Math.abs(rimM - otherRimM) < UNSEEN_M)
+      return `At ${other} the rim would come out the same: what is spooned or pressed stays.`;
+    if (away)
+      return `Here the rim comes out ${hundredth(rimM - otherRimM)} ${rimM >= otherRimM ? 'thicker' : 'thinner'} than at ${other}.`;
     return `At ${other} the rim would come out ${hundredth(otherRimM - rimM)} ${otherRimM >= rimM ? 'thicker' : 'thinner'}.`;
   });
   protected readonly thinnerText = computed(() => {
@@ -132,7 +168,10 @@ export class MeltStation {
     const { chocolatesKg, coloursKg } = tintAmounts(tint, made.input.totalKg);
     const system = this.units.system();
     const parts = [
-      ...tint.chocolates.map(({ chocolateId }, i) => `${text(chocolatesKg[i], 'mass', system)} ${casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? ''}`),
+      ...tint.chocolates.map(
+        ({ chocolateId }, i) =>
+          `${text(chocolatesKg[i], 'mass', system)} ${casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? ''}`,
+      ),
       ...tint.colours.map(({ name }, i) => `${text(coloursKg[i], 'mass', system)} ${name}`),
     ];
     return { parts: parts.join(', '), atOnce: tint.allAtOnce };
@@ -198,9 +237,13 @@ export class MeltStation {
   }
 
   protected setThinnerShare(share: number): void {
-    this.change('thinning', (melt) => {
-      if (melt.thinning) melt.thinning.share = share;
-    }, 'thinning share');
+    this.change(
+      'thinning',
+      (melt) => {
+        if (melt.thinning) melt.thinning.share = share;
+      },
+      'thinning share',
+    );
   }
 
   protected takeKitchen(): void {
@@ -209,9 +252,13 @@ export class MeltStation {
 
   private change(label: string, change: (melt: Melt, casting: Casting) => void, gesture?: string): void {
     const id = this.melt()?.id;
-    this.store.edit(label, (casting) => {
-      const melt = casting.melts.find((candidate) => candidate.id === id);
-      if (melt) change(melt, casting);
-    }, gesture && `${gesture} ${id}`);
+    this.store.edit(
+      label,
+      (casting) => {
+        const melt = casting.melts.find((candidate) => candidate.id === id);
+        if (melt) change(melt, casting);
+      },
+      gesture && `${gesture} ${id}`,
+    );
   }
 }

@@ -18,18 +18,73 @@ const LEVELS = 40;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (chart(); as c) {
-      <svg [attr.viewBox]="'0 0 ' + width() + ' ' + height" [attr.height]="height" width="100%" role="img" [attr.aria-label]="c.description">
+      <svg
+        [attr.viewBox]="'0 0 ' + width() + ' ' + height"
+        [attr.height]="height"
+        width="100%"
+        role="img"
+        [attr.aria-label]="c.description"
+      >
         <path class="axis" [attr.d]="'M' + c.axisX + ' 6V' + (height - 24)" />
-        <path class="body" [attr.d]="c.body" /><path class="wall" [attr.d]="c.wall" />
+        <path class="body" [attr.d]="c.body" />
+        <path class="wall" [attr.d]="c.wall" />
         <text [attr.x]="c.axisX" [attr.y]="height - 4" text-anchor="middle">profile of the shell</text>
-        @for (tick of c.volumes; track tick.name) { <path class="grid" [attr.d]="'M' + tick.x + ' 8V' + (height - 24)" /><text [attr.x]="tick.x" [attr.y]="height - 10" text-anchor="middle">{{ tick.name }}</text> }
-        @for (tick of c.depths; track tick.name) { <path class="grid" [attr.d]="'M' + c.left + ' ' + tick.y + 'H' + (width() - 14)" /><text [attr.x]="c.left - 7" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text> }
+        @for (tick of c.volumes; track tick.name) {
+          <path class="grid" [attr.d]="'M' + tick.x + ' 8V' + (height - 24)" />
+          <text [attr.x]="tick.x" [attr.y]="height - 10" text-anchor="middle">{{ tick.name }}</text>
+        }
+        @for (tick of c.depths; track tick.name) {
+          <path class="grid" [attr.d]="'M' + c.left + ' ' + tick.y + 'H' + (width() - 14)" />
+          <text [attr.x]="c.left - 7" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
+        }
         <path class="curve" [attr.d]="c.curve" />
-        <text [attr.x]="width() - 16" [attr.y]="height - 32" text-anchor="end" class="said">{{ c.unit }} held, against depth in {{ c.depthUnit }}</text>
+        <text [attr.x]="width() - 16" [attr.y]="height - 32" text-anchor="end" class="said">
+          {{ c.unit }} held, against depth in {{ c.depthUnit }}
+        </text>
       </svg>
     }
   `,
-  styles: `:host { display: block; min-width: 0; height: 138px; } svg { display: block; } text { font: 12px var(--text); fill: var(--soft); font-variant-numeric: tabular-nums; } .grid { stroke: var(--rule); } .axis { stroke: var(--edge); stroke-dasharray: 5 4; } .body { fill: #eee4d6; } .wall { fill: none; stroke: var(--ink); stroke-width: 2; stroke-linejoin: round; } .curve { fill: none; stroke: var(--glaze); stroke-width: 2; } .said { paint-order: stroke; stroke: var(--page); stroke-width: 5px; }`,
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+      height: 138px;
+    }
+    svg {
+      display: block;
+    }
+    text {
+      font: 12px var(--text);
+      fill: var(--soft);
+      font-variant-numeric: tabular-nums;
+    }
+    .grid {
+      stroke: var(--rule);
+    }
+    .axis {
+      stroke: var(--edge);
+      stroke-dasharray: 5 4;
+    }
+    .body {
+      fill: #eee4d6;
+    }
+    .wall {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 2;
+      stroke-linejoin: round;
+    }
+    .curve {
+      fill: none;
+      stroke: var(--glaze);
+      stroke-width: 2;
+    }
+    .said {
+      paint-order: stroke;
+      stroke: var(--page);
+      stroke-width: 5px;
+    }
+  `,
 })
 export class CavityProfile {
   private readonly plans = inject(PlanService);
@@ -48,7 +103,10 @@ export class CavityProfile {
     const perM = Math.min((this.width() * 0.3) / spanM, (HEIGHT - 34) / depthM);
     const axisX = this.width() * 0.17;
     const rimY = 8 + (HEIGHT - 34 - depthM * perM) / 2;
-    const wall = Array.from(profile.radiusM, (r, i) => [axisX + r * perM, rimY + (depthM - profile.heightM[i]) * perM] as [number, number]);
+    const wall = Array.from(
+      profile.radiusM,
+      (r, i) => [axisX + r * perM, rimY + (depthM - profile.heightM[i]) * perM] as [number, number],
+    );
     const mirrored = wall.map(([x, y]) => [2 * axisX - x, y] as [number, number]).reverse();
     const left = this.width() * 0.42;
     const curve = depthCurve(profile);
@@ -60,7 +118,8 @@ export class CavityProfile {
     });
     const path = line().digits(1);
     return {
-      axisX, left,
+      axisX,
+      left,
       wall: path([...mirrored, ...wall]) ?? '',
       body: `${path([...mirrored, ...wall]) ?? ''}Z`,
       curve: path(at) ?? '',

@@ -49,7 +49,9 @@ export class MoldStation {
   protected readonly molds = computed(() => {
     const own = this.plan()?.moldRecord;
     const listed = this.library.molds().map(({ id, name }) => ({ value: id, name }));
-    return own && !listed.some((option) => option.value === own.id) ? [{ value: own.id, name: this.library.loaded() ? `${own.name} (this casting’s own)` : own.name }, ...listed] : listed;
+    return own && !listed.some((option) => option.value === own.id)
+      ? [{ value: own.id, name: this.library.loaded() ? `${own.name} (this casting’s own)` : own.name }, ...listed]
+      : listed;
   });
   /** The library holds a later state of this mold. */
   protected readonly newer = computed(() => {
@@ -57,12 +59,16 @@ export class MoldStation {
     const there = own && this.library.byId().get(own.id);
     return there && own && moldDiffers(there, own) ? there : undefined;
   });
-  protected readonly cavities = computed(() => (this.plan()?.moldRecord.cavities ?? []).map(({ id, name }) => ({ value: id, name })));
+  protected readonly cavities = computed(() =>
+    (this.plan()?.moldRecord.cavities ?? []).map(({ id, name }) => ({ value: id, name })),
+  );
   protected readonly care = computed(() => {
     const mold = this.plan()?.moldRecord;
     if (!mold) return '';
     const wanted = mold.care.map((care) => CARE_NAMES[care]).join(', ');
-    const dry = MOLD_MATTER[mold.material].rigid ? 'Bone dry: a water spot prints as a dull spot.' : 'Bone dry: any moisture ruins chocolate.';
+    const dry = MOLD_MATTER[mold.material].rigid
+      ? 'Bone dry: a water spot prints as a dull spot.'
+      : 'Bone dry: any moisture ruins chocolate.';
     return `${wanted ? `${wanted[0].toUpperCase()}${wanted.slice(1)}. ` : ''}${dry}`;
   });
   protected readonly together = computed(() => {
@@ -73,7 +79,10 @@ export class MoldStation {
     const plan = this.plan();
     const shape = this.cavity()?.shape;
     if (!plan || !shape || !plan.cavity.equivalent) return '';
-    const why = shape.kind === 'measured' ? 'Only its volume, width and depth are known' : `A ${SHAPE_NAMES[shape.kind]} is not turned about an axis`;
+    const why =
+      shape.kind === 'measured'
+        ? 'Only its volume, width and depth are known'
+        : `A ${SHAPE_NAMES[shape.kind]} is not turned about an axis`;
     return `${why}: coats, chill and section stand on the turned body that has the same room at every height, with the true wall counted.`;
   });
   protected readonly mug = computed(() => {
@@ -83,7 +92,13 @@ export class MoldStation {
     if (!plan || !shape || mug === undefined) return undefined;
     const room = mugRoomM(shape, plan.cavity, mug);
     const written = text(Math.abs(room), 'length', this.units.system());
-    return { fits: room >= 0, text: room >= 0 ? `Goes into the mug, with ${written} to spare.` : `Too wide for the mug by ${written}, with room to come open.` };
+    return {
+      fits: room >= 0,
+      text:
+        room >= 0
+          ? `Goes into the mug, with ${written} to spare.`
+          : `Too wide for the mug by ${written}, with room to come open.`,
+    };
   });
   protected readonly usualMugM = 0.08;
   protected readonly preps = PREPS.map((value) => ({ value, name: PREP_NAMES[value] }));
@@ -105,7 +120,11 @@ export class MoldStation {
   }
 
   protected setShape({ shape, key }: { readonly shape: CavityShape; readonly key: string }): void {
-    this.edit('cavity shape', (_, cavity) => (cavity.shape = structuredClone(shape) as MoldCavity['shape']), `shape ${key}`);
+    this.edit(
+      'cavity shape',
+      (_, cavity) => (cavity.shape = structuredClone(shape) as MoldCavity['shape']),
+      `shape ${key}`,
+    );
   }
 
   protected setCavities(count: number): void {
@@ -135,14 +154,21 @@ export class MoldStation {
   }
 
   protected setMug(mugDiameterM: number | undefined): void {
-    this.store.edit('mug', (casting) => {
-      if (mugDiameterM === undefined) delete casting.mugDiameterM;
-      else casting.mugDiameterM = mugDiameterM;
-    }, 'mug');
+    this.store.edit(
+      'mug',
+      (casting) => {
+        if (mugDiameterM === undefined) delete casting.mugDiameterM;
+        else casting.mugDiameterM = mugDiameterM;
+      },
+      'mug',
+    );
   }
 
   protected setPrep(prep: Prep): void {
-    this.open.edit('what is put in first', (part) => (part.prep = prep === 'nothing' ? [] : [{ id: 'prep-1', kind: prep, name: PREP_NAMES[prep] }]));
+    this.open.edit(
+      'what is put in first',
+      (part) => (part.prep = prep === 'nothing' ? [] : [{ id: 'prep-1', kind: prep, name: PREP_NAMES[prep] }]),
+    );
   }
 
   protected count(cavity: MoldCavity): number {
@@ -150,11 +176,15 @@ export class MoldStation {
   }
 
   private edit(label: string, change: (mold: Mold, cavity: MoldCavity) => void, gesture = label): void {
-    this.open.edit(label, (part, casting) => {
-      const mold = casting.molds.find((candidate) => candidate.id === part.moldId);
-      const cavity = mold?.cavities.find((candidate) => candidate.id === part.cavityId);
-      if (mold && cavity) change(mold, cavity);
-    }, gesture);
+    this.open.edit(
+      label,
+      (part, casting) => {
+        const mold = casting.molds.find((candidate) => candidate.id === part.moldId);
+        const cavity = mold?.cavities.find((candidate) => candidate.id === part.cavityId);
+        if (mold && cavity) change(mold, cavity);
+      },
+      gesture,
+    );
   }
 }
 

@@ -19,18 +19,33 @@ import { lateNote } from '../../wording/times';
       @if (late(); as note) {
         <section>
           <h3>{{ note.head }}</h3>
-          <p>{{ note.body }} <button type="button" class="link" (click)="time.putOff()">{{ note.action }}</button></p>
+          <p>
+            {{ note.body }} <button type="button" class="link" (click)="time.putOff()">{{ note.action }}</button>
+          </p>
         </section>
       }
       @for (note of notes(); track note.key) {
         <section [class.cold]="note.station === 'chill'">
-          <h3>@if (note.part) { <span class="part">{{ note.part }}</span> }{{ note.head }}</h3>
-          <p>{{ note.body }}
-            @if (note.problem.remedy && note.action) { <button type="button" class="link" (click)="take(note.problem)">{{ note.action }}</button>@if (note.effect) { <span class="effect">{{ note.effect }}</span> } }
+          <h3>
+            @if (note.part) {
+              <span class="part">{{ note.part }}</span>
+            }
+            {{ note.head }}
+          </h3>
+          <p>
+            {{ note.body }}
+            @if (note.problem.remedy && note.action) {
+              <button type="button" class="link" (click)="take(note.problem)">{{ note.action }}</button>
+              @if (note.effect) {
+                <span class="effect">{{ note.effect }}</span>
+              }
+            }
           </p>
         </section>
       } @empty {
-        @if (!late()) { <p class="fine">Nothing to mend: the rim holds, the fill closes, and it is ready in time.</p> }
+        @if (!late()) {
+          <p class="fine">Nothing to mend: the rim holds, the fill closes, and it is ready in time.</p>
+        }
       }
     </div>
   `,
@@ -55,13 +70,26 @@ export class Notes {
     return (plan?.problems ?? []).map((problem) => {
       const effect = effects.get(problemId(problem));
       // Among several parts it is said which one.
-      const part = (plan?.parts.length ?? 1) > 1 ? plan?.parts.find(({ part: { id } }) => id === problem.partId)?.part.name : undefined;
-      return { key: problemId(problem), station: problem.station, problem, part, effect: effect ? effectText(effect, system) : '', ...noteWording(problem, system) };
+      const part =
+        (plan?.parts.length ?? 1) > 1
+          ? plan?.parts.find(({ part: { id } }) => id === problem.partId)?.part.name
+          : undefined;
+      return {
+        key: problemId(problem),
+        station: problem.station,
+        problem,
+        part,
+        effect: effect ? effectText(effect, system) : '',
+        ...noteWording(problem, system),
+      };
     });
   });
 
   protected take({ remedy, partId }: Problem): void {
     const plan = this.plans.plan();
-    if (plan && remedy) this.store.edit('advice taken', (casting) => applyRemedy(casting, remedy, seenFrom(plan, partId ?? plan.part.id)));
+    if (plan && remedy)
+      this.store.edit('advice taken', (casting) =>
+        applyRemedy(casting, remedy, seenFrom(plan, partId ?? plan.part.id)),
+      );
   }
 }

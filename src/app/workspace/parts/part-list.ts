@@ -10,7 +10,11 @@ import { LONGEST_NAME, tidyName } from '../../wording/naming';
 import { coatShades } from '../section/coat-shades';
 
 const PER_PIECE = { dimension: 'count', low: 1, high: 24 } as const;
-const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = { lid: 'Lid', base: 'Base', ornament: 'Ornament' };
+const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
+  lid: 'Lid',
+  base: 'Base',
+  ornament: 'Ornament',
+};
 
 /** The parts of a piece, each with its colours: opened, named, counted, added, taken out. */
 @Component({
@@ -20,27 +24,63 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = { lid: '
   template: `
     @if (plan(); as p) {
       @if (!listed()) {
-        <p class="plain">A piece is {{ alike() }}. <button type="button" class="link small" (click)="asked.set(true)">More parts or colours</button></p>
+        <p class="plain">
+          A piece is {{ alike() }}.
+          <button type="button" class="link small" (click)="asked.set(true)">More parts or colours</button>
+        </p>
       } @else {
         <ul aria-label="Parts of a piece">
           @for (row of rows(); track row.id) {
             <li [class.open]="row.id === p.part.id">
               <button type="button" class="row" [attr.aria-pressed]="row.id === p.part.id" (click)="open.open(row.id)">
-                @for (shade of row.shades; track $index) { <i [style.background]="shade" aria-hidden="true"></i> }
+                @for (shade of row.shades; track $index) {
+                  <i [style.background]="shade" aria-hidden="true"></i>
+                }
                 <span>{{ row.perPiece }} × {{ row.name }}</span>
               </button>
-              @if (rows().length > 1) { <button type="button" class="icon" (click)="remove(row.id)" [attr.aria-label]="'Take ' + row.name + ' out'"><svg lucideTrash2 [size]="17" aria-hidden="true"></svg></button> }
+              @if (rows().length > 1) {
+                <button
+                  type="button"
+                  class="icon"
+                  (click)="remove(row.id)"
+                  [attr.aria-label]="'Take ' + row.name + ' out'"
+                >
+                  <svg lucideTrash2 [size]="17" aria-hidden="true"></svg>
+                </button>
+              }
             </li>
           }
         </ul>
         <div class="pair">
-          <label class="text">Name <input class="ant-input" [value]="p.part.name" maxlength="120" (change)="rename($any($event.target).value)" autocomplete="off" /></label>
-          <ks-amount-field label="In a piece" [field]="p.casting.id + p.part.id + ' per piece'" [value]="p.part.perPiece" dimension="count" [whole]="true" [limits]="[perPiece]" (amount)="setPerPiece($event.value)" />
+          <label class="text"
+            >Name
+            <input
+              class="ant-input"
+              [value]="p.part.name"
+              maxlength="120"
+              (change)="rename($any($event.target).value)"
+              autocomplete="off"
+          /></label>
+          <ks-amount-field
+            label="In a piece"
+            [field]="p.casting.id + p.part.id + ' per piece'"
+            [value]="p.part.perPiece"
+            dimension="count"
+            [whole]="true"
+            [limits]="[perPiece]"
+            (amount)="setPerPiece($event.value)"
+          />
         </div>
         @if (mayAdd()) {
           <p class="links">
-            @if (p.part.role === 'shell' && p.part.perPiece > 1) { <button type="button" class="link small" (click)="add('secondHalf')">Two halves of two colours</button> }
-            @for (role of roles; track role) { <button type="button" class="link small" (click)="add(role)">Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}</button> }
+            @if (p.part.role === 'shell' && p.part.perPiece > 1) {
+              <button type="button" class="link small" (click)="add('secondHalf')">Two halves of two colours</button>
+            }
+            @for (role of roles; track role) {
+              <button type="button" class="link small" (click)="add(role)">
+                Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}
+              </button>
+            }
           </p>
         }
       }
@@ -60,7 +100,14 @@ export class PartList {
     const count = this.plan()?.part.perPiece ?? 1;
     return count === 1 ? 'one part' : count === 2 ? 'two halves alike' : `${count} parts alike`;
   });
-  protected readonly rows = computed(() => (this.plan()?.parts ?? []).map(({ part: { id, name, perPiece }, chocolates }) => ({ id, name, perPiece, shades: coatShades(chocolates.map(({ colour }) => colour)) })));
+  protected readonly rows = computed(() =>
+    (this.plan()?.parts ?? []).map(({ part: { id, name, perPiece }, chocolates }) => ({
+      id,
+      name,
+      perPiece,
+      shades: coatShades(chocolates.map(({ colour }) => colour)),
+    })),
+  );
   protected readonly mayAdd = computed(() => this.rows().length < MOST.parts);
 
   protected rename(name: string): void {
@@ -75,7 +122,10 @@ export class PartList {
   protected add(kind: PartKind): void {
     let added: string | undefined;
     this.open.edit('add a part', ({ id }, casting) => {
-      added = kind === 'secondHalf' ? addPart(casting, id, kind, 'Lower half', 'Upper half') : addPart(casting, id, kind, this.free(NEW_NAMES[kind]), '');
+      added =
+        kind === 'secondHalf'
+          ? addPart(casting, id, kind, 'Lower half', 'Upper half')
+          : addPart(casting, id, kind, this.free(NEW_NAMES[kind]), '');
     });
     this.open.open(added);
   }

@@ -16,14 +16,33 @@ const IN_A_ROW = 4;
     @if (parts().length > inARow) {
       <ks-choice-list label="Part" [options]="parts()" [value]="open.id() ?? ''" (chosen)="open.open($event)" />
     } @else if (parts().length > 1) {
-      <ks-pick label="Part" [showLabel]="false" [options]="parts()" [value]="open.id() ?? ''" (chosen)="open.open($event)" />
+      <ks-pick
+        label="Part"
+        [showLabel]="false"
+        [options]="parts()"
+        [value]="open.id() ?? ''"
+        (chosen)="open.open($event)"
+      />
     }
   `,
-  styles: `:host { display: block; max-width: 560px; } :host:empty { display: none; }`,
+  styles: `
+    :host {
+      display: block;
+      max-width: 560px;
+    }
+    :host:empty {
+      display: none;
+    }
+  `,
 })
 export class PartPicker {
   private readonly store = inject(CastingStore);
   protected readonly open = inject(OpenPart);
   protected readonly inARow = IN_A_ROW;
-  protected readonly parts = computed(() => (this.store.current()?.parts ?? []).map(({ id, name, perPiece }) => ({ value: id, name: perPiece > 1 ? `${perPiece} × ${name}` : name })));
+  protected readonly parts = computed(() =>
+    (this.store.current()?.parts ?? []).map(({ id, name, perPiece }) => ({
+      value: id,
+      name: perPiece > 1 ? `${perPiece} × ${name}` : name,
+    })),
+  );
 }

@@ -9,20 +9,30 @@ import { PieceDrawing } from './piece-drawing';
 import { pieceGeometry, type PieceGeometry } from './piece-geometry';
 
 const MARGIN = { top: 40, bottom: 20, left: 50, right: 160 };
-const demo = (id: string): Casting => demoCastings(MONDAY).find((casting) => casting.id === id) ?? demoCastings(MONDAY)[0];
+const demo = (id: string): Casting =>
+  demoCastings(MONDAY).find((casting) => casting.id === id) ?? demoCastings(MONDAY)[0];
 const drawn = (plan: PlanDraft, width = 600, height = 500): PieceGeometry => pieceGeometry(plan, width, height, MARGIN);
-const withFinish = (id: string, finish: Readonly<Record<string, unknown>> & { readonly kind: Finish['kind'] }): PieceGeometry => {
+const withFinish = (
+  id: string,
+  finish: Readonly<Record<string, unknown>> & { readonly kind: Finish['kind'] },
+): PieceGeometry => {
   const casting = demo(id);
   casting.finishes = [{ id: 'f', name: finish.kind, sets: [], ...finish } as unknown as Finish];
   return drawn(draftPlan(casting));
 };
 /** Lowest, highest, and how many of what a path is made of. */
-const points = (path: string): number[][] => [...path.matchAll(/(-?[\d.]+)[ ,](-?[\d.]+)(?=[A-Z]|$)/g)].map(([, x, y]) => [Number(x), Number(y)]);
+const points = (path: string): number[][] =>
+  [...path.matchAll(/(-?[\d.]+)[ ,](-?[\d.]+)(?=[A-Z]|$)/g)].map(([, x, y]) => [Number(x), Number(y)]);
 const shapes = (path: string): number => (path.match(/Z/g) ?? []).length;
 
 describe('the geometry of a finished piece', () => {
   it('is to scale and between its margins, whichever way it is bound by', () => {
-    for (const [id, width, height] of [['demo-bombs', 600, 500], ['demo-bonbons', 600, 500], ['demo-pears', 366, 300], ['demo-owls', 900, 260]] as const) {
+    for (const [id, width, height] of [
+      ['demo-bombs', 600, 500],
+      ['demo-bonbons', 600, 500],
+      ['demo-pears', 366, 300],
+      ['demo-owls', 900, 260],
+    ] as const) {
       const plan = draftPlan(demo(id));
       const g = drawn(plan, width, height);
       expect(g.groundY - g.topY).toBeCloseTo(assembled(plan).height.value * g.pxPerM, 6);
@@ -31,7 +41,11 @@ describe('the geometry of a finished piece', () => {
       expect(g.axisX - g.halfWidth).toBeGreaterThanOrEqual(MARGIN.left - 1e-6);
       expect(g.axisX + g.halfWidth).toBeLessThanOrEqual(width - MARGIN.right + 1e-6);
       for (const { cut, placed } of g.parts.filter((part) => !part.placed.draft.coat.body)) {
-        for (const [, y] of cut.coatPaths.flatMap(points)) expect([placed.draft.part.name, y <= g.groundY + 0.01 && y >= g.topY - 0.01]).toEqual([placed.draft.part.name, true]);
+        for (const [, y] of cut.coatPaths.flatMap(points))
+          expect([placed.draft.part.name, y <= g.groundY + 0.01 && y >= g.topY - 0.01]).toEqual([
+            placed.draft.part.name,
+            true,
+          ]);
       }
     }
   });
@@ -50,15 +64,24 @@ describe('the geometry of a finished piece', () => {
   });
 
   it('stands so many as are stuck on about the middle, one of an odd number in it', () => {
-    const stuck = (count: number): PieceGeometry => withFinish('demo-bombs', { kind: 'stickOn', fillingId: 'lentils', count, meltId: 'melt-1' });
+    const stuck = (count: number): PieceGeometry =>
+      withFinish('demo-bombs', { kind: 'stickOn', fillingId: 'lentils', count, meltId: 'melt-1' });
     for (const count of [1, 2, 3, 6]) expect([count, shapes(stuck(count).finishes[0].path)]).toEqual([count, count]);
-    expect(shapes(withFinish('demo-acorns', { kind: 'stickOn', fillingId: 'lentils', count: 3, meltId: 'melt-1' }).finishes[0].path)).toBe(3);
+    expect(
+      shapes(
+        withFinish('demo-acorns', { kind: 'stickOn', fillingId: 'lentils', count: 3, meltId: 'melt-1' }).finishes[0]
+          .path,
+      ),
+    ).toBe(3);
     const one = stuck(1);
     expect(Math.abs(one.finishes[0].at.x - one.axisX)).toBeLessThan(1);
   });
 
   it('keeps on an open part what goes on from its rim down, off the ground', () => {
-    for (const finish of [{ kind: 'stickOn', fillingId: 'lentils', count: 6, meltId: 'melt-1' }, { kind: 'dust', share: 0.3 }] as const) {
+    for (const finish of [
+      { kind: 'stickOn', fillingId: 'lentils', count: 6, meltId: 'melt-1' },
+      { kind: 'dust', share: 0.3 },
+    ] as const) {
       const g = withFinish('demo-acorns', finish);
       const ys = points(g.finishes[0].path.replaceAll('L', 'ZL').replaceAll(',', ' ')).map(([, y]) => y);
       expect(Math.max(...ys)).toBeLessThan(g.groundY);
@@ -67,7 +90,9 @@ describe('the geometry of a finished piece', () => {
   });
 
   it('lays more threads the more of it is covered', () => {
-    const threads = [0.1, 0.3, 0.6].map((share) => shapes(withFinish('demo-bombs', { kind: 'drizzle', meltId: 'melt-1', lineM: 0.002, share }).finishes[0].path));
+    const threads = [0.1, 0.3, 0.6].map((share) =>
+      shapes(withFinish('demo-bombs', { kind: 'drizzle', meltId: 'melt-1', lineM: 0.002, share }).finishes[0].path),
+    );
     expect(threads[1]).toBeGreaterThan(2 * threads[0]);
     expect(threads[2]).toBeGreaterThan(threads[1]);
   });
@@ -87,9 +112,12 @@ describe('the drawing of a finished piece', () => {
 
   it('names each part with its weight, how tall it is, and says all of it to those who do not see it', async () => {
     const bench = await begin('demo-bombs');
-    for (const name of ['Half, on top', 'Half, below', 'Small marshmallows', 'Rim lost on the plate']) expect(bench.text).toContain(name);
+    for (const name of ['Half, on top', 'Half, below', 'Small marshmallows', 'Rim lost on the plate'])
+      expect(bench.text).toContain(name);
     expect(bench.text).toMatch(/To scale, as it is served: 64 mm tall, 5\d g a piece\./);
-    expect(bench.all('svg[role="img"]')[0].getAttribute('aria-label')).toMatch(/^The piece cut through, 64 mm wide and 64 mm tall\. From the top: Half, on top \d\d g, Rim lost on the plate 0\.\d+ mm, Small marshmallows /);
+    expect(bench.all('svg[role="img"]')[0].getAttribute('aria-label')).toMatch(
+      /^The piece cut through, 64 mm wide and 64 mm tall\. From the top: Half, on top \d\d g, Rim lost on the plate 0\.\d+ mm, Small marshmallows /,
+    );
   });
 
   it('has a cap that grows and shrinks by its edge, within what a cap may be', async () => {
@@ -103,7 +131,8 @@ describe('the drawing of a finished piece', () => {
       return closure?.kind === 'cap' ? closure.thicknessM : undefined;
     };
     expect(thick()).toBeCloseTo(0.0023, 9);
-    for (let i = 0; i < 400; i++) handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }));
+    for (let i = 0; i < 400; i++)
+      handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }));
     await bench.settle();
     expect(thick()).toBeCloseTo(LIMITS.capM.low, 9);
   });

@@ -61,11 +61,17 @@ export class PieceDrawing {
     const plan = this.plan();
     return plan && pieceGeometry(plan, this.width(), this.height(), this.beside() ? MARGIN : NARROW);
   });
-  protected readonly filledLayers = computed<readonly FilledLayer[]>(() => (this.geometry()?.parts ?? []).flatMap(({ placed, cut }) => cut.layers.map((drawn, i) => ({ drawn, filling: placed.layers[i].choice.filling }))));
+  protected readonly filledLayers = computed<readonly FilledLayer[]>(() =>
+    (this.geometry()?.parts ?? []).flatMap(({ placed, cut }) =>
+      cut.layers.map((drawn, i) => ({ drawn, filling: placed.layers[i].choice.filling })),
+    ),
+  );
   /** Coats of each part drawn in their colours, or as the marbling they are. */
   protected readonly shades = computed(() => {
     const plan = this.plan();
-    return plan ? (this.geometry()?.parts ?? []).map(({ placed: { draft } }, i) => shadesOf(plan.casting, draft, `marble-${i}`)) : [];
+    return plan
+      ? (this.geometry()?.parts ?? []).map(({ placed: { draft } }, i) => shadesOf(plan.casting, draft, `marble-${i}`))
+      : [];
   });
   protected readonly fillOf = fillOf;
   protected readonly closingColour = computed(() => {
@@ -76,7 +82,10 @@ export class PieceDrawing {
     const geometry = this.geometry();
     if (!geometry) return [];
     const most = Math.max(2, Math.min(6, Math.floor((geometry.groundY - geometry.topY) / 40)));
-    return rulerTicks(geometry.piece.height.value, this.units.system(), most).map(({ m, name }) => ({ y: geometry.groundY - m * geometry.pxPerM, name }));
+    return rulerTicks(geometry.piece.height.value, this.units.system(), most).map(({ m, name }) => ({
+      y: geometry.groundY - m * geometry.pxPerM,
+      name,
+    }));
   });
   protected readonly unit = computed(() => rulerUnit(this.units.system()));
   protected readonly wideText = computed(() => {
@@ -88,27 +97,49 @@ export class PieceDrawing {
     const plan = this.plan();
     const geometry = this.geometry();
     if (!plan || !geometry) return [];
-    const twice = (id: string): boolean => geometry.parts.filter(({ placed }) => placed.draft.part.id === id).length > 1;
+    const twice = (id: string): boolean =>
+      geometry.parts.filter(({ placed }) => placed.draft.part.id === id).length > 1;
     const parts = geometry.parts.flatMap(({ placed: { draft, turned, layers }, at, layersAt }): Label[] => [
-      { name: twice(draft.part.id) ? `${draft.part.name}, ${turned ? 'on top' : 'below'}` : draft.part.name, answer: draft.coat.mass, at },
+      {
+        name: twice(draft.part.id) ? `${draft.part.name}, ${turned ? 'on top' : 'below'}` : draft.part.name,
+        answer: draft.coat.mass,
+        at,
+      },
       ...layers.map((layer, i) => ({ name: layer.choice.filling.name, answer: layer.mass, at: layersAt[i] })),
     ]);
-    const closing = plan.close && geometry.closingAt ? [{ name: CLOSING_LABELS[plan.close.closure.kind], answer: plan.close.plate?.lost ?? plan.close.mass, at: geometry.closingAt }] : [];
+    const closing =
+      plan.close && geometry.closingAt
+        ? [
+            {
+              name: CLOSING_LABELS[plan.close.closure.kind],
+              answer: plan.close.plate?.lost ?? plan.close.mass,
+              at: geometry.closingAt,
+            },
+          ]
+        : [];
     const finishes = plan.finishes.flatMap((one): Label[] => {
       const at = geometry.finishes.find(({ finish }) => finish.id === one.finish.id)?.at;
       const answer = one.material ?? one.chocolate;
-      return at && answer ? [{ name: one.finish.kind === 'drizzle' ? FINISH_NAMES.drizzle : one.finish.name, answer, at }] : [];
+      return at && answer
+        ? [{ name: one.finish.kind === 'drizzle' ? FINISH_NAMES.drizzle : one.finish.name, answer, at }]
+        : [];
     });
     return [...parts, ...closing, ...finishes].sort((a, b) => a.at.y - b.at.y);
   });
   /** Lettering beside the drawing, each line as near to what it points at as the others let it; nothing where it has no room there. */
-  protected readonly set = computed<readonly SetLabel[]>(() => (this.beside() && this.labels().length * LABEL_HEIGHT <= this.height() ? setApart(this.labels(), this.height()) : []));
-  protected readonly looseText = computed(() => (this.geometry()?.piece.loose ?? []).map(({ part, count }) => `${count} × ${part.name}`).join(', '));
+  protected readonly set = computed<readonly SetLabel[]>(() =>
+    this.beside() && this.labels().length * LABEL_HEIGHT <= this.height() ? setApart(this.labels(), this.height()) : [],
+  );
+  protected readonly looseText = computed(() =>
+    (this.geometry()?.piece.loose ?? []).map(({ part, count }) => `${count} × ${part.name}`).join(', '),
+  );
   protected readonly description = computed(() => {
     const system = this.units.system();
     const geometry = this.geometry();
     if (!geometry) return '';
-    return `The piece cut through, ${this.wideText()} wide and ${text(geometry.piece.height.value, 'length', system)} tall. From the top: ${this.labels().map(({ name, answer: { value, dimension } }) => `${name} ${text(value, dimension, system)}`).join(', ')}.`;
+    return `The piece cut through, ${this.wideText()} wide and ${text(geometry.piece.height.value, 'length', system)} tall. From the top: ${this.labels()
+      .map(({ name, answer: { value, dimension } }) => `${name} ${text(value, dimension, system)}`)
+      .join(', ')}.`;
   });
   protected readonly capM = computed(() => {
     const closure = this.plan()?.closure;
@@ -137,11 +168,19 @@ export class PieceDrawing {
     const geometry = this.geometry();
     if (!geometry) return;
     if (move.start) this.dragFrom = this.capM();
-    const moved = move.step === undefined ? this.dragFrom - move.dy / geometry.pxPerM : this.capM() + move.step * CAP_STEP_M;
-    const thicknessM = Math.min(LIMITS.capM.high, Math.max(LIMITS.capM.low, Math.round(moved / CAP_STEP_M) * CAP_STEP_M));
-    this.store.edit('cap', (casting) => {
-      if (casting.closure?.kind === 'cap') casting.closure.thicknessM = thicknessM;
-    }, `cap ${move.gesture}`);
+    const moved =
+      move.step === undefined ? this.dragFrom - move.dy / geometry.pxPerM : this.capM() + move.step * CAP_STEP_M;
+    const thicknessM = Math.min(
+      LIMITS.capM.high,
+      Math.max(LIMITS.capM.low, Math.round(moved / CAP_STEP_M) * CAP_STEP_M),
+    );
+    this.store.edit(
+      'cap',
+      (casting) => {
+        if (casting.closure?.kind === 'cap') casting.closure.thicknessM = thicknessM;
+      },
+      `cap ${move.gesture}`,
+    );
   }
 }
 

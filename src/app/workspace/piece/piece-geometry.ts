@@ -75,12 +75,20 @@ const STUCK_DENSITY = 1100;
 /** Lays a finished piece out in a box of `width` by `height` px. Pure; knows nothing of the page. */
 export function pieceGeometry(plan: PlanDraft, width: number, height: number, margin: PieceMargin): PieceGeometry {
   const piece = assembled(plan);
-  const widestM = Math.max(...piece.placed.map(({ draft }) => outsideLine(draft).radiusM.reduce((most, r) => Math.max(most, r), 0)));
+  const widestM = Math.max(
+    ...piece.placed.map(({ draft }) => outsideLine(draft).radiusM.reduce((most, r) => Math.max(most, r), 0)),
+  );
   const tallM = piece.height.value;
   const standsOff = standingOff(plan);
   // On a part that is turned over it may stand on top, and on any at its sides.
   const onTopM = piece.top.turned ? standsOff : 0;
-  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / (2 * (widestM + standsOff)), (height - margin.top - margin.bottom) / (tallM + onTopM)));
+  const pxPerM = Math.max(
+    1,
+    Math.min(
+      (width - margin.left - margin.right) / (2 * (widestM + standsOff)),
+      (height - margin.top - margin.bottom) / (tallM + onTopM),
+    ),
+  );
   const axisX = (margin.left + width - margin.right) / 2;
   const groundY = margin.top + (height - margin.top - margin.bottom + (tallM + onTopM) * pxPerM) / 2;
   const placeOf = placing(axisX, groundY, pxPerM);
@@ -88,7 +96,11 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   const parts = piece.placed.map((placed) => drawn(placed, placeOf(placed), pxPerM, capM));
   const top = placeOf(piece.top);
   return {
-    piece, pxPerM, axisX, groundY, parts,
+    piece,
+    pxPerM,
+    axisX,
+    groundY,
+    parts,
     topY: groundY - tallM * pxPerM,
     halfWidth: widestM * pxPerM,
     finishes: plan.finishes.flatMap(({ finish }) => finishDrawn(plan, finish, piece.top, top, pxPerM)),
@@ -107,46 +119,75 @@ function standingOff({ casting, finishes }: PlanDraft): number {
 
 /** Puts points of a part's cut, as told with its opening up, where they stand in the piece. */
 function placing(axisX: number, groundY: number, pxPerM: number): (placed: PlacedPart) => Place {
-  return ({ draft: { cavity }, turned, openingM }) => (r, z) => ({ x: axisX + r * pxPerM, y: groundY - (openingM + (turned ? 1 : -1) * (cavity.depthM - z)) * pxPerM });
+  return ({ draft: { cavity }, turned, openingM }) =>
+    (r, z) => ({ x: axisX + r * pxPerM, y: groundY - (openingM + (turned ? 1 : -1) * (cavity.depthM - z)) * pxPerM });
 }
 
 function drawn(placed: PlacedPart, place: Place, pxPerM: number, capM: number | undefined): DrawnPart {
   const { cavity, coat, fill } = placed.draft;
   const holds = { ...fill, layers: placed.layers, heapM: placed.layers.length > 0 && !placed.turned ? fill.heapM : 0 };
-  const capped = capM !== undefined && placed.turned && !coat.body && placed.layers.length > 0 ? Math.min(capM, fill.headspace.value) : undefined;
+  const capped =
+    capM !== undefined && placed.turned && !coat.body && placed.layers.length > 0
+      ? Math.min(capM, fill.headspace.value)
+      : undefined;
   const cut = cutThrough({ cavity, coat, fill: holds, capM: capped }, pxPerM, 1, place);
   const { radiusM, heightM } = outsideLine(placed.draft);
-  const middle = halfUp(heightM, coat.body ? coat.coats.reduce((most, { levels }) => Math.max(most, levels?.toM ?? 0), 0) : cavity.depthM - heightM[0]);
+  const middle = halfUp(
+    heightM,
+    coat.body
+      ? coat.coats.reduce((most, { levels }) => Math.max(most, levels?.toM ?? 0), 0)
+      : cavity.depthM - heightM[0],
+  );
   const wall = place(radiusM[middle], heightM[middle]);
   const layersAt = holds.layers.map(({ fromM, toM }, i) => {
     const floor = cavity.depthM - fill.depthM;
     return { x: place(0, 0).x + 0.6 * (cut.layers[i]?.halfWidth ?? 0), y: place(0, floor + (fromM + toM) / 2).y };
   });
   const { radiusM: inner } = fill.inside;
-  const cap = capped === undefined ? undefined : { y: place(0, cavity.depthM - capped).y, halfWidth: inner[inner.length - 1] * pxPerM };
+  const cap =
+    capped === undefined
+      ? undefined
+      : { y: place(0, cavity.depthM - capped).y, halfWidth: inner[inner.length - 1] * pxPerM };
   return { placed, cut, layersAt, cap, at: { x: wall.x - (coat.body ? INTO_BODY_PX : INTO_WALL_PX), y: wall.y } };
 }
 
 /** Where a rising line is half as high as a level above its lowest point. */
 function halfUp(heightM: Float64Array, levelM: number): number {
-  return Math.max(0, heightM.findIndex((z) => z - heightM[0] >= levelM / 2));
+  return Math.max(
+    0,
+    heightM.findIndex((z) => z - heightM[0] >= levelM / 2),
+  );
 }
 
-function closing({ closure }: PlanDraft, piece: AssembledPiece, placeOf: (placed: PlacedPart) => Place, pxPerM: number): Pick<PieceGeometry, 'closingPath' | 'closingAt'> {
+function closing(
+  { closure }: PlanDraft,
+  piece: AssembledPiece,
+  placeOf: (placed: PlacedPart) => Place,
+  pxPerM: number,
+): Pick<PieceGeometry, 'closingPath' | 'closingAt'> {
   const body = piece.placed.find(({ draft }) => draft.part.role !== 'base') ?? piece.placed[0];
   const { cavity } = body.draft;
   const place = placeOf(body);
   const rimR = cavity.profile.radiusM[cavity.profile.radiusM.length - 1];
   const rim = place(rimR, cavity.depthM);
   switch (closure?.kind) {
-    case undefined: return { closingPath: undefined, closingAt: undefined };
-    case 'warmPlate': return { closingPath: undefined, closingAt: rim };
+    case undefined:
+      return { closingPath: undefined, closingAt: undefined };
+    case 'warmPlate':
+      return { closingPath: undefined, closingAt: rim };
     case 'pipedSeam':
     case 'lid': {
       const r = (closure.lineM / 2) * pxPerM;
-      return { closingPath: [place(-rimR, cavity.depthM), rim].map((at) => disc(at, r, r, 0)).join(''), closingAt: rim };
+      return {
+        closingPath: [place(-rimR, cavity.depthM), rim].map((at) => disc(at, r, r, 0)).join(''),
+        closingAt: rim,
+      };
     }
-    case 'cap': return { closingPath: undefined, closingAt: place(rimR * 0.5, cavity.depthM - Math.min(closure.thicknessM, body.draft.fill.headspace.value) / 2) };
+    case 'cap':
+      return {
+        closingPath: undefined,
+        closingAt: place(rimR * 0.5, cavity.depthM - Math.min(closure.thicknessM, body.draft.fill.headspace.value) / 2),
+      };
     case 'plug': {
       const half = closure.holeM / 2;
       // In the opening of a vessel, or where the lower half was bored at its lowest point.
@@ -166,50 +207,91 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
   const looks = (at: LinePlace): number => (top.turned ? at.looks : at.looks - Math.PI);
   const on = (at: LinePlace, side: number, offM: number): Spot => {
     const spot = place(side * at.radiusM, at.heightM);
-    return { x: spot.x + side * Math.sin(looks(at)) * offM * pxPerM, y: spot.y + (top.turned ? -1 : 1) * Math.cos(looks(at)) * offM * pxPerM };
+    return {
+      x: spot.x + side * Math.sin(looks(at)) * offM * pxPerM,
+      y: spot.y + (top.turned ? -1 : 1) * Math.cos(looks(at)) * offM * pxPerM,
+    };
   };
   const tilt = (at: LinePlace, side: number): number => ((top.turned ? 1 : -1) * side * looks(at) * 180) / Math.PI;
+  /** Bits of one size on one or both sides of the axis. */
+  const bits = (at: LinePlace, sides: readonly number[], { wideM, tallM }: Form): string =>
+    sides
+      .map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side)))
+      .join('');
   switch (finish.kind) {
     case 'drizzle': {
       const here = Math.min(CLOSEST, (finish.share * areaM2) / Math.max(1e-9, sweptM2(outside)));
       const places = placesAlong(outside, finish.lineM / Math.max(0.01, here));
       const r = (finish.lineM / 2) * pxPerM;
-      return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, 0), r, r, 0)).join(''), (at) => on(at, 1, 0));
+      return drawnOn(
+        finish,
+        places,
+        (at) => [-1, 1].map((side) => disc(on(at, side, 0), r, r, 0)).join(''),
+        (at) => on(at, 1, 0),
+      );
     }
     case 'sprinkle': {
-      const { wideM, tallM } = formOf(fillingOf(plan.casting, finish.fillingId));
-      const places = placesAlong(stretchOfArea(outside, finish.share * areaM2), wideM);
-      return drawnOn(finish, places, (at) => [-1, 1].map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side))).join(''), (at) => on(at, 1, tallM / 2));
+      const form = formOf(fillingOf(plan.casting, finish.fillingId));
+      const places = placesAlong(stretchOfArea(outside, finish.share * areaM2), form.wideM);
+      return drawnOn(
+        finish,
+        places,
+        (at) => bits(at, [-1, 1], form),
+        (at) => on(at, 1, form.tallM / 2),
+      );
     }
     case 'stickOn': {
       // A part that is cast stands in the piece itself.
       if (finish.fillingId === undefined) return [];
-      const { wideM, tallM } = formOf(fillingOf(plan.casting, finish.fillingId));
+      const form = formOf(fillingOf(plan.casting, finish.fillingId));
       // One of an odd number stands in the middle, where there is one, and the others in pairs beside it.
       const pairs = Math.ceil(finish.count / 2);
       const odd = finish.count % 2 === 1;
-      const places = placesAlong(outside, APART * wideM, top.turned && odd ? 0 : undefined).filter(({ heightM }) => top.turned || heightM >= wideM / 2).slice(0, pairs);
+      const places = placesAlong(outside, APART * form.wideM, top.turned && odd ? 0 : undefined)
+        .filter(({ heightM }) => top.turned || heightM >= form.wideM / 2)
+        .slice(0, pairs);
       const single = odd ? places[top.turned ? 0 : pairs - 1] : undefined;
-      return drawnOn(finish, places, (at) => (at === single ? [1] : [-1, 1]).map((side) => disc(on(at, side, tallM / 2), (wideM / 2) * pxPerM, (tallM / 2) * pxPerM, tilt(at, side))).join(''), (at) => on(at, 1, tallM / 2));
+      return drawnOn(
+        finish,
+        places,
+        (at) => bits(at, at === single ? [1] : [-1, 1], form),
+        (at) => on(at, 1, form.tallM / 2),
+      );
     }
     case 'dust':
-    case 'paint': {
-      const { radiusM, heightM } = stretchOfArea(outside, finish.share * areaM2);
-      const right = Array.from(radiusM, (r, i) => place(r, heightM[i]));
-      const left = Array.from(radiusM, (r, i) => place(-r, heightM[i])).reverse();
-      // Over the top as one line, down from a rim as two.
-      const path = top.turned ? outline([...left, ...right]) : [left, right].map((side) => outline(side) ?? '').join('');
-      return [{ finish, path: path ?? '', at: right[Math.floor(right.length / 2)] }];
-    }
+    case 'paint':
+      return coverDrawn(finish, stretchOfArea(outside, finish.share * areaM2), top.turned, place);
   }
 }
 
-function drawnOn(finish: Finish, places: readonly LinePlace[], shape: (at: LinePlace) => string, spot: (at: LinePlace) => Spot): DrawnFinish[] {
-  return places.length === 0 ? [] : [{ finish, path: places.map(shape).join(''), at: spot(places[Math.floor(places.length / 2)]) }];
+/** What covers a stretch of the outside. */
+function coverDrawn(finish: Finish, { radiusM, heightM }: Line, turned: boolean, place: Place): DrawnFinish[] {
+  const right = Array.from(radiusM, (r, i) => place(r, heightM[i]));
+  const left = Array.from(radiusM, (r, i) => place(-r, heightM[i])).reverse();
+  // Over the top as one line, down from a rim as two.
+  const path = turned ? outline([...left, ...right]) : [left, right].map((side) => outline(side) ?? '').join('');
+  return [{ finish, path: path ?? '', at: right[Math.floor(right.length / 2)] }];
 }
 
-/** How wide and tall one of a filling lies, m: sweets and what is strewn as lenses, else as a ball. */
-function formOf(filling: Filling): { readonly wideM: number; readonly tallM: number } {
+function drawnOn(
+  finish: Finish,
+  places: readonly LinePlace[],
+  shape: (at: LinePlace) => string,
+  spot: (at: LinePlace) => Spot,
+): DrawnFinish[] {
+  return places.length === 0
+    ? []
+    : [{ finish, path: places.map(shape).join(''), at: spot(places[Math.floor(places.length / 2)]) }];
+}
+
+/** How wide and tall a bit lies, m. */
+interface Form {
+  readonly wideM: number;
+  readonly tallM: number;
+}
+
+/** The form of one of a filling: sweets and what is strewn as lenses, else as a ball. */
+function formOf(filling: Filling): Form {
   const ballM = pieceWidthM(filling) ?? Math.cbrt((6 * pieceKg(filling)) / (Math.PI * STUCK_DENSITY));
   if (ROUND_KINDS.includes(filling.kind)) return { wideM: ballM, tallM: ballM };
   const wideM = ballM / Math.cbrt(FLAT);

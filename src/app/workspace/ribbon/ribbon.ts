@@ -21,20 +21,39 @@ const CROWDED_FROM = 14;
   template: `
     <header>
       <h2>{{ heading() }}</h2>
-      <ks-pick label="What the ribbon shows" [showLabel]="false" [options]="views" [value]="view()" (chosen)="view.set($event)" />
-      <p><i class="key hands" aria-hidden="true"></i>hands on {{ hands() }} <i class="key wait" aria-hidden="true"></i>waiting {{ waits() }}</p>
+      <ks-pick
+        label="What the ribbon shows"
+        [showLabel]="false"
+        [options]="views"
+        [value]="view()"
+        (chosen)="view.set($event)"
+      />
+      <p>
+        <i class="key hands" aria-hidden="true"></i>hands on {{ hands() }}
+        <i class="key wait" aria-hidden="true"></i>waiting {{ waits() }}
+      </p>
     </header>
     <div class="scroll" tabindex="0" role="group" [attr.aria-label]="heading() + ', minute by minute'">
       <ol [class.crowded]="bars().length > crowdedFrom">
         @for (bar of bars(); track $index) {
-          <li [style.flex-grow]="bar.grow" [class.wait]="!bar.handsOn" [class.heat]="bar.kind === 'melt' || bar.kind === 'coat' || bar.kind === 'turn'" [class.cover]="bar.kind === 'cover'" [title]="bar.spoken">
+          <li
+            [style.flex-grow]="bar.grow"
+            [class.wait]="!bar.handsOn"
+            [class.heat]="bar.kind === 'melt' || bar.kind === 'coat' || bar.kind === 'turn'"
+            [class.cover]="bar.kind === 'cover'"
+            [title]="bar.spoken"
+          >
             <span class="unseen">{{ bar.spoken }}</span><span aria-hidden="true">{{ bar.name }}</span>
           </li>
         }
       </ol>
       <div class="ticks" aria-hidden="true">
-        @for (tick of ticks(); track tick.name) { <span [style.left.%]="tick.at">{{ tick.name }}</span> }
-        @if (endName()) { <span class="end">{{ endName() }}</span> }
+        @for (tick of ticks(); track tick.name) {
+          <span [style.left.%]="tick.at">{{ tick.name }}</span>
+        }
+        @if (endName()) {
+          <span class="end">{{ endName() }}</span>
+        }
       </div>
     </div>
   `,
@@ -45,7 +64,10 @@ export class Ribbon {
   private readonly units = inject(Units);
   protected readonly crowdedFrom = CROWDED_FROM;
   protected readonly view = signal<'round' | 'job'>('round');
-  protected readonly views = [{ value: 'round' as const, name: 'one round' }, { value: 'job' as const, name: 'whole job' }];
+  protected readonly views = [
+    { value: 'round' as const, name: 'one round' },
+    { value: 'job' as const, name: 'whole job' },
+  ];
 
   private readonly stretches = computed<readonly Stretch[]>(() => {
     const timeline = this.plans.plan()?.batch.timeline;
@@ -60,7 +82,8 @@ export class Ribbon {
     if (!plan) return '';
     if (this.endless()) return 'It never sets there, so the minutes have no end';
     const minutes = text(this.total(), 'duration', this.units.system());
-    if (this.view() === 'round') return `${plan.batch.timeline.rounds > 1 ? `First of ${plan.batch.timeline.rounds} rounds` : 'The one round'}, ${minutes}`;
+    if (this.view() === 'round')
+      return `${plan.batch.timeline.rounds > 1 ? `First of ${plan.batch.timeline.rounds} rounds` : 'The one round'}, ${minutes}`;
     return `Whole job, ${minutes}`;
   });
   protected readonly hands = computed(() => text(secondsOf(this.stretches(), true), 'duration', this.units.system()));
@@ -74,11 +97,33 @@ export class Ribbon {
     return this.stretches().map((stretch) => {
       const share = stretch.seconds / total;
       const made = parts[stretch.part ?? 0];
-      const { long, short } = stretchNames(stretch, made?.coatsMade.length ?? 1, parts.length > 1 && stretch.part !== undefined ? made?.part.name : undefined);
+      const { long, short } = stretchNames(
+        stretch,
+        made?.coatsMade.length ?? 1,
+        parts.length > 1 && stretch.part !== undefined ? made?.part.name : undefined,
+      );
       const minutes = text(stretch.seconds, 'duration', this.units.system());
       const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
-      const name = share > NARROWEST_NAMED_SHARE * 1.6 ? `${long} ${minutes}` : share > NARROWEST_NAMED_SHARE ? short : crowded ? (share > NARROWEST_SHORT_SHARE ? String(Math.round(stretch.seconds / 60)) : '') : share > NARROWEST_MINUTES_SHARE ? minutes : '';
-      return { kind: stretch.kind, long, handsOn: stretch.handsOn, grow: Math.max(stretch.seconds, 1), name, spoken: `${long}, ${minutes}, ${stretch.handsOn ? 'hands on' : 'waiting'}${round}` };
+      const name =
+        share > NARROWEST_NAMED_SHARE * 1.6
+          ? `${long} ${minutes}`
+          : share > NARROWEST_NAMED_SHARE
+            ? short
+            : crowded
+              ? share > NARROWEST_SHORT_SHARE
+                ? String(Math.round(stretch.seconds / 60))
+                : ''
+              : share > NARROWEST_MINUTES_SHARE
+                ? minutes
+                : '';
+      return {
+        kind: stretch.kind,
+        long,
+        handsOn: stretch.handsOn,
+        grow: Math.max(stretch.seconds, 1),
+        name,
+        spoken: `${long}, ${minutes}, ${stretch.handsOn ? 'hands on' : 'waiting'}${round}`,
+      };
     });
   });
   /** The last bar's name, set below it where the bar is too short to hold it. */
@@ -90,23 +135,43 @@ export class Ribbon {
   protected readonly ticks = computed(() => {
     const minutes = this.total() / 60;
     const end = this.endName() ? 0.92 : 0.97;
-    return scaleLinear([0, minutes], [0, 100]).ticks(8).filter((tick) => tick < minutes * end).map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
+    return scaleLinear([0, minutes], [0, 100])
+      .ticks(8)
+      .filter((tick) => tick < minutes * end)
+      .map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
   });
 }
 
-function stretchNames(stretch: Stretch, coats: number, part: string | undefined): { readonly long: string; readonly short: string } {
+function stretchNames(
+  stretch: Stretch,
+  coats: number,
+  part: string | undefined,
+): { readonly long: string; readonly short: string } {
   const which = coats > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
-  const of = (long: string, short = long): { readonly long: string; readonly short: string } => ({ long: part ? `${part}: ${long.toLowerCase()}` : long, short });
+  const of = (long: string, short = long): { readonly long: string; readonly short: string } => ({
+    long: part ? `${part}: ${long.toLowerCase()}` : long,
+    short,
+  });
   switch (stretch.kind) {
-    case 'melt': return of('Melt');
-    case 'coat': return of(`Coat${which}`);
-    case 'turn': return of('Turn');
-    case 'chill': return of(PLACE_NAMES[stretch.place ?? 'fridge']);
-    case 'unmold': return of('Unmold');
-    case 'rounds': return stretch.handsOn ? of('Rounds between', 'Rounds') : of('their waiting', 'waiting');
-    case 'cover': return of('covered rest', 'rest');
-    case 'fill': return of('Fill');
-    case 'close': return of('Close');
-    case 'finish': return stretch.handsOn ? of('Finish') : of('dries');
+    case 'melt':
+      return of('Melt');
+    case 'coat':
+      return of(`Coat${which}`);
+    case 'turn':
+      return of('Turn');
+    case 'chill':
+      return of(PLACE_NAMES[stretch.place ?? 'fridge']);
+    case 'unmold':
+      return of('Unmold');
+    case 'rounds':
+      return stretch.handsOn ? of('Rounds between', 'Rounds') : of('their waiting', 'waiting');
+    case 'cover':
+      return of('covered rest', 'rest');
+    case 'fill':
+      return of('Fill');
+    case 'close':
+      return of('Close');
+    case 'finish':
+      return stretch.handsOn ? of('Finish') : of('dries');
   }
 }

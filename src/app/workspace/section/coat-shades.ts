@@ -14,9 +14,17 @@ export function coatShades(colours: readonly string[]): string[] {
 }
 
 /** A part's coats as they are drawn, each by a pattern of its own where it is marbled. */
-export function shadesOf(casting: Casting, { chocolates, coatsMade }: Pick<PartDraft, 'chocolates' | 'coatsMade'>, name: string): Shade[] {
+export function shadesOf(
+  casting: Casting,
+  { chocolates, coatsMade }: Pick<PartDraft, 'chocolates' | 'coatsMade'>,
+  name: string,
+): Shade[] {
   const plain = coatShades(chocolates.map(({ colour }) => colour));
-  return coatsMade.map(({ shares }, i) => ({ id: `${name}-${i}`, plain: plain[i], streak: shares.length > 1 ? chocolateOf(casting, meltOf(casting, shares[1].meltId)).colour : undefined }));
+  return coatsMade.map(({ shares }, i) => ({
+    id: `${name}-${i}`,
+    plain: plain[i],
+    streak: shares.length > 1 ? chocolateOf(casting, meltOf(casting, shares[1].meltId)).colour : undefined,
+  }));
 }
 
 // The warm light tone that every chocolate lightens toward.

@@ -45,19 +45,33 @@ const CORNER_RADIANS = 0.25;
  * Cuts a part through its middle: its coats, and what is in it.
  * @param exaggeration factor on the thickness of coats
  */
-export function cutThrough({ cavity, coat, fill, capM }: CutPart, pxPerM: number, exaggeration: number, place: Place): Cut {
+export function cutThrough(
+  { cavity, coat, fill, capM }: CutPart,
+  pxPerM: number,
+  exaggeration: number,
+  place: Place,
+): Cut {
   const drawn = coat.coats.map((one) => one.thicknessM.map((t) => t * exaggeration));
-  const totals = drawn.map((_, i) => drawn.slice(0, i + 1).reduce((sum, one) => sum.map((t, k) => t + one[k]), new Float64Array(drawn[0].length)));
+  const totals = drawn.map((_, i) =>
+    drawn.slice(0, i + 1).reduce((sum, one) => sum.map((t, k) => t + one[k]), new Float64Array(drawn[0].length)),
+  );
   const bounds: Line[] = [cavity.profile, ...totals.map((total) => coatLine(cavity, total))];
   const seen = bounds.map((bound) => thinned(bound, FINEST_PX / pxPerM));
   const inside = cavity.outward ? cavity.profile : bounds[bounds.length - 1];
   const levelScale = fill.depthM > 0 ? (cavity.depthM - inside.heightM[0]) / fill.depthM : 0;
   const innerDepth = cavity.depthM - inside.heightM[0];
   return {
-    coatPaths: coat.coats.map(({ levels }, i) => (levels ? drawnLayer(cavity.profile, levels.fromM, levels.toM, '', place).path : between(seen[i], seen[i + 1], place))),
-    layers: fill.layers.map((layer) => drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place)),
+    coatPaths: coat.coats.map(({ levels }, i) =>
+      levels
+        ? drawnLayer(cavity.profile, levels.fromM, levels.toM, '', place).path
+        : between(seen[i], seen[i + 1], place),
+    ),
+    layers: fill.layers.map((layer) =>
+      drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place),
+    ),
     heapPath: fill.heapM > 0 ? heapPath(inside, fill.heapM, place) : undefined,
-    capPath: capM === undefined ? undefined : drawnLayer(inside, Math.max(0, innerDepth - capM), innerDepth, '', place).path,
+    capPath:
+      capM === undefined ? undefined : drawnLayer(inside, Math.max(0, innerDepth - capM), innerDepth, '', place).path,
     thicknessM: totals[totals.length - 1],
   };
 }
@@ -79,7 +93,10 @@ function thinned({ radiusM: r, heightM: z }: Line, apartM: number): Line {
 }
 
 /** A hundredth of a pixel is finer than any screen, and short to parse. */
-export const outline = line<Spot>((spot) => spot.x, (spot) => spot.y).digits(2);
+export const outline = line<Spot>(
+  (spot) => spot.x,
+  (spot) => spot.y,
+).digits(2);
 
 /** Both halves of a curve: left rim, pole, right rim. */
 export function bothHalves(radius: ArrayLike<number>, height: ArrayLike<number>, place: Place): Spot[] {
@@ -93,7 +110,10 @@ export function closed(spots: readonly Spot[]): string {
 }
 
 export function between(outer: Line, inner: Line, place: Place): string {
-  return closed([...bothHalves(outer.radiusM, outer.heightM, place), ...bothHalves(inner.radiusM, inner.heightM, place).reverse()]);
+  return closed([
+    ...bothHalves(outer.radiusM, outer.heightM, place),
+    ...bothHalves(inner.radiusM, inner.heightM, place).reverse(),
+  ]);
 }
 
 /** A heap on the mouth of an inside, as a cone. */
@@ -107,7 +127,10 @@ function drawnLayer(inside: Line, fromM: number, toM: number, kind: string, plac
   const radiusAt = (z: number): number => {
     let i = 1;
     while (i < inside.heightM.length - 1 && inside.heightM[i] < z) i++;
-    const share = Math.min(1, Math.max(0, (z - inside.heightM[i - 1]) / Math.max(1e-12, inside.heightM[i] - inside.heightM[i - 1])));
+    const share = Math.min(
+      1,
+      Math.max(0, (z - inside.heightM[i - 1]) / Math.max(1e-12, inside.heightM[i] - inside.heightM[i - 1])),
+    );
     return inside.radiusM[i - 1] + share * (inside.radiusM[i] - inside.radiusM[i - 1]);
   };
   const low = floor + fromM;
@@ -115,7 +138,17 @@ function drawnLayer(inside: Line, fromM: number, toM: number, kind: string, plac
   const between = Array.from(inside.heightM.keys()).filter((i) => inside.heightM[i] > low && inside.heightM[i] < high);
   // From the lowest point up a level floor comes first, then what rises from it.
   const flat = fromM > 0 ? -1 : inside.heightM.reduce((last, z, i) => (z <= floor ? i : last), 0);
-  const radii = [flat < 0 ? radiusAt(low) : inside.radiusM[flat], ...between.map((i) => inside.radiusM[i]), radiusAt(high)];
+  const radii = [
+    flat < 0 ? radiusAt(low) : inside.radiusM[flat],
+    ...between.map((i) => inside.radiusM[i]),
+    radiusAt(high),
+  ];
   const heights = [low, ...between.map((i) => inside.heightM[i]), high];
-  return { path: closed(bothHalves(radii, heights, place)), kind, topY: place(0, high).y, baseY: place(0, low).y, halfWidth: place(radii[radii.length - 1], 0).x - place(0, 0).x };
+  return {
+    path: closed(bothHalves(radii, heights, place)),
+    kind,
+    topY: place(0, high).y,
+    baseY: place(0, low).y,
+    halfWidth: place(radii[radii.length - 1], 0).x - place(0, 0).x,
+  };
 }

@@ -15,7 +15,11 @@ describe('section geometry', () => {
   });
 
   it('stays inside its box, on a phone too', () => {
-    for (const [width, height] of [[600, 380], [366, 300], [280, 200]]) {
+    for (const [width, height] of [
+      [600, 380],
+      [366, 300],
+      [280, 200],
+    ]) {
       const g = sectionGeometry(bites, width, height, false);
       const numbers = (g.moldPath.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
       const xs = numbers.filter((_, i) => i % 2 === 0);
@@ -30,7 +34,9 @@ describe('section geometry', () => {
     const plain = sectionGeometry(bombs, 600, 380, false);
     const thick = sectionGeometry(bombs, 600, 380, true);
     expect(thick.exaggeration).toBeGreaterThan(1.5);
-    expect(plain.axisX + plain.halfCavity - plain.rimInner.x).toBeLessThan(thick.axisX + thick.halfCavity - thick.rimInner.x);
+    expect(plain.axisX + plain.halfCavity - plain.rimInner.x).toBeLessThan(
+      thick.axisX + thick.halfCavity - thick.rimInner.x,
+    );
     expect(thick.pxPerM).toBe(plain.pxPerM);
   });
 

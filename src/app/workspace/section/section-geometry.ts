@@ -43,11 +43,23 @@ const MARGIN: Margin = { top: 50, bottom: 34, left: 50, right: 92 };
 type Drawn = Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'> & { readonly capM?: number | undefined };
 
 /** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
-export function sectionGeometry(plan: Drawn, width: number, height: number, exaggerate: boolean, margin = MARGIN): SectionGeometry {
+export function sectionGeometry(
+  plan: Drawn,
+  width: number,
+  height: number,
+  exaggerate: boolean,
+  margin = MARGIN,
+): SectionGeometry {
   const { cavity, moldRecord } = plan;
   const widestM = Math.max(...cavity.profile.radiusM);
   const outerWidth = 2 * (widestM + moldRecord.wallM + FLANGE_M);
-  const pxPerM = Math.max(1, Math.min((width - margin.left - margin.right) / outerWidth, (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM + plan.fill.heapM)));
+  const pxPerM = Math.max(
+    1,
+    Math.min(
+      (width - margin.left - margin.right) / outerWidth,
+      (height - margin.top - margin.bottom) / (cavity.depthM + moldRecord.wallM + plan.fill.heapM),
+    ),
+  );
   const axisX = (margin.left + width - margin.right) / 2;
   const above = plan.fill.heapM * pxPerM;
   const slack = height - margin.top - margin.bottom - above - (cavity.depthM + moldRecord.wallM) * pxPerM;
@@ -62,7 +74,10 @@ export function sectionGeometry(plan: Drawn, width: number, height: number, exag
   const side = cavity.outward ? -1 : 1;
   const onWall = (i: number): Spot => {
     const half = (side * thickness[i]) / 2;
-    return place(cavity.profile.radiusM[i] - half * Math.sin(cavity.profile.slope[i]), cavity.profile.heightM[i] + half * Math.cos(cavity.profile.slope[i]));
+    return place(
+      cavity.profile.radiusM[i] - half * Math.sin(cavity.profile.slope[i]),
+      cavity.profile.heightM[i] + half * Math.cos(cavity.profile.slope[i]),
+    );
   };
   return {
     pxPerM,
@@ -70,7 +85,9 @@ export function sectionGeometry(plan: Drawn, width: number, height: number, exag
     axisX,
     rimY,
     topY: rimY - above,
-    moldPath: cavity.outward ? formerPath(cavity.profile, moldRecord.wallM, place) : moldPath(cavity.profile, moldRecord.wallM, place),
+    moldPath: cavity.outward
+      ? formerPath(cavity.profile, moldRecord.wallM, place)
+      : moldPath(cavity.profile, moldRecord.wallM, place),
     coatPaths: cut.coatPaths,
     layers: cut.layers,
     heapPath: cut.heapPath,
@@ -113,6 +130,9 @@ function moldPath({ radiusM, heightM, slope }: Profile, wallM: number, place: Pl
 /** A former's skin, drawn inward from the surface that is coated. */
 function formerPath(profile: Profile, wallM: number, place: Place): string {
   const { radiusM, heightM, slope } = profile;
-  const inner = { radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r - wallM * Math.sin(slope[i]))), heightM: heightM.map((z, i) => z + wallM * Math.cos(slope[i])) };
+  const inner = {
+    radiusM: radiusM.map((r, i) => (i === 0 ? 0 : r - wallM * Math.sin(slope[i]))),
+    heightM: heightM.map((z, i) => z + wallM * Math.cos(slope[i])),
+  };
   return between(profile, inner, place);
 }

@@ -47,10 +47,12 @@ export class Section {
   /** Callouts and handles come in a task of their own after the cut itself, so that neither holds the page up. */
   protected readonly lettered = toSignal(timer(0).pipe(map(() => true)), { initialValue: false });
   /** Fillings that are drawn, each with a pattern of its own. */
-  protected readonly filledLayers = computed<readonly FilledLayer[]>(() => (this.geometry()?.layers ?? []).flatMap((drawn, i) => {
-    const layer = this.plan()?.fill.layers[i];
-    return layer ? [{ drawn, filling: layer.choice.filling }] : [];
-  }));
+  protected readonly filledLayers = computed<readonly FilledLayer[]>(() =>
+    (this.geometry()?.layers ?? []).flatMap((drawn, i) => {
+      const layer = this.plan()?.fill.layers[i];
+      return layer ? [{ drawn, filling: layer.choice.filling }] : [];
+    }),
+  );
   protected readonly plan = this.plans.draft;
   /** Filled from below: no wall to call out, no film to play. */
   protected readonly solid = this.film.solid;
@@ -59,12 +61,19 @@ export class Section {
   /** The cap that closes what is drawn, with the colour of its chocolate. */
   protected readonly cap = computed(() => {
     const plan = this.plan();
-    if (!plan || plan.closure?.kind !== 'cap' || plan.coat.body || closedPartId(plan.casting) !== plan.part.id) return undefined;
-    return { thicknessM: Math.min(plan.closure.thicknessM, plan.fill.headspace.value), colour: chocolateOf(plan.casting, meltOf(plan.casting, plan.closure.meltId)).colour };
+    if (!plan || plan.closure?.kind !== 'cap' || plan.coat.body || closedPartId(plan.casting) !== plan.part.id)
+      return undefined;
+    return {
+      thicknessM: Math.min(plan.closure.thicknessM, plan.fill.headspace.value),
+      colour: chocolateOf(plan.casting, meltOf(plan.casting, plan.closure.meltId)).colour,
+    };
   });
   protected readonly geometry = computed(() => {
     const plan = this.plan();
-    return plan && sectionGeometry({ ...plan, capM: this.cap()?.thicknessM }, this.width(), this.height(), this.exaggerated());
+    return (
+      plan &&
+      sectionGeometry({ ...plan, capM: this.cap()?.thicknessM }, this.width(), this.height(), this.exaggerated())
+    );
   });
   protected readonly shades = computed(() => {
     const plan = this.plan();
@@ -76,7 +85,10 @@ export class Section {
     if (!plan || !geometry) return [];
     const system = this.units.system();
     const most = Math.min(system === 'us' ? 4 : 6, Math.max(1, Math.floor(geometry.depth / 26)));
-    return rulerTicks(plan.cavity.depthM, system, most).map(({ m, name }) => ({ y: geometry.rimY + m * geometry.pxPerM, name }));
+    return rulerTicks(plan.cavity.depthM, system, most).map(({ m, name }) => ({
+      y: geometry.rimY + m * geometry.pxPerM,
+      name,
+    }));
   });
   protected readonly rulerUnit = computed(() => rulerUnit(this.units.system()));
   protected readonly widthText = computed(() => this.sizeText());
@@ -84,7 +96,9 @@ export class Section {
     const cavity = this.plan()?.cavity;
     if (!cavity) return '';
     // The measure stands over the rim; where the body is wider than it, the rim's own width is what it shows.
-    return cavity.spanM > cavity.rimDiameterM + 1e-6 ? text(cavity.rimDiameterM, 'length', this.units.system()) : sizeText(cavity.lengthM, cavity.widthM, this.units.system());
+    return cavity.spanM > cavity.rimDiameterM + 1e-6
+      ? text(cavity.rimDiameterM, 'length', this.units.system())
+      : sizeText(cavity.lengthM, cavity.widthM, this.units.system());
   }
 
   protected readonly upText = computed(() => WAY_UP_NAMES[this.plan()?.coatsMade.at(-1)?.wayUp ?? 'upright']);
@@ -93,8 +107,11 @@ export class Section {
     if (!plan) return '';
     const system = this.units.system();
     const { rim, wall, base } = plan.coat.total;
-    const fill = plan.fill.layers.map((layer) => `${layer.choice.filling.name} up to ${text(layer.toM, 'length', system)}`).join(', ');
-    if (this.solid()) return `Cut through a ${this.widthText()} cavity, filled ${text(base.value, 'length', system)} deep in ${plan.coatsMade.length === 1 ? 'one go' : `${plan.coatsMade.length} layers`}.`;
+    const fill = plan.fill.layers
+      .map((layer) => `${layer.choice.filling.name} up to ${text(layer.toM, 'length', system)}`)
+      .join(', ');
+    if (this.solid())
+      return `Cut through a ${this.widthText()} cavity, filled ${text(base.value, 'length', system)} deep in ${plan.coatsMade.length === 1 ? 'one go' : `${plan.coatsMade.length} layers`}.`;
     return `Cut through a ${this.widthText()} cavity: ${plan.coatsMade.length} coats, rim ${text(rim.value, 'length', system)}, wall ${text(wall.value, 'length', system)}, base ${text(base.value, 'length', system)}. ${fill || 'Empty.'}`;
   });
   protected readonly wanted = computed(() => {
@@ -121,13 +138,20 @@ export class Section {
     const geometry = this.geometry();
     if (!plan || !geometry) return;
     if (move.start) this.dragFrom = plan.fill.layers[index].toM;
-    const from = move.step === undefined ? this.dragFrom - move.dy / geometry.pxPerM : plan.fill.layers[index].toM + move.step * STEP_M * 5;
+    const from =
+      move.step === undefined
+        ? this.dragFrom - move.dy / geometry.pxPerM
+        : plan.fill.layers[index].toM + move.step * STEP_M * 5;
     const amount = amountForLevel(plan.fill, index, from);
     const id = plan.fill.layers[index].choice.id;
-    this.store.edit('fill line', (casting) => {
-      const layer = casting.fill.find((candidate) => candidate.id === id);
-      if (layer) layer.amount = amount;
-    }, `fill ${id} ${move.gesture}`);
+    this.store.edit(
+      'fill line',
+      (casting) => {
+        const layer = casting.fill.find((candidate) => candidate.id === id);
+        if (layer) layer.amount = amount;
+      },
+      `fill ${id} ${move.gesture}`,
+    );
   }
 
   /** Sets the wanted thickness at the rim; coats and their tuning follow. */
@@ -135,7 +159,10 @@ export class Section {
     const geometry = this.geometry();
     if (!geometry) return;
     if (move.start) this.dragFrom = this.wanted();
-    const moved = move.step === undefined ? this.dragFrom - move.dx / geometry.pxPerM / geometry.exaggeration : this.wanted() + move.step * STEP_M;
+    const moved =
+      move.step === undefined
+        ? this.dragFrom - move.dx / geometry.pxPerM / geometry.exaggeration
+        : this.wanted() + move.step * STEP_M;
     const rimM = Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(moved / STEP_M) * STEP_M));
     this.open.edit('wanted thickness', (part) => (part.coatsBy = { by: 'thickness', rimM }), `wanted ${move.gesture}`);
   }

@@ -19,8 +19,20 @@ export function fillOf({ id, plain, streak }: Shade): string {
   template: `
     @for (shade of shades(); track shade.id) {
       @if (shade.streak) {
-        <svg:pattern [attr.id]="shade.id" width="26" height="15" patternUnits="userSpaceOnUse" patternTransform="rotate(24)">
-          <svg:rect width="26" height="15" [attr.fill]="shade.plain" /><svg:path d="M0 5q6-5 13 0t13 0M0 12q6-4 13 0t13 0" fill="none" [attr.stroke]="shade.streak" stroke-width="3" />
+        <svg:pattern
+          [attr.id]="shade.id"
+          width="26"
+          height="15"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(24)"
+        >
+          <svg:rect width="26" height="15" [attr.fill]="shade.plain" />
+          <svg:path
+            d="M0 5q6-5 13 0t13 0M0 12q6-4 13 0t13 0"
+            fill="none"
+            [attr.stroke]="shade.streak"
+            stroke-width="3"
+          />
         </svg:pattern>
       }
     }

@@ -12,10 +12,28 @@ import { StationList } from '../station-list';
   template: `
     <nav aria-label="Stations">
       @for (tab of tabs(); track tab.key) {
-        <a [routerLink]="['/casting', castingId(), tab.key]" [attr.aria-current]="tab.key === station() ? 'step' : null" [class.open]="tab.key === station()">
-          <span class="name">{{ tab.name }} @if (tab.mark) { <span class="mark"><i aria-hidden="true"></i>{{ tab.mark }}</span> }</span>
-          <strong [class.older]="tab.key === 'chill' && source() === 'last'" [attr.aria-busy]="tab.key === 'chill' ? source() !== 'worker' : null">{{ tab.answer }}</strong>
-          <span class="detail">@if (estimated() && tab.simulated) { <span class="estimate">estimate, </span> }{{ tab.detail }}</span>
+        <a
+          [routerLink]="['/casting', castingId(), tab.key]"
+          [attr.aria-current]="tab.key === station() ? 'step' : null"
+          [class.open]="tab.key === station()"
+        >
+          <span class="name"
+            >{{ tab.name }}
+            @if (tab.mark) {
+              <span class="mark"><i aria-hidden="true"></i>{{ tab.mark }}</span>
+            }
+          </span>
+          <strong
+            [class.older]="tab.key === 'chill' && source() === 'last'"
+            [attr.aria-busy]="tab.key === 'chill' ? source() !== 'worker' : null"
+            >{{ tab.answer }}</strong
+          >
+          <span class="detail">
+            @if (estimated() && tab.simulated) {
+              <span class="estimate">estimate, </span>
+            }
+            {{ tab.detail }}</span
+          >
         </a>
       }
     </nav>

@@ -9,7 +9,10 @@ import { weighOutTables } from './weigh-out-table';
 /** An amount as written, read back: grams, or ounces. */
 function read(written: string): number {
   const parts = [...written.matchAll(/([\d.]+) (kg|g|lb|oz)/g)];
-  return parts.reduce((sum, [, number, unit]) => sum + Number(number) * { kg: 1000, g: 1, lb: 16, oz: 1 }[unit as 'kg'], 0);
+  return parts.reduce(
+    (sum, [, number, unit]) => sum + Number(number) * { kg: 1000, g: 1, lb: 16, oz: 1 }[unit as 'kg'],
+    0,
+  );
 }
 
 describe('weigh-out columns', () => {
@@ -35,12 +38,22 @@ describe('weigh-out columns', () => {
     const caps = rows.find(({ name }) => name === 'Caps');
     // Caps of a round are those of its cavities: the job's share of them.
     expect(caps?.perRoundKg).toBeGreaterThan(0);
-    expect((caps?.perRoundKg ?? 0) / 24).toBeCloseTo((caps?.jobKg ?? 0) / planned(bonbons).batch.byPart[0].parts.value, 4);
+    expect((caps?.perRoundKg ?? 0) / 24).toBeCloseTo(
+      (caps?.jobKg ?? 0) / planned(bonbons).batch.byPart[0].parts.value,
+      4,
+    );
   });
 
   it('are written to the step of the scale', () => {
-    expect([weighedText(0.0843, 0.0001, 'metric'), weighedText(0.7956, 0.001, 'metric'), weighedText(12.345, 0.001, 'metric')]).toEqual(['84.3 g', '796 g', '12.345 kg']);
+    expect([
+      weighedText(0.0843, 0.0001, 'metric'),
+      weighedText(0.7956, 0.001, 'metric'),
+      weighedText(12.345, 0.001, 'metric'),
+    ]).toEqual(['84.3 g', '796 g', '12.345 kg']);
     const ounce = 0.028349523125;
-    expect([weighedText(36.8 * ounce, 0.1 * ounce, 'us'), weighedText(2.45 * ounce, 0.05 * ounce, 'us')]).toEqual(['2 lb 4.8 oz', '2.45 oz']);
+    expect([weighedText(36.8 * ounce, 0.1 * ounce, 'us'), weighedText(2.45 * ounce, 0.05 * ounce, 'us')]).toEqual([
+      '2 lb 4.8 oz',
+      '2.45 oz',
+    ]);
   });
 });

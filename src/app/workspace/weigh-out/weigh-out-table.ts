@@ -36,13 +36,44 @@ export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutT
     const coats = coatLines(plan, melt.meltId);
     const none = undefined;
     const further: WeighOutRow[] = [
-      { use: 'closing' as const, name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '', perPartKg: none, perRoundKg: melt.closingPerRoundKg, jobKg: melt.closing.value },
-      { use: 'finishing' as const, name: 'Finishing', perPartKg: none, perRoundKg: melt.finishingPerRoundKg, jobKg: melt.finishing.value },
-      { use: 'back' as const, name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back', perPartKg: none, perRoundKg: melt.comesBack.value, jobKg: melt.comesBack.value },
-      { use: 'drips' as const, name: 'Drips off', perPartKg: none, perRoundKg: dripsInRound(plan, melt.meltId), jobKg: melt.drips.value },
+      {
+        use: 'closing' as const,
+        name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '',
+        perPartKg: none,
+        perRoundKg: melt.closingPerRoundKg,
+        jobKg: melt.closing.value,
+      },
+      {
+        use: 'finishing' as const,
+        name: 'Finishing',
+        perPartKg: none,
+        perRoundKg: melt.finishingPerRoundKg,
+        jobKg: melt.finishing.value,
+      },
+      {
+        use: 'back' as const,
+        name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back',
+        perPartKg: none,
+        perRoundKg: melt.comesBack.value,
+        jobKg: melt.comesBack.value,
+      },
+      {
+        use: 'drips' as const,
+        name: 'Drips off',
+        perPartKg: none,
+        perRoundKg: dripsInRound(plan, melt.meltId),
+        jobKg: melt.drips.value,
+      },
     ].filter(({ jobKg }) => jobKg > 0.00005);
-    const round = (lines: readonly WeighOutRow[]): number => lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
-    const tools = { use: 'stuck' as const, name: 'Bowl and tools', perPartKg: none, perRoundKg: melt.perRound.value - round([...coats, ...further]), jobKg: melt.stuck.value };
+    const round = (lines: readonly WeighOutRow[]): number =>
+      lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
+    const tools = {
+      use: 'stuck' as const,
+      name: 'Bowl and tools',
+      perPartKg: none,
+      perRoundKg: melt.perRound.value - round([...coats, ...further]),
+      jobKg: melt.stuck.value,
+    };
     const stepKg = scaleStepKg(melt.melted.value, system);
     return {
       meltId: melt.meltId,
@@ -64,7 +95,15 @@ function coatLines({ parts, batch }: CastingPlan, meltId: string): WeighOutRow[]
       if (share === 0 || !count) return [];
       const name = weighedName(made.choice.method, i, coat.coats.length);
       const perPartKg = share * made.mass.value;
-      return [{ use: 'parts', name: which ? which + name.toLowerCase() : name, perPartKg, perRoundKg: perPartKg * count.perRound, jobKg: perPartKg * count.parts.value }];
+      return [
+        {
+          use: 'parts',
+          name: which ? which + name.toLowerCase() : name,
+          perPartKg,
+          perRoundKg: perPartKg * count.perRound,
+          jobKg: perPartKg * count.parts.value,
+        },
+      ];
     });
   });
 }
@@ -73,7 +112,11 @@ function coatLines({ parts, batch }: CastingPlan, meltId: string): WeighOutRow[]
 function dripsInRound({ parts, batch }: CastingPlan, meltId: string): number {
   return parts.reduce((sum, { part, coat, coatsMade }) => {
     const perRound = batch.byPart.find(({ partId }) => partId === part.id)?.perRound ?? 0;
-    return sum + perRound * coat.coats.reduce((all, { feet }, i) => all + (feet?.value ?? 0) * shareOf(coatsMade[i].shares, meltId), 0);
+    return (
+      sum +
+      perRound *
+        coat.coats.reduce((all, { feet }, i) => all + (feet?.value ?? 0) * shareOf(coatsMade[i].shares, meltId), 0)
+    );
   }, 0);
 }
 
@@ -84,14 +127,23 @@ function shareOf(shares: readonly { readonly meltId: string; readonly share: num
 
 /** Lines rounded to what a scale shows, with their sum last. */
 function addedUp(lines: readonly WeighOutRow[], step: number): WeighOutRow[] {
-  const job = onScale(lines.map(({ jobKg }) => jobKg), step);
+  const job = onScale(
+    lines.map(({ jobKg }) => jobKg),
+    step,
+  );
   // What comes back is the same in a round and in the job.
   const same = new Map(lines.flatMap(({ use }, i) => (use === 'back' ? [[i, job[i]] as const] : [])));
-  const round = onScale(lines.map(({ perRoundKg = 0 }) => perRoundKg), step, same);
+  const round = onScale(
+    lines.map(({ perRoundKg = 0 }) => perRoundKg),
+    step,
+    same,
+  );
   const sum = (of: readonly number[]): number => of.reduce((all, one) => all + one, 0);
   return [
     // What the scale does not show is no line.
-    ...lines.map((line, i) => ({ ...line, jobKg: job[i], perRoundKg: line.perRoundKg === undefined ? undefined : round[i] })).filter(({ jobKg, perRoundKg = 0 }) => jobKg + perRoundKg > 0),
+    ...lines
+      .map((line, i) => ({ ...line, jobKg: job[i], perRoundKg: line.perRoundKg === undefined ? undefined : round[i] }))
+      .filter(({ jobKg, perRoundKg = 0 }) => jobKg + perRoundKg > 0),
     { name: 'Melt', use: 'sum', perPartKg: undefined, perRoundKg: sum(round), jobKg: sum(job) },
   ];
 }

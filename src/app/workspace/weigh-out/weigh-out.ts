@@ -17,33 +17,64 @@ import { weighOutTables } from './weigh-out-table';
     <h2>Weigh out{{ estimated() ? ', estimated' : '' }}</h2>
     @for (table of tables(); track table.meltId) {
       <table>
-        <thead><tr><th scope="col"><span class="name">{{ table.chocolate }}</span></th><th scope="col">{{ table.partName }}</th><th scope="col">round</th><th scope="col">job</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">
+              <span class="name">{{ table.chocolate }}</span>
+            </th>
+            <th scope="col">{{ table.partName }}</th>
+            <th scope="col">round</th>
+            <th scope="col">job</th>
+          </tr>
+        </thead>
         <tbody>
           @for (row of table.rows; track row.name) {
             <tr [class.sum]="row.use === 'sum'">
               <th scope="row">{{ row.name }}</th>
-              <td>{{ write(row.perPartKg) }}</td><td>{{ weighed(row.perRoundKg, table.stepKg) }}</td><td>{{ weighed(row.jobKg, table.stepKg) }}</td>
+              <td>{{ write(row.perPartKg) }}</td>
+              <td>{{ weighed(row.perRoundKg, table.stepKg) }}</td>
+              <td>{{ weighed(row.jobKg, table.stepKg) }}</td>
             </tr>
           }
         </tbody>
       </table>
     }
-    @if (manyRounds()) { <p class="aside">Round: melted for one round alone. Pool and bowl count once in the job.</p> }
+    @if (manyRounds()) {
+      <p class="aside">Round: melted for one round alone. Pool and bowl count once in the job.</p>
+    }
     @if (plan(); as p) {
       @if (inside().length > 0) {
         <table>
-          <thead><tr><th scope="col">Inside</th><th scope="col">piece</th><th scope="col">job</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Inside</th>
+              <th scope="col">piece</th>
+              <th scope="col">job</th>
+            </tr>
+          </thead>
           <tbody>
             @for (layer of inside(); track layer.id) {
-              <tr><th scope="row">{{ layer.name }}</th><td><ks-figure [answer]="layer.mass" /></td><td>{{ write(layer.jobKg) }}</td></tr>
+              <tr>
+                <th scope="row">{{ layer.name }}</th>
+                <td><ks-figure [answer]="layer.mass" /></td>
+                <td>{{ write(layer.jobKg) }}</td>
+              </tr>
             }
           </tbody>
         </table>
       }
       @for (line of buying(); track line.key) {
-        <p class="buy">{{ line.what }} @if (line.packs; as packs) { <ks-figure [answer]="packs" [strong]="true" /> {{ line.of }} } <span class="aside">{{ line.why }}</span></p>
+        <p class="buy">
+          {{ line.what }}
+          @if (line.packs; as packs) {
+            <ks-figure [answer]="packs" [strong]="true" /> {{ line.of }}
+          }
+          <span class="aside">{{ line.why }}</span>
+        </p>
       }
-      @if (list.makes(); as makes) { <p class="buy">With {{ onHand() }} you can make <ks-figure [answer]="makes" [strong]="true" /></p> }
+      @if (list.makes(); as makes) {
+        <p class="buy">With {{ onHand() }} you can make <ks-figure [answer]="makes" [strong]="true" /></p>
+      }
     }
   `,
   styleUrl: './weigh-out.less',
@@ -59,20 +90,43 @@ export class WeighOut {
   protected readonly manyRounds = computed(() => (this.plan()?.batch.rounds.value ?? 1) > 1);
   protected readonly inside = computed(() => {
     const plan = this.plan();
-    return plan ? plan.parts.flatMap((part) => part.fill.layers.map(({ choice, mass }) => ({ id: choice.id, name: choice.filling.name, mass, jobKg: mass.value * layersOf(plan, part) }))) : [];
+    return plan
+      ? plan.parts.flatMap((part) =>
+          part.fill.layers.map(({ choice, mass }) => ({
+            id: choice.id,
+            name: choice.filling.name,
+            mass,
+            jobKg: mass.value * layersOf(plan, part),
+          })),
+        )
+      : [];
   });
   protected readonly list = inject(ShoppingList);
   /** What to buy of each chocolate, against what is on hand. */
-  protected readonly buying = computed(() => this.list.lines().flatMap(({ entryId, name, kind, neededKg, packKg, shopping }) => {
-    if (kind !== 'chocolate' || !shopping || packKg === undefined) return [];
-    const there = this.list.onHand().find(({ chocolateId }) => chocolateId === entryId)?.kg ?? 0;
-    const why = `${this.unbroken(neededKg)} wanted${there > 0 ? `, ${this.unbroken(there)} on hand` : ''}`;
-    const { packs, packsAnswer } = shopping;
-    return [packs === 0 ? { key: entryId, what: `Enough ${name}:`, packs: undefined, of: '', why } : { key: entryId, what: `Buy ${name}:`, packs: packsAnswer, of: `${packs === 1 ? 'pack' : 'packs'} of ${this.unbroken(packKg)};`, why }];
-  }));
+  protected readonly buying = computed(() =>
+    this.list.lines().flatMap(({ entryId, name, kind, neededKg, packKg, shopping }) => {
+      if (kind !== 'chocolate' || !shopping || packKg === undefined) return [];
+      const there = this.list.onHand().find(({ chocolateId }) => chocolateId === entryId)?.kg ?? 0;
+      const why = `${this.unbroken(neededKg)} wanted${there > 0 ? `, ${this.unbroken(there)} on hand` : ''}`;
+      const { packs, packsAnswer } = shopping;
+      return [
+        packs === 0
+          ? { key: entryId, what: `Enough ${name}:`, packs: undefined, of: '', why }
+          : {
+              key: entryId,
+              what: `Buy ${name}:`,
+              packs: packsAnswer,
+              of: `${packs === 1 ? 'pack' : 'packs'} of ${this.unbroken(packKg)};`,
+              why,
+            },
+      ];
+    }),
+  );
   protected readonly onHand = computed(() => {
     const all = this.list.onHand();
-    return all.length === 1 ? `${this.unbroken(all[0].kg)} ${all[0].name}` : `what is on hand of ${listed(all.map(({ name }) => name))}`;
+    return all.length === 1
+      ? `${this.unbroken(all[0].kg)} ${all[0].name}`
+      : `what is on hand of ${listed(all.map(({ name }) => name))}`;
   });
 
   protected weighed(kg: number | undefined, stepKg: number): string {

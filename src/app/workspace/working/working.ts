@@ -16,27 +16,41 @@ import { momentText, ownZone } from '../../wording/times';
   imports: [Figure, SidePanel],
   template: `
     <ks-side-panel [open]="!!shown()" [heading]="title()" (closed)="panel.close()">
-        @if (shown(); as s) {
-          <div class="working">
-            <p class="value">{{ s.value }}</p>
-            @if (s.range) { <p class="range">{{ s.range }}</p> }
-            <p class="how">{{ s.rule.how }}</p>
-            @if (s.parts.length) {
-              <h3>Added up from</h3>
-              <table>
-                @for (part of s.parts; track $index; let i = $index) { <tr><th scope="row">{{ part.rule.startsWith('coat.fill') ? 'Layer' : 'Coat' }} {{ i + 1 }}</th><td><ks-figure [answer]="part" /></td></tr> }
-              </table>
-            }
-            @if (s.terms.length) {
-              <h3>From</h3>
-              <table>
-                @for (term of s.terms; track $index) { <tr><th scope="row">{{ term.name }}</th><td>{{ term.value }}</td></tr> }
-              </table>
-            }
-            <h3>Source</h3><p>{{ s.rule.source }}</p>
-            <h3>How sure</h3><p>{{ s.rule.sure }}</p>
-          </div>
-        }
+      @if (shown(); as s) {
+        <div class="working">
+          <p class="value">{{ s.value }}</p>
+          @if (s.range) {
+            <p class="range">{{ s.range }}</p>
+          }
+          <p class="how">{{ s.rule.how }}</p>
+          @if (s.parts.length) {
+            <h3>Added up from</h3>
+            <table>
+              @for (part of s.parts; track $index; let i = $index) {
+                <tr>
+                  <th scope="row">{{ part.rule.startsWith('coat.fill') ? 'Layer' : 'Coat' }} {{ i + 1 }}</th>
+                  <td><ks-figure [answer]="part" /></td>
+                </tr>
+              }
+            </table>
+          }
+          @if (s.terms.length) {
+            <h3>From</h3>
+            <table>
+              @for (term of s.terms; track $index) {
+                <tr>
+                  <th scope="row">{{ term.name }}</th>
+                  <td>{{ term.value }}</td>
+                </tr>
+              }
+            </table>
+          }
+          <h3>Source</h3>
+          <p>{{ s.rule.source }}</p>
+          <h3>How sure</h3>
+          <p>{{ s.rule.sure }}</p>
+        </div>
+      }
     </ks-side-panel>
   `,
   styleUrl: './working.less',
@@ -59,7 +73,12 @@ export class Working {
       parts: answer.parts ?? [],
       terms: answer.terms.map((term) => ({
         name: TERM_NAMES[term.name],
-        value: typeof term.value === 'string' ? choiceName(term.value) : term.dimension === 'moment' ? momentText(term.value, answer.zone ?? ownZone()) : text(term.value, term.dimension ?? 'count', system),
+        value:
+          typeof term.value === 'string'
+            ? choiceName(term.value)
+            : term.dimension === 'moment'
+              ? momentText(term.value, answer.zone ?? ownZone())
+              : text(term.value, term.dimension ?? 'count', system),
       })),
     };
   });

@@ -1,0 +1,119 @@
+import { PRACTICE, type RuleWording } from './rule-wording';
+
+/** Words for the rules of the batch: what is cast, melted and bought, and when. */
+export const BATCH_RULES: Readonly<Record<string, RuleWording>> = {
+  'batch.partsByConfidence': {
+    title: 'Parts to cast',
+    how: 'The fewest parts for which, at this chance of breaking, enough come out whole with the wanted confidence.',
+    source: 'Binomial distribution.',
+    sure: 'As good as the chance of breaking.',
+  },
+  'batch.partsLearned': {
+    title: 'Parts to cast',
+    how: 'The fewest parts of which, with the wanted confidence, enough come out whole, where the chance of breaking is known from those cast before; the computed chance counts as much as 20 of them.',
+    source: 'Beta-binomial distribution (Johnson, Kemp & Kotz). The weight of the computed chance is a working rule.',
+    sure: 'The more you have cast, the surer.',
+  },
+  'batch.partsByShare': {
+    title: 'Parts to cast',
+    how: 'The parts needed, and the spare share on top, rounded up.',
+    source: PRACTICE,
+    sure: 'A margin, not a forecast.',
+  },
+  'batch.rounds': {
+    title: 'Rounds',
+    how: 'Parts to cast over what one round gives, rounded up.',
+    source: 'Counting.',
+    sure: 'Exact.',
+  },
+  'batch.total': {
+    title: 'Minutes in all',
+    how: 'Melting once, then round after round, then filling and closing.',
+    source: 'Hands-on times are common practice, no source; waits are computed.',
+    sure: 'Within a quarter for a practised hand.',
+  },
+  'batch.start': {
+    title: 'When to start',
+    how: 'The time it is wanted by, less the minutes in all, rounded down to five minutes.',
+    source: 'Difference.',
+    sure: 'As the minutes in all: start earlier if you are new to it.',
+  },
+  'batch.handsOn': {
+    title: 'Hands-on minutes',
+    how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 8 s a part, filling 15 s a piece; melting, closing and finishing as their stations say.',
+    source: PRACTICE,
+    sure: 'Within a quarter for a practised hand.',
+  },
+  'batch.waiting': {
+    title: 'Waiting minutes',
+    how: 'The chill of every coat in every round, and the covered rest.',
+    source: 'Computed chill.',
+    sure: 'As the chill.',
+  },
+  'batch.inParts': {
+    title: 'Stays in the parts',
+    how: 'Chocolate in one part times the parts to cast.',
+    source: 'Sum.',
+    sure: 'Follows the thickness.',
+  },
+  'batch.comesBack': {
+    title: 'Comes back',
+    how: 'To tip out, cavities are poured half full, a mold at a time; what does not stay in the last mold comes back to the bowl.',
+    source: PRACTICE,
+    sure: 'Pour less and less comes back.',
+  },
+  'batch.stuck': {
+    title: 'Sticks to bowl and tools',
+    how: '15 g and 3 % of what is cast.',
+    source: PRACTICE,
+    sure: 'Depends on the spatula.',
+  },
+  'batch.closing': {
+    title: 'Goes into closing',
+    how: 'What one piece takes, times the pieces; for a cap, times the parts that are cast.',
+    source: 'Sum.',
+    sure: 'As the closing.',
+  },
+  'batch.finishing': {
+    title: 'Goes on in finishing',
+    how: 'What one piece takes, times the pieces.',
+    source: 'Sum.',
+    sure: 'As the finishing.',
+  },
+  'batch.drips': {
+    title: 'Drips off',
+    how: 'What still runs over the rim once a part is set down, times the parts. It sets as feet outside the mold.',
+    source: 'Simulation of the film.',
+    sure: 'Cooler chocolate and a longer tap leave less.',
+  },
+  'batch.filling': {
+    title: 'Filling for the job',
+    how: 'What one piece takes, times the pieces; capped in the mold, times the parts that are cast.',
+    source: 'Sum.',
+    sure: 'Loose fillings differ by some 12 %.',
+  },
+  'batch.melted': {
+    title: 'Melt in all',
+    how: 'What stays in the parts, what closes and finishes them, what comes back, what sticks, and what drips off.',
+    source: 'Sum.',
+    sure: 'Follows the thickness.',
+  },
+  'batch.perRound': {
+    title: 'Melt for one round',
+    how: 'The same for a single full round, melted by itself.',
+    source: 'Sum.',
+    sure: 'Follows the thickness.',
+  },
+  'batch.packs': {
+    title: 'Packs to buy',
+    how: 'What is wanted, less what is on hand, over the size of a pack, rounded up.',
+    source: 'Counting.',
+    sure: 'As what is wanted; what comes back can be kept for next time.',
+  },
+  'batch.piecesFrom': {
+    title: 'Pieces from what you have',
+    how: 'The most pieces, spares included, whose plan takes no more of any chocolate than is on hand, in melts and fillings together.',
+    source: 'The same sums, turned round.',
+    sure: 'Follows the thickness.',
+  },
+};
