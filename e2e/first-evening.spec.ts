@@ -182,11 +182,12 @@ test('everything goes by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Tab');
   await page.keyboard.press('Escape');
   await page.locator('body').press('n');
-  await expect(page.getByLabel('Name of the casting')).toHaveValue('New casting');
+  await expect(page.getByRole('heading', { name: 'New casting' })).toBeVisible();
 });
 
 for (const path of [
   '/castings',
+  '/castings/new?mold=bombs',
   '/casting/demo-bombs/mold',
   '/casting/demo-bombs/coat',
   '/casting/demo-bites/coat',

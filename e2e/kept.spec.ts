@@ -120,14 +120,12 @@ test('stored records that cannot be read are counted, saved as a file, taken out
         open.onsuccess = () => {
           const write = open.result.transaction('castings', 'readwrite');
           for (const id of ['bad-1', 'bad-2'])
-            write
-              .objectStore('castings')
-              .put({
-                id,
-                casting: { schemaVersion: 6, id, name: id, due: { local: 'soon', zone: 'Z' } },
-                stamp: 1,
-                tab: 'then',
-              });
+            write.objectStore('castings').put({
+              id,
+              casting: { schemaVersion: 6, id, name: id, due: { local: 'soon', zone: 'Z' } },
+              stamp: 1,
+              tab: 'then',
+            });
           write.oncomplete = () => {
             open.result.close();
             resolve();
@@ -156,8 +154,10 @@ test('one wish is done once, however often it is pressed', async ({ page }) => {
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cider-spice bombs 2');
   await page.goto('/castings');
   await expect(cards).toHaveCount(9);
-  await page.getByRole('button', { name: 'New casting' }).dblclick();
-  await expect(page.getByLabel('Name of the casting')).toHaveValue('New casting');
+  await page.getByRole('link', { name: 'New casting' }).click();
+  await page.getByRole('radio', { name: 'Cocoa bomb' }).check({ force: true });
+  await page.getByRole('button', { name: 'Plan it' }).dblclick();
+  await expect(page.getByLabel('Name of the casting')).toHaveValue('Cocoa bombs');
   await page.goto('/castings');
   await expect(cards).toHaveCount(10);
   await openBombs(page, 'batch');

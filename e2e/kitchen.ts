@@ -32,6 +32,12 @@ export async function openBombs(page: Page, station = 'coat'): Promise<void> {
   await expect(page.locator('ks-ribbon li').first()).toBeVisible();
 }
 
+/** Begins a casting of a kind on the page of new castings, as it is offered. */
+export async function begin(page: Page, kind: string): Promise<void> {
+  await page.getByRole('radio', { name: kind, exact: true }).check({ force: true });
+  await page.getByRole('button', { name: 'Plan it' }).click();
+}
+
 /** A station's tab: its whole text. */
 export function tab(page: Page, name: string) {
   return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });

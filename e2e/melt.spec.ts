@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
+import { begin, expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
 const csv = (text: string, name = 'evening.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
@@ -154,7 +154,8 @@ test('a second tab’s change of the pantry is heard, and a fresh casting starts
   await page.getByLabel('Room', { exact: true }).fill('23');
   await page.getByLabel('Room', { exact: true }).blur();
   await page.keyboard.press('n');
-  await expect(page.getByLabel('Name of the casting')).toHaveValue('New casting');
+  await begin(page, 'Cocoa bomb');
+  await expect(page.getByLabel('Name of the casting')).toHaveValue('Cocoa bombs');
   await tab(page, 'Chill').click();
   await expect(page.getByLabel('Room', { exact: true })).toHaveValue('23 °C');
 });

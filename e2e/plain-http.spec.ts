@@ -1,5 +1,5 @@
 import { expect, test as base } from '@playwright/test';
-import { MONDAY, saved } from './kitchen';
+import { MONDAY, begin, saved } from './kitchen';
 
 const HOST = 'kitchen.test';
 
@@ -39,9 +39,10 @@ test('over plain http on another host the app opens, is sent compressed, makes, 
   await page.getByRole('button', { name: 'Copy this casting' }).click();
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cider-spice bombs 2');
   await page.keyboard.press('n');
-  await expect(page.getByLabel('Name of the casting')).toHaveValue('New casting');
+  await begin(page, 'Cocoa bomb');
+  await expect(page.getByLabel('Name of the casting')).toHaveValue('Cocoa bombs');
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Name of the casting')).toHaveValue('New casting');
+  await expect(page.getByLabel('Name of the casting')).toHaveValue('Cocoa bombs');
   expect(errors).toEqual([]);
 });

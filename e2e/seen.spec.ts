@@ -5,6 +5,7 @@ import { expect, openBombs, quiet, saved, tab, test } from './kitchen';
 const STATIONS = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
 const PAGES = [
   '/castings',
+  '/castings/new?mold=bombs',
   '/molds',
   '/molds/bombs',
   '/molds/bell',

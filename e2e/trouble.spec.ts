@@ -76,13 +76,11 @@ test('an import that cannot be used says why and where, and changes nothing', as
     await expect(page.getByRole('alert')).toContainText(message);
     await expect(page.getByRole('alert')).toContainText('Nothing was changed.');
   }
-  await page
-    .getByLabel(/A file exported from Kilnstone/)
-    .setInputFiles({
-      name: 'mixed.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(good.replace('"pieces": 24', '"pieces": "lots"')),
-    });
+  await page.getByLabel(/A file exported from Kilnstone/).setInputFiles({
+    name: 'mixed.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(good.replace('"pieces": 24', '"pieces": "lots"')),
+  });
   await expect(page.getByRole('alert')).toContainText(
     'Casting 2 (“Pebble bites”): the value at pieces cannot be used.',
   );

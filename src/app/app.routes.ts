@@ -46,6 +46,10 @@ export const routes: Routes = [
     title: 'Castings · Kilnstone',
     loadComponent: () => import('./castings/castings').then((m) => m.Castings),
   },
+  {
+    path: 'castings/new',
+    loadComponent: () => import('./castings/new-casting').then((m) => m.NewCasting),
+  },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },
   { path: 'molds/:id', loadComponent: () => import('./molds/mold-page').then((m) => m.MoldPage) },

@@ -26,7 +26,6 @@ import { dueText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
 import { cavitySizeText } from '../wording/shapes';
 import { ImportPanel } from '../ui/import-panel';
-import { Once } from '../ui/once';
 import { RecordTools } from '../ui/record-tools';
 import { SmallSection } from './small-section';
 
@@ -34,7 +33,7 @@ import { SmallSection } from './small-section';
 @Component({
   selector: 'ks-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, Once, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
+  imports: [ImportPanel, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
   templateUrl: './castings.html',
   styleUrl: './castings.less',
 })

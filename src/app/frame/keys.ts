@@ -3,7 +3,6 @@ import { Router } from '@angular/router';
 import type { Part } from '../../core/record/casting';
 import { addCoat, keepCoatsAsMade, removeCoat } from '../../core/plan/remedy';
 import { CastingStore } from '../state/casting-store';
-import { CastingsActions } from '../state/castings-actions';
 import { OpenPart } from '../state/open-part';
 import { PlanService } from '../state/plan-service';
 import { WorkingPanel } from '../state/working-panel';
@@ -14,7 +13,6 @@ import { STATIONS, STATION_NAMES } from '../wording/names';
 export class Keys {
   private readonly store = inject(CastingStore);
   private readonly open = inject(OpenPart);
-  private readonly actions = inject(CastingsActions);
   private readonly plans = inject(PlanService);
   private readonly router = inject(Router);
   private readonly working = inject(WorkingPanel);
@@ -39,8 +37,6 @@ export class Keys {
     if (event.defaultPrevented || event.isComposing || event.altKey) return;
     if (event.ctrlKey || event.metaKey) return this.pressWithControl(event);
     if (this.typing(event.target)) return;
-    // Held down it is one wish for a new casting, and not many.
-    if (event.repeat && event.key.toLowerCase() === 'n') return;
     const handled = this.pressed(event.key);
     if (handled) event.preventDefault();
   }
@@ -62,7 +58,7 @@ export class Keys {
     if (this.listOpen() || this.working.answer()) return false;
     const casting = this.store.current();
     const station = STATIONS[Number(key) - 1];
-    if (key.toLowerCase() === 'n') void this.actions.create();
+    if (key.toLowerCase() === 'n') void this.router.navigateByUrl('/castings/new');
     else if (key === '/') {
       this.searchWanted.update((n) => n + 1);
       void this.router.navigateByUrl('/castings');

@@ -2,7 +2,7 @@ import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
 import { Bench, closeWorkers, openDemo, until } from '../../testing/bench';
 import type { CastingStore } from '../state/casting-store';
-import { CastingsActions } from '../state/castings-actions';
+import { Beginning } from '../castings/beginning';
 import { Kitchens } from '../state/kitchens';
 import { KitchenPage } from './kitchen-page';
 
@@ -26,8 +26,9 @@ describe('Kitchen', () => {
   it('is what new castings start from, and what old ones may take over', async () => {
     await bench.type('Room', '72 F');
     await bench.press('a fan in it', 1);
-    await TestBed.inject(CastingsActions).create();
-    const fresh = store.castings().find((casting) => casting.name === 'New casting');
+    const begun = TestBed.runInInjectionContext(() => new Beginning());
+    begun.kind.set('bomb');
+    const fresh = begun.casting();
     expect(fresh?.kitchen.roomC).toBeCloseTo(22.22, 2);
     expect(fresh?.kitchen).toMatchObject({ fridgeFan: false, freezerFan: true });
     expect(bench.text).toContain('Planned in another kitchen');

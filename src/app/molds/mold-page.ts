@@ -11,14 +11,12 @@ import { LIMITS } from '../../core/record/limits';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
 import { careOf } from '../../core/record/mold-care';
 import { cavityCount } from '../../core/record/mold-cavities';
-import { CastingsActions } from '../state/castings-actions';
 import { MoldLibrary } from '../state/mold-library';
 import { newId } from '../state/new-id';
 import { Gone } from '../ui/gone';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
-import { Once } from '../ui/once';
 import { ProfileEditor } from '../ui/profile-editor';
 import { RecordHeader } from '../ui/record-header';
 import { ShapeFields } from '../ui/shape-fields';
@@ -43,7 +41,6 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
     Figure,
     FormsModule,
     MoldSheet,
-    Once,
     ProfileEditor,
     RecordHeader,
     RouterLink,
@@ -54,7 +51,6 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
 })
 export class MoldPage {
   protected readonly library = inject(MoldLibrary);
-  protected readonly castings = inject(CastingsActions);
   private readonly router = inject(Router);
 
   /** Route parameter. */

@@ -3,11 +3,8 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { timer } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
-import { castIn } from '../../core/plan/parts';
-import { castingKitchen, castingMold } from '../../core/record/copies';
-import type { Mold } from '../../core/record/mold';
 import { writeCastingFile } from '../../data/casting-file';
-import { demoCastings, newCasting } from '../../data/demo';
+import { demoCastings } from '../../data/demo';
 import { CastingStore } from './casting-store';
 import { Kitchens } from './kitchens';
 import { newId } from './new-id';
@@ -24,8 +21,6 @@ export class CastingsActions {
   private readonly notices = inject(Notices);
   private readonly injector = inject(Injector);
 
-  private creating = false;
-
   constructor() {
     // The kitchen is read when the first view stands: before that it would only take the processor from it.
     timer(KITCHEN_AFTER_MS)
@@ -33,18 +28,16 @@ export class CastingsActions {
       .subscribe(() => this.injector.get(Kitchens));
   }
 
-  /** A new casting, in a mold where one is given, else in the first of the supper's. */
-  async create(mold?: Mold): Promise<void> {
-    if (this.creating) return;
-    this.creating = true;
-    const kitchens = this.injector.get(Kitchens);
-    // One's own kitchen, even at once after opening.
-    await kitchens.ready;
-    const kitchen = kitchens.kitchen();
-    const casting = newCasting(newId(), this.freeName('New casting'), new Date(), castingKitchen(kitchen));
-    if (mold) castIn(casting, casting.parts[0].id, castingMold(mold));
-    this.addAndOpen(casting, 'new casting');
-    this.creating = false;
+  /** Adds a casting as it was begun, under a name that is free, and opens it. */
+  begin(begun: Casting): void {
+    const casting = {
+      ...begun,
+      id: newId(),
+      name: this.freeName(begun.name),
+      createdAt: new Date().toISOString(),
+    };
+    this.store.add([casting], 'new casting');
+    void this.router.navigate(['/casting', casting.id, 'coat']);
   }
 
   copy(casting: Casting): void {

@@ -40,6 +40,11 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
     );
   }
 
+  /** Adds a mold under a free name. */
+  add(mold: Mold): LibraryMold {
+    return this.added(mold, mold.name, 'new mold');
+  }
+
   copy(mold: LibraryMold): LibraryMold {
     return this.added(mold, mold.name, `copy ${mold.name}`);
   }

@@ -45,6 +45,9 @@ describe('closing', () => {
     expect(cap.mass.value / (Math.PI * 0.015 ** 2 * 0.002 * 1260)).toBeCloseTo(1, 6);
     expect(cap.spare?.value).toBeCloseTo(0.001, 12);
     expect(close({ kind: 'cap', thicknessM: 0.004 } as Closure).spare?.value).toBeCloseTo(-0.001, 12);
+    // One that fits to the last stands level, however the difference is rounded.
+    const level = close({ kind: 'cap', thicknessM: 0.003 } as Closure, { headspaceM: 0.003 - 1e-17 });
+    expect(level.spare?.value).toBe(0);
   });
 
   it('plugs a hole with a disc (mensuration)', () => {

@@ -81,13 +81,22 @@ export function closeStation(input: CloseInput): CloseResult {
     ]),
     spare:
       closure.kind === 'cap'
-        ? answer(input.headspaceM - closure.thicknessM, 'length', 'close.spare', [
+        ? answer(spareM(input.headspaceM, closure.thicknessM), 'length', 'close.spare', [
             term('headspace', input.headspaceM, 'length'),
             term('capThickness', closure.thicknessM, 'length'),
           ])
         : undefined,
     hands: answer(HANDS[closure.kind], 'duration', 'close.hands', []),
   };
+}
+
+/** A cap that would stand above the rim by less than this stands level with it, m. */
+const LEVEL_M = 1e-6;
+
+/** What is left between filling and cap, m: below 0 where the cap has no room. */
+function spareM(headspaceM: number, capM: number): number {
+  const left = headspaceM - capM;
+  return left < 0 && left > -LEVEL_M ? 0 : left;
 }
 
 function addedM3({ closure, rimLengthM, volumeBelowRim }: CloseInput): number {

@@ -90,7 +90,7 @@ function closeProblems({ close, parts, casting }: Planned): Problem[] {
   const about = { station: 'close' as const, partId: closed.part.id };
   if (closure.kind === 'lid' && closure.partId === closed.part.id)
     return [{ ...about, key: 'lidOnItself', values: { name: closed.part.name } }];
-  if (closure.kind === 'cap' && spare && spare.value < -1e-6) {
+  if (closure.kind === 'cap' && spare && spare.value < 0) {
     const values = { headspace: closure.thicknessM + spare.value, cap: closure.thicknessM };
     return [
       {

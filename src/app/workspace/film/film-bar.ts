@@ -47,15 +47,6 @@ import { PICTURES_A_SECOND, ShellFilm } from './shell-film';
         . Rim {{ length(frame.readings.rimM) }}, wall {{ length(frame.readings.wallM) }}, base
         {{ length(frame.readings.baseM) }}. <span class="speed">{{ speed() }}</span>
       </p>
-    } @else {
-      <button type="button" class="link" (click)="open()" [disabled]="film.waiting()">
-        {{ film.waiting() ? 'Working out the film…' : 'Watch it run and set' }}
-      </button>
-      @if (film.failed()) {
-        <span role="status" class="failed"
-          >The computation gave no answer; nothing is lost. Try again in a moment.</span
-        >
-      }
     }
   `,
   styleUrl: './film-bar.less',
@@ -79,10 +70,6 @@ export class FilmBar {
 
   protected length(m: number): string {
     return text(m, 'length', this.units.system());
-  }
-
-  protected open(): void {
-    void this.film.open();
   }
 
   protected show(event: Event): void {

@@ -15,6 +15,7 @@ import { text } from '../../wording/format';
 import { sizeText } from '../../wording/shapes';
 import { FILLING_NAMES, WAY_UP_NAMES } from '../../wording/names';
 import { FilmBar } from '../film/film-bar';
+import { FilmButton } from '../film/film-button';
 import { FilmDrawing } from '../film/film-drawing';
 import { ShellFilm } from '../film/shell-film';
 import { shadesOf } from './coat-shades';
@@ -31,7 +32,7 @@ const STEP_M = 0.0001;
 @Component({
   selector: 'ks-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DragHandle, Figure, FillPatterns, FilmBar, FilmDrawing, MissingPart, StreakPatterns],
+  imports: [DragHandle, Figure, FillPatterns, FilmBar, FilmButton, FilmDrawing, MissingPart, StreakPatterns],
   templateUrl: './section.html',
   styleUrl: './section.less',
 })

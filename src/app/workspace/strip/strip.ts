@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterRenderEffect,
+  inject,
+  input,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { StationKey } from '../../../core/plan/problems';
 import { PlanService } from '../../state/plan-service';
@@ -10,7 +18,7 @@ import { StationList } from '../station-list';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [RouterLink],
   template: `
-    <nav aria-label="Stations">
+    <nav aria-label="Stations" #row>
       @for (tab of tabs(); track tab.key) {
         <a
           [routerLink]="['/casting', castingId(), tab.key]"
@@ -46,4 +54,15 @@ export class Strip {
   protected readonly tabs = inject(StationList).tabs;
   protected readonly source = inject(PlanService).chillSource;
   protected readonly estimated = inject(PlanService).estimated;
+  private readonly row = viewChild.required<ElementRef<HTMLElement>>('row');
+
+  constructor() {
+    // Where the row scrolls, the open station and the one after it are in sight.
+    afterRenderEffect(() => {
+      this.station();
+      const row = this.row().nativeElement;
+      const open = row.querySelector<HTMLElement>('[aria-current]');
+      if (open && row.scrollWidth > row.clientWidth) row.scrollLeft = open.offsetLeft - open.offsetWidth / 2;
+    });
+  }
 }
