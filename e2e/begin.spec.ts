@@ -22,7 +22,7 @@ test('a first casting of one’s own by keyboard alone, in five choices', async 
 test('on a phone, with a mold told by two measures that is kept', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/castings/new');
-  await page.getByRole('radio', { name: 'Egg' }).check({ force: true });
+  await page.getByText('Egg', { exact: true }).click();
   await page.getByLabel('Mold', { exact: true }).selectOption('new');
   await page.getByLabel('Length of a half').fill('12 cm');
   await page.getByLabel('Width of a half').fill('3 in');

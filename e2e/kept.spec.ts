@@ -155,7 +155,7 @@ test('one wish is done once, however often it is pressed', async ({ page }) => {
   await page.goto('/castings');
   await expect(cards).toHaveCount(9);
   await page.getByRole('link', { name: 'New casting' }).click();
-  await page.getByRole('radio', { name: 'Cocoa bomb' }).check({ force: true });
+  await page.getByText('Cocoa bomb', { exact: true }).click();
   await page.getByRole('button', { name: 'Plan it' }).dblclick();
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cocoa bombs');
   await page.goto('/castings');

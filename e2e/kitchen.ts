@@ -34,7 +34,7 @@ export async function openBombs(page: Page, station = 'coat'): Promise<void> {
 
 /** Begins a casting of a kind on the page of new castings, as it is offered. */
 export async function begin(page: Page, kind: string): Promise<void> {
-  await page.getByRole('radio', { name: kind, exact: true }).check({ force: true });
+  await page.getByText(kind, { exact: true }).click();
   await page.getByRole('button', { name: 'Plan it' }).click();
 }
 
