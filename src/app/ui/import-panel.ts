@@ -25,11 +25,7 @@ const READS_FOR_MS = 12;
           @if (r.ok) {
             <p>
               <strong>{{ r.records.length }} {{ r.records.length === 1 ? noun() : noun() + 's' }}</strong> can be taken
-              from “{{ fileName() }}”
-              @if (r.bad.length) {
-                ; {{ r.bad.length }} cannot
-              }
-              .
+              from “{{ fileName() }}”{{ r.bad.length ? '; ' + r.bad.length + ' cannot.' : '.' }}
             </p>
           } @else {
             <p>

@@ -116,7 +116,7 @@ describe('strip', () => {
     const tabs = bench.all('a').map((tab) => (tab.textContent ?? '').replace(/\s+/g, ' ').trim());
     expect(tabs).toHaveLength(8);
     expect(tabs[0]).toMatch(/^Mold .*64 mm/);
-    expect(tabs[1]).toMatch(/^Melt \d+ min\d+ g seed, Quarry 64/);
+    expect(tabs[1]).toMatch(/^Melt \d+ min \d+ g seed, Quarry 64/);
     expect(tabs[2]).toMatch(/^Coat .*2 × \d\.\d mm/);
     expect(tabs[3]).toMatch(/^Chill .*\d+ \+ \d+ min/);
     expect(tabs[4]).toMatch(/^Fill .*\d+ g/);
@@ -141,7 +141,7 @@ describe('notes', () => {
     const bench = await Bench.of(Notes);
     await wait(120);
     await bench.settle();
-    const heads = (): (string | null)[] => bench.all('h3').map((head) => head.textContent);
+    const heads = (): (string | null)[] => bench.all('h3').map((head) => head.textContent?.trim() ?? null);
     expect(heads()).toContainEqual(expect.stringMatching(/^The rim comes out at 1.\d mm/));
     await bench.press('Make it thicker');
     await wait(120);

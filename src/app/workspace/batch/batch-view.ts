@@ -86,13 +86,12 @@ export class BatchView {
   });
   protected readonly runs = computed(() => {
     const plan = this.plan();
-    if (!plan) return [];
-    return plan.batch.runs.map(({ from, count, cast }) => ({
-      name: `${from === 0 ? 'R' : 'r'}ound${count === 1 ? ` ${from + 1}` : `s ${from + 1} to ${from + count}, each`}`,
-      cast: this.parts()
-        .flatMap(({ name }, i) => (cast[i] > 0 ? [`${cast[i]} × ${name}`] : []))
-        .join(', '),
-    }));
+    const texts = (plan?.batch.runs ?? []).map(({ from, count, cast }) => {
+      const which = count === 1 ? ` ${from + 1}` : `s ${from + 1} to ${from + count}, each`;
+      const parts = this.parts().flatMap(({ name }, i) => (cast[i] > 0 ? [`${cast[i]} × ${name}`] : []));
+      return `${from === 0 ? 'R' : 'r'}ound${which}: ${parts.join(', ')}`;
+    });
+    return `${texts.join('; ')}.`;
   });
   protected readonly money = computed(() => {
     const { used, bought, unpriced } = this.list.cost();

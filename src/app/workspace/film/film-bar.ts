@@ -40,12 +40,9 @@ import { PICTURES_A_SECOND, ShellFilm } from './shell-film';
         <button type="button" class="link" (click)="film.close()">Back to the result</button>
       </div>
       <p>
-        <strong>{{ phase() }}</strong>
-        @if (frame.flows) {
-          , still running
-        }
-        . Rim {{ length(frame.readings.rimM) }}, wall {{ length(frame.readings.wallM) }}, base
-        {{ length(frame.readings.baseM) }}. <span class="speed">{{ speed() }}</span>
+        <strong>{{ phase() }}</strong>{{ frame.flows ? ', still running' : '' }}. Rim {{ length(frame.readings.rimM) }},
+        wall {{ length(frame.readings.wallM) }}, base {{ length(frame.readings.baseM) }}.
+        <span class="speed">{{ speed() }}</span>
       </p>
     }
   `,
