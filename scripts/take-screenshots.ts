@@ -15,14 +15,11 @@ interface Shot {
   readonly first?: (page: Page) => Promise<unknown>;
 }
 
-/** Two readings of six cavities. */
-async function weighTwice(page: Page): Promise<void> {
-  await page.getByLabel('Cavities filled').fill('6');
-  for (const full of ['500 g', '504 g']) {
-    await page.getByLabel('Empty, dry').fill('92 g');
-    await page.getByLabel('Full').fill(full);
-    await page.getByRole('button', { name: 'Note this reading' }).click();
-  }
+/** A first casting of one's own. */
+async function beginBonbons(page: Page): Promise<void> {
+  await page.getByText('Bonbon', { exact: true }).click();
+  await page.getByLabel('Pieces').fill('30');
+  await page.mouse.move(0, 0);
 }
 
 /** An evening's readings, from melting to a bowl that is worked from. */
@@ -78,6 +75,7 @@ async function finishPears(page: Page): Promise<void> {
 
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
+  { name: 'new-casting', path: '/castings/new', first: beginBonbons },
   { name: 'film', path: '/casting/demo-bombs/coat', first: watchItRun },
   {
     name: 'compare',
@@ -86,7 +84,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'mold', path: '/casting/demo-bombs/mold' },
   { name: 'molds', path: '/molds' },
-  { name: 'water', path: '/molds/bombs/measure', first: weighTwice },
   { name: 'melt', path: '/casting/demo-bombs/melt' },
   { name: 'thermometer', path: '/casting/demo-bombs/thermometer', first: readThermometer },
   { name: 'pantry', path: '/pantry' },
