@@ -8,13 +8,12 @@ import {
   COAT_AREAS,
   JACKETS,
   MELTING_WAYS,
-  METHODS,
   PLACES,
   SCHOOLS,
   THINNERS,
   WAYS_UP,
-  fillsLevel,
 } from '../core/record/choices';
+import { METHODS, fillsLevel } from '../core/record/method';
 import type { Kitchen } from '../core/record/kitchen';
 import { LIMITS, type LimitName } from '../core/record/limits';
 import type { Mold } from '../core/record/mold';

@@ -1,4 +1,4 @@
-import { METHODS } from '../../core/record/choices';
+import { METHODS } from '../../core/record/method';
 import { coatName, handsText, madeText, placesText, weighedName } from './coats';
 
 const coat = {

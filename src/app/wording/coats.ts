@@ -3,7 +3,7 @@ import type { Coat } from '../../core/record/casting';
 import type { Mold } from '../../core/record/mold';
 import type { CoatChoice } from '../../core/shell/coat-choice';
 import type { UnitSystem } from '../../core/quantity/units';
-import { fillsLevel, type Method } from '../../core/record/choices';
+import { fillsLevel, isClamped, type Method } from '../../core/record/method';
 import { restsOf, placeOf } from '../../core/record/sets';
 import { spoons, text } from './format';
 import { METHOD_NAMES, PLACE_NAMES } from './names';
@@ -12,7 +12,7 @@ const ORDINALS = ['First', 'Second', 'Third', 'Fourth'];
 
 /** What one of a part's coats is called: a coat, a layer of a fill, or the top that is clamped. */
 export function coatName(method: Method, index: number): string {
-  return method === 'clamp' ? 'Clamped' : `${fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
+  return isClamped(method) ? 'Clamped' : `${fillsLevel(method) ? 'Layer' : 'Coat'} ${index + 1}`;
 }
 
 /** The same of one among a part's coats; one that is not there yet is called a coat. */
@@ -28,7 +28,7 @@ export function madeText({ composition }: Pick<Mold, 'composition'>, method: Met
 
 /** What a coat is called where amounts are weighed out, among so many. */
 export function weighedName(method: Method, index: number, count: number): string {
-  if (method === 'clamp') return 'Top-up';
+  if (isClamped(method)) return 'Top-up';
   const what = fillsLevel(method) ? (count === 1 ? 'fill' : 'layer') : 'coat';
   return count === 1 ? `The ${what}` : `${ORDINALS[index]} ${what}`;
 }
@@ -38,33 +38,45 @@ type Worked = Pick<
   'method' | 'doseM3' | 'dwellSeconds' | 'drainSeconds' | 'tappingSeconds' | 'turnSeconds' | 'volumeShare'
 >;
 
+/** A coat's choices in words. */
+interface Handled {
+  readonly dose: string;
+  readonly stands: string;
+  readonly out: string;
+  readonly place: string;
+  readonly every: string;
+  readonly share: string;
+  readonly toBrim: boolean;
+}
+
+const HANDS: Readonly<Record<Method, (said: Handled) => string>> = {
+  spoon: ({ dose }) => dose,
+  brush: ({ dose }) => dose,
+  dump: ({ stands, out }) => `stand ${stands}, ${out}`,
+  chillDump: ({ stands, place, out }) => `fill to the brim, stand ${stands} in the ${place}, ${out}`,
+  turn: ({ dose, every }) => `${dose}, close it, and turn it every ${every} until it runs no more`,
+  spreadUp: ({ dose }) => `${dose}, spread up the pleats and a little over the edge`,
+  paint: ({ dose }) => `${dose}, brushed thin on the dry side`,
+  solid: ({ toBrim, share }) =>
+    toBrim
+      ? 'fill to the brim, drop it a few times from 10 cm so that bubbles come up, scrape level'
+      : `fill ${share} of the cavity, drop it a few times from 10 cm so that bubbles come up`,
+  clamp: ({ share }) => `top up ${share}, close on the marks with the other half, clamp`,
+};
+
 /** What the hands do for a coat, in the words of a recipe. */
 export function handsText(coat: Worked & Partial<Pick<Coat, 'standsIn'>>, system: UnitSystem): string {
   const time = (seconds: number): string => text(seconds, 'duration', system);
-  const dose = `${spoons(coat.doseM3).number} ${spoons(coat.doseM3).unit} in each cavity`;
-  const out = `tip out ${time(coat.drainSeconds)}, tapping ${time(coat.tappingSeconds)} of it`;
-  const share = text(coat.volumeShare, 'share', system);
-  switch (coat.method) {
-    case 'dump':
-      return `stand ${time(coat.dwellSeconds)}, ${out}`;
-    case 'chillDump':
-      return `fill to the brim, stand ${time(coat.dwellSeconds)} in the ${PLACE_NAMES[coat.standsIn ?? 'fridge']}, ${out}`;
-    case 'turn':
-      return `${dose}, close it, and turn it every ${time(coat.turnSeconds)} until it runs no more`;
-    case 'spreadUp':
-      return `${dose}, spread up the pleats and a little over the edge`;
-    case 'paint':
-      return `${dose}, brushed thin on the dry side`;
-    case 'solid':
-      return coat.volumeShare > 0.995
-        ? 'fill to the brim, drop it a few times from 10 cm so that bubbles come up, scrape level'
-        : `fill ${share} of the cavity, drop it a few times from 10 cm so that bubbles come up`;
-    case 'clamp':
-      return `top up ${share}, close on the marks with the other half, clamp`;
-    case 'spoon':
-    case 'brush':
-      return dose;
-  }
+  const { number, unit } = spoons(coat.doseM3);
+  return HANDS[coat.method]({
+    dose: `${number} ${unit} in each cavity`,
+    stands: time(coat.dwellSeconds),
+    out: `tip out ${time(coat.drainSeconds)}, tapping ${time(coat.tappingSeconds)} of it`,
+    place: PLACE_NAMES[coat.standsIn ?? 'fridge'],
+    every: time(coat.turnSeconds),
+    share: text(coat.volumeShare, 'share', system),
+    toBrim: coat.volumeShare > 0.995,
+  });
 }
 
 /** What the hands do for a pressed shell: what the gap holds goes in first. */

@@ -1,7 +1,7 @@
 import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
 import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/plan/ways';
 import type { UnitSystem } from '../../core/quantity/units';
-import { tippedOut } from '../../core/record/choices';
+import { isChilled, tippedOut } from '../../core/record/method';
 import { placeOf } from '../../core/record/sets';
 import { spoons, text } from './format';
 import { METHOD_NAMES, WAY_UP_NAMES } from './names';
@@ -91,12 +91,11 @@ export function foundText(
   system: UnitSystem,
 ): string {
   const { choice } = side.coat.coats[0];
-  const stands =
-    method === 'chillDump'
-      ? `stands ${text(choice.dwellSeconds, 'duration', system)} in the cold`
-      : choice.dwellSeconds < 0.5
-        ? 'no standing'
-        : `stands ${Math.round(choice.dwellSeconds)} s`;
+  const stands = isChilled(method)
+    ? `stands ${text(choice.dwellSeconds, 'duration', system)} in the cold`
+    : choice.dwellSeconds < 0.5
+      ? 'no standing'
+      : `stands ${Math.round(choice.dwellSeconds)} s`;
   const how = tippedOut(method)
     ? `${stands}, tipped out ${Math.round(choice.drainSeconds)} s`
     : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;

@@ -1,3 +1,4 @@
+import { isTurned, isChilled } from '../../core/record/method';
 import type { FilmState } from '../../core/shell/film-state';
 import type { ShellFrame } from '../../core/shell/recording';
 import type { Coat } from '../../core/record/casting';
@@ -17,16 +18,16 @@ export function phaseText(
   { method, wayUp, standsIn }: Pick<Coat, 'method' | 'wayUp' | 'standsIn'>,
 ): string {
   const which = `Coat ${coat + 1}`;
-  const held = method === 'turn' ? 'turned' : WAY_UP_NAMES[wayUp];
+  const held = isTurned(method) ? 'turned' : WAY_UP_NAMES[wayUp];
   switch (phase) {
     case 'dwell':
-      return `${which}: stands full${method === 'chillDump' ? `, ${PLACE_NAMES[standsIn]}` : ''}`;
+      return `${which}: stands full${isChilled(method) ? `, ${PLACE_NAMES[standsIn]}` : ''}`;
     case 'drain':
       return `${which}: tipped out, rocked and tapped`;
     case 'spread':
       return `${which}: spread over the wall`;
     case 'rest':
-      return `${which}: ${method === 'turn' ? 'closed and turned' : `set down ${held}`}, in the room`;
+      return `${which}: ${isTurned(method) ? 'closed and turned' : `set down ${held}`}, in the room`;
     case 'set':
       return `${which}: ${PLACE_NAMES[place]}, ${held}`;
   }

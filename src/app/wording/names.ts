@@ -8,7 +8,6 @@ import type {
   Allergen,
   Jacket,
   MeltingWay,
-  Method,
   PartRole,
   Place,
   School,
@@ -17,6 +16,7 @@ import type {
   Thinner,
   WayUp,
 } from '../../core/record/choices';
+import type { Method } from '../../core/record/method';
 
 /** What every choice is called on screen. */
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {

@@ -1,3 +1,4 @@
+import { isClamped } from '../../core/record/method';
 import { Injectable, computed, inject } from '@angular/core';
 import type { PlanDraft } from '../../core/plan/draft';
 import type { CastingPlan } from '../../core/plan/plan';
@@ -96,7 +97,7 @@ const DRAFT_ANSWERS: Answers<PlanDraft> = {
     const count = plan.coatsMade.length;
     const last = plan.coatsMade[count - 1];
     const each = plan.coat.total.rim.value / count;
-    if (last.method === 'clamp')
+    if (isClamped(last.method))
       return {
         answer: text(plan.coat.total.rim.value, 'length', system),
         detail: madeText(plan.moldRecord, last.method),

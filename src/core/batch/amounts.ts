@@ -1,5 +1,5 @@
 import { WORKING_RULES } from '../matter/working-rules';
-import { tippedOut, type Method } from '../record/choices';
+import { isChilled, type Method, tippedOut } from '../record/method';
 
 /** A share of a coat's chocolate from one melt. */
 export interface MeltShare {
@@ -123,5 +123,5 @@ function shareOf({ shares }: CoatAmount, meltId: string): number {
 /** What has to be poured beyond what stays, into so many cavities together, kg. */
 function poolKg({ solidKg }: PartAmount, { method, perPartKg }: CoatAmount, together: number): number {
   if (!tippedOut(method)) return 0;
-  return Math.max(0, together * ((method === 'dump' ? WORKING_RULES.dumpPourShare : 1) * solidKg - perPartKg));
+  return Math.max(0, together * ((isChilled(method) ? 1 : WORKING_RULES.dumpPourShare) * solidKg - perPartKg));
 }

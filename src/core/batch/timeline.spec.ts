@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { METHODS, PLACES } from '../record/choices';
+import { PLACES } from '../record/choices';
+import { METHODS } from '../record/method';
 import {
   coatOneMoldSeconds,
   secondsOf,

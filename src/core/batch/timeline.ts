@@ -1,5 +1,6 @@
 import { HANDS_ON } from '../matter/working-rules';
-import { fillsLevel, tippedOut, type Method, type Place } from '../record/choices';
+import type { Place } from '../record/choices';
+import { fillsLevel, handsOnS, isChilled, type Method, tippedOut } from '../record/method';
 import type { Rest } from '../record/sets';
 import { castRounds, type RoundPart, type RoundRun } from './rounds';
 import { inTurn, type Task } from './in-turn';
@@ -89,10 +90,10 @@ export function coatOneMoldSeconds(
   cavities: number,
 ): number {
   const { method, drainSeconds, dwellSeconds } = coat;
-  const laid = HANDS_ON.perCavity[method] * cavities;
+  const laid = handsOnS(method) * cavities;
   if (fillsLevel(method)) return laid + HANDS_ON.tapPerMold;
   if (!tippedOut(method)) return laid;
-  return laid + (method === 'dump' ? dwellSeconds : 0) + drainSeconds + SCRAPE_SECONDS;
+  return laid + (isChilled(method) ? 0 : dwellSeconds) + drainSeconds + SCRAPE_SECONDS;
 }
 
 /** Rounds alike in what they cast and in what is melted for them first. */
@@ -183,8 +184,8 @@ function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: nu
   const { meltIds } = coat;
   const laid = molds * coatOneMoldSeconds(coat, perMold);
   const tasks: Bare[] = [];
-  if (coat.method === 'chillDump') {
-    const pour = molds * HANDS_ON.perCavity.chillDump * perMold;
+  if (isChilled(coat.method)) {
+    const pour = molds * handsOnS(coat.method) * perMold;
     tasks.push({ kind: 'coat', handsOn: true, seconds: pour, coat: index, meltIds });
     tasks.push({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
     tasks.push({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index, meltIds });

@@ -1,6 +1,6 @@
 import { MOLD_MATTER } from '../matter/mold-material';
 import { rootBetween } from '../quantity/root';
-import { tippedOut } from '../record/choices';
+import { tippedOut } from '../record/method';
 import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
 import { CoatLayer } from './lay-coats';
 

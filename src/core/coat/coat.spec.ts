@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, holdThicknessM, rheologyAt } from '../matter/chocolate';
-import { COAT_AREAS, METHODS, WAYS_UP, fillsLevel, tippedOut } from '../record/choices';
+import { COAT_AREAS, WAYS_UP } from '../record/choices';
+import { METHODS, fillsLevel, tippedOut } from '../record/method';
 import { coatStation } from './coat';
 import type { CoatInput } from './coat-answers';
 import type { CoatChoice } from '../shell/coat-choice';

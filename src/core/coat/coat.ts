@@ -1,5 +1,5 @@
 import { CHOCOLATE_MATTER, nearestClass } from '../matter/chocolate';
-import { fillsLevel, tippedOut } from '../record/choices';
+import { fillsLevel, isDosed, isTurned, tippedOut } from '../record/method';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import type { CoatChoice, Press } from '../shell/coat-choice';
@@ -89,10 +89,7 @@ function coatAnswer(
     ),
     ...(simulated ? observed(input, choice, simulated, laid, density) : { rest: undefined, feet: undefined }),
     overHold:
-      !input.press &&
-      !tippedOut(choice.method) &&
-      choice.method !== 'turn' &&
-      laid.placedM > HOLD_MULTIPLE * laid.holdM,
+      !input.press && isDosed(choice.method) && !isTurned(choice.method) && laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: Math.min(mean(laid), mean(thin)), high: Math.max(mean(laid), mean(thick)) },
   };
@@ -131,7 +128,7 @@ function observed(
 
 function ruleOf({ press }: CoatInput, { method }: CoatChoice, simulated: boolean): string {
   if (press) return 'coat.pressed';
-  const way = tippedOut(method) ? 'coat.dumped' : method === 'turn' ? 'coat.turned' : 'coat.spread';
+  const way = tippedOut(method) ? 'coat.dumped' : isTurned(method) ? 'coat.turned' : 'coat.spread';
   return simulated ? `${way}Simulated` : way;
 }
 
@@ -146,7 +143,7 @@ function coatTerms(choice: CoatChoice, laid: LaidCoat): Term[] {
     term('workingTemperature', choice.workingC, 'temperature'),
     term('wayUp', choice.wayUp),
   ];
-  if (choice.method === 'turn')
+  if (isTurned(choice.method))
     return [...shared, term('dose', choice.doseM3, 'volume'), term('turnEvery', choice.turnSeconds, 'duration')];
   if (!tippedOut(choice.method)) return [...shared, term('dose', choice.doseM3, 'volume'), term('where', choice.where)];
   return [

@@ -8,7 +8,7 @@ import {
 } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
-import { tippedOut } from '../record/choices';
+import { isTurned, tippedOut } from '../record/method';
 import { drainLengths } from './drain-length';
 import { standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
@@ -225,7 +225,7 @@ export class CoatLayer {
  * it is turned often enough.
  */
 function settling({ method, turnSeconds, wayUp }: CoatChoice, outward: boolean): [number, CoatChoice['wayUp']] {
-  if (method === 'turn')
+  if (isTurned(method))
     return [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'];
   return outward ? [WORKING_RULES.formerSettleSeconds, 'upsideDown'] : [WORKING_RULES.settleSeconds, wayUp];
 }

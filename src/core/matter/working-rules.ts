@@ -64,8 +64,6 @@ export const WORKING_RULES = {
 
 /** Hands-on times, seconds. Common practice, no source. */
 export const HANDS_ON = {
-  /** A cavity by each method: poured, spooned, brushed; dosed and closed; spread up; filled, tapped; topped up and clamped. */
-  perCavity: { spoon: 20, brush: 30, dump: 8, chillDump: 8, turn: 30, spreadUp: 30, paint: 30, solid: 8, clamp: 25 },
   /** Tapping a filled mold so that bubbles come up. */
   tapPerMold: 10,
   unmoldPerPart: 8,

@@ -1,3 +1,4 @@
+import { isTurned } from '../record/method';
 import type { AfterCasting, BatchCoat, BatchInput, BatchPart, BatchResult } from '../batch/batch';
 import type { FurtherTask } from '../batch/timeline';
 import type { CoatAnswer } from '../coat/coat-answers';
@@ -99,7 +100,7 @@ function batchCoat(coat: Coat, made: CoatAnswer, chillSeconds: number): BatchCoa
   const { id: coatId, method, drainSeconds, dwellSeconds, standsIn } = coat;
   const all = coat.shares.reduce((sum, { share }) => sum + share, 0);
   // Turned until it runs no more; before the simulation has told when, for as long as it sets.
-  const turnedSeconds = method === 'turn' ? (made.rest?.value ?? Infinity) : 0;
+  const turnedSeconds = isTurned(method) ? (made.rest?.value ?? Infinity) : 0;
   return {
     coatId,
     method,

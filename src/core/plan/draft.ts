@@ -1,3 +1,4 @@
+import { isClamped } from '../record/method';
 import type { Cavity } from '../cavity/cavity';
 import { depthCurve } from '../cavity/depth-curve';
 import { insetLine } from '../cavity/inset';
@@ -70,7 +71,7 @@ export function draftPlan(
     fill: filled(casting, shell, unfilled),
     warmest: warmest(casting, shell),
   }));
-  const clamped = parts.some(({ coatsMade }) => coatsMade[coatsMade.length - 1].method === 'clamp');
+  const clamped = parts.some(({ coatsMade }) => isClamped(coatsMade[coatsMade.length - 1].method));
   const closure = clamped ? null : casting.closure;
   const close = closure ? closed(casting, closure, parts) : undefined;
   const finishes = finished(casting, parts);

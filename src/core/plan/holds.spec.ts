@@ -4,7 +4,7 @@ import { demoCastings } from '../../data/demo';
 import { planned } from '../../testing/planned';
 import type { Answer } from '../quantity/answer';
 import type { Casting } from '../record/casting';
-import { tippedOut, fillsLevel, type Method } from '../record/choices';
+import { tippedOut, fillsLevel, type Method } from '../record/method';
 import type { Mold } from '../record/mold';
 import { partsPerPiece } from '../record/mold-cavities';
 import { chillNominal } from '../chill/chill';

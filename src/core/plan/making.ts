@@ -1,3 +1,4 @@
+import { isChilled } from '../record/method';
 import { coatOneMoldSeconds } from '../batch/timeline';
 import { cavityOf, type Cavity } from '../cavity/cavity';
 import type { CavityShape } from '../cavity/shape';
@@ -96,7 +97,7 @@ function coatChoice(casting: Casting, coat: Coat): CoatChoice {
     volumeShare,
     wayUp,
     where,
-    ...(method === 'chillDump'
+    ...(isChilled(method)
       ? { stands: { airC: placeC(casting.kitchen, standsIn), airH: airOutsideH(casting.kitchen, standsIn) } }
       : {}),
   };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
 import { demoCastings, newCasting } from '../../data/demo';
 import type { Casting } from '../record/casting';
-import { METHODS, fillsLevel, type Method } from '../record/choices';
+import { METHODS, fillsLevel, type Method } from '../record/method';
 import { readCasting } from '../record/read-casting';
 import { draftPlan } from './draft';
 import { coatModels, makeBy, makeTogether, methodsFor } from './methods';

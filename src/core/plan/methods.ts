@@ -1,4 +1,16 @@
-import { fillsLevel, laidAnywhere, setsUpright, tippedOut, type Method } from '../record/choices';
+import {
+  fillsLevel,
+  insteadOf,
+  isChilled,
+  isClamped,
+  isDosed,
+  isPainted,
+  isTurned,
+  laidAnywhere,
+  type Method,
+  setsUpright,
+  tippedOut,
+} from '../record/method';
 import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import type { Mold } from '../record/mold';
@@ -27,14 +39,6 @@ export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][nu
   ];
 }
 
-/** What is taken in place of a method that a mold does not allow. */
-const INSTEAD: Readonly<Partial<Record<Method, Method>>> = {
-  clamp: 'solid',
-  turn: 'spoon',
-  spreadUp: 'spoon',
-  chillDump: 'dump',
-};
-
 /** The coats of the record as they are taken in the part's mold: by what it allows, and pressed there is one. */
 export function coatModels(casting: Casting, part: Part = casting.parts[0]): readonly Coat[] {
   const mold = moldOf(casting, part);
@@ -45,7 +49,7 @@ export function coatModels(casting: Casting, part: Part = casting.parts[0]): rea
 
 function taken(coat: Coat, allowed: readonly Method[]): Coat {
   const { method } = coat;
-  const instead = INSTEAD[method];
+  const instead = insteadOf(method);
   const by = allowed.includes(method) ? method : instead && allowed.includes(instead) ? instead : allowed[0];
   const where = laidAnywhere(by) ? coat.where : 'all';
   const wayUp = setsUpright(by) ? 'upright' : coat.wayUp;
@@ -69,14 +73,14 @@ const FIRST_FILL = 0.92;
  */
 export function makeBy(casting: Casting, method: Method, plan: Pick<PartDraft, 'part' | 'cavity' | 'coat'>): void {
   const part = partOf(casting, plan.part.id);
-  const wasClamped = part.coats[part.coats.length - 1].method === 'clamp';
+  const wasClamped = isClamped(part.coats[part.coats.length - 1].method);
   if (fillsLevel(method)) {
     part.coatsBy = { by: 'count' };
     if (wasClamped || !fillsLevel(part.coats[0].method)) part.coats = [part.coats[0]];
   }
   // A skin set in the cold is thick enough by itself.
-  if (method === 'chillDump' && part.coats[0].method !== 'chillDump') part.coats = [part.coats[0]];
-  if (method === 'clamp') return clamp(part, plan);
+  if (isChilled(method) && !isChilled(part.coats[0].method)) part.coats = [part.coats[0]];
+  if (isClamped(method)) return clamp(part, plan);
   for (const coat of part.coats) startBy(coat, method, dosed(method, part, plan));
   evenLayers(part.coats);
 }
@@ -86,7 +90,7 @@ export function makeBy(casting: Casting, method: Method, plan: Pick<PartDraft, '
  * are topped up and closed together.
  */
 export function makeTogether(casting: Casting, method: Method, plan: PlanDraft): void {
-  const clamped = method === 'clamp' || plan.coatsMade[plan.coatsMade.length - 1].method === 'clamp';
+  const clamped = isClamped(method) || isClamped(plan.coatsMade[plan.coatsMade.length - 1].method);
   const together =
     clamped && plan.moldRecord.composition.kind === 'figure'
       ? plan.parts.filter(({ part }) => part.moldId === plan.part.moldId)
@@ -103,13 +107,12 @@ function clamp(part: Part, plan: Pick<PartDraft, 'cavity' | 'coat'>): void {
 }
 
 function startBy(coat: Coat, method: Method, doseM3: number): void {
-  const hadDose = !tippedOut(coat.method) && !fillsLevel(coat.method);
-  if (method === 'chillDump' && coat.method !== 'chillDump')
+  const hadDose = isDosed(coat.method);
+  if (isChilled(method) && !isChilled(coat.method))
     Object.assign(coat, { dwellSeconds: CHILLED_S, standsIn: 'fridge' });
-  if (method === 'dump' && coat.method === 'chillDump') coat.dwellSeconds = STANDS_S;
-  if (method === 'turn') coat.turnSeconds = TURNED_S;
-  if (!tippedOut(method) && !fillsLevel(method) && (!hadDose || (method === 'paint') !== (coat.method === 'paint')))
-    coat.doseM3 = doseM3;
+  if (tippedOut(method) && !isChilled(method) && isChilled(coat.method)) coat.dwellSeconds = STANDS_S;
+  if (isTurned(method)) coat.turnSeconds = TURNED_S;
+  if (isDosed(method) && (!hadDose || isPainted(method) !== isPainted(coat.method))) coat.doseM3 = doseM3;
   if (!laidAnywhere(method)) coat.where = 'all';
   if (fillsLevel(method)) coat.volumeShare = 1;
   coat.method = method;
@@ -117,15 +120,15 @@ function startBy(coat: Coat, method: Method, doseM3: number): void {
 
 /** The dose for one of the part's coats that makes it thick enough in all, or as thick as one paints. */
 function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PartDraft, 'cavity' | 'coat'>): number {
-  const even = method === 'paint' ? PAINTED_M : (1.2 * coat.neededRim.value) / coats.length;
+  const even = isPainted(method) ? PAINTED_M : (1.2 * coat.neededRim.value) / coats.length;
   const { low, high } = LIMITS.doseM3;
   return Math.min(high, Math.max(low, filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(even))));
 }
 
 /** Divides a cavity, but for what is clamped, evenly among the layers of a solid fill; other coats are left as they are. */
 export function evenLayers(coats: Coat[]): void {
-  const layers = coats.filter(({ method }) => method === 'solid');
-  const room = coats.reduce((left, { method, volumeShare }) => (method === 'clamp' ? left - volumeShare : left), 1);
+  const layers = coats.filter(({ method }) => fillsLevel(method) && !isClamped(method));
+  const room = coats.reduce((left, { method, volumeShare }) => (isClamped(method) ? left - volumeShare : left), 1);
   if (coats.every(({ method }) => fillsLevel(method)))
     for (const coat of layers) coat.volumeShare = room / layers.length;
 }

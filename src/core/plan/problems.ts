@@ -1,3 +1,4 @@
+import { isPainted, isTurned } from '../record/method';
 import { BOWL_MATTER } from '../matter/bowl-material';
 import { SOFT_BELOW } from '../chill/chill-answers';
 import { chocolateOf, meltOf } from '../record/references';
@@ -188,7 +189,7 @@ function chillProblems({ chill, coatsMade }: Planned): Problem[] {
 
 /** Thin painted details crack where it is very cold. Common practice, no source. */
 function paintProblems({ part, coatsMade }: Planned): Problem[] {
-  const painted = part.prep.some(({ kind }) => kind === 'paint') || coatsMade.some(({ method }) => method === 'paint');
+  const painted = part.prep.some(({ kind }) => kind === 'paint') || coatsMade.some(({ method }) => isPainted(method));
   const frozen = coatsMade.some((coat) => placeOf(coat) === 'freezer');
   return painted && frozen
     ? [{ key: 'paintCracks', station: 'chill', values: {}, remedy: { key: 'moveTo', place: 'fridge' } }]
@@ -220,7 +221,7 @@ function restProblems({ coatsMade, moldRecord, melts }: Planned): Problem[] {
 const POOLED = 1.5;
 
 function pooled({ total: { rim, base } }: Planned['coat'], [{ method }]: Planned['coatsMade']): boolean {
-  return method === 'turn' && base.value >= POOLED * rim.value;
+  return isTurned(method) && base.value >= POOLED * rim.value;
 }
 
 function turnProblems({ coat, coatsMade }: Planned): Problem[] {

@@ -1,3 +1,4 @@
+import { isClamped } from '../record/method';
 import { depthCurve } from '../cavity/depth-curve';
 import { amountOf } from '../fill/fill';
 import { LIMITS } from '../record/limits';
@@ -114,7 +115,7 @@ export function applyRemedy(casting: Casting, remedy: Remedy, plan: CastingPlan)
 /** Adds one more coat like the last, up to four; of two clamped halves one more layer under what is clamped. Tells whether it did. */
 export function addCoat({ coats }: Part): boolean {
   if (coats.length >= LIMITS.coats.high) return false;
-  const clamped = coats[coats.length - 1].method === 'clamp';
+  const clamped = isClamped(coats[coats.length - 1].method);
   const like = coats[clamped ? coats.length - 2 : coats.length - 1];
   coats.splice(clamped ? coats.length - 1 : coats.length, 0, {
     ...copyOf(like),
@@ -137,7 +138,7 @@ export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
 
 /** Takes the last coat away, or the last layer under what is clamped; one always stays. Tells whether it did. */
 export function removeCoat({ coats }: Part): boolean {
-  const clamped = coats[coats.length - 1].method === 'clamp';
+  const clamped = isClamped(coats[coats.length - 1].method);
   if (coats.length <= (clamped ? 2 : 1)) return false;
   coats.splice(clamped ? -2 : -1, 1);
   evenLayers(coats);

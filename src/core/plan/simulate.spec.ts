@@ -1,7 +1,7 @@
 import { demoCastings } from '../../data/demo';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
 import type { Casting } from '../record/casting';
-import { METHODS } from '../record/choices';
+import { METHODS } from '../record/method';
 import { readings } from '../shell/laid-film';
 import { simulateShell } from '../shell/shell';
 import type { Simulated } from '../shell/simulated';

@@ -1,7 +1,7 @@
 import { LIMITS } from '../record/limits';
 import type { Casting, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
-import { setsUpright, tippedOut } from '../record/choices';
+import { setsUpright, tippedOut } from '../record/method';
 import { partOf } from '../record/references';
 import { setIn } from '../record/sets';
 import { keepCoatsAsMade } from './remedy';

@@ -2,7 +2,7 @@ import { cassonAt40, stiffened } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
-import { tippedOut } from '../record/choices';
+import { tippedOut } from '../record/method';
 import { copyOf } from '../record/copy';
 import { meltOf, partOf, sharesOf } from '../record/references';
 import { makingOf, type Made, type Making } from './making';

@@ -4,7 +4,6 @@ import {
   FILLED_PARTS,
   JACKETS,
   MELTING_WAYS,
-  METHODS,
   PART_ROLES,
   PLACES,
   SCHOOLS,
@@ -12,8 +11,8 @@ import {
   TEST_WAYS,
   THINNERS,
   WAYS_UP,
-  fillsLevel,
 } from './choices';
+import { fillsLevel, isClamped, METHODS } from './method';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { isLocalTime, isZone } from './due';
@@ -94,7 +93,7 @@ function coatsFit(coats: readonly z.infer<typeof CoatSchema>[]): boolean {
   const level = coats.filter(({ method }) => fillsLevel(method)).length;
   return (
     (level === 0 || level === coats.length) &&
-    coats.every(({ method }, i) => method !== 'clamp' || (i > 0 && i === coats.length - 1))
+    coats.every(({ method }, i) => !isClamped(method) || (i > 0 && i === coats.length - 1))
   );
 }
 

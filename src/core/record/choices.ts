@@ -14,34 +14,6 @@ export type ClosureKind = (typeof CLOSURES)[number];
 export const PLACES = ['fridge', 'freezer', 'room'] as const;
 export type Place = (typeof PLACES)[number];
 
-/**
- * How a coat is made. `dump`: poured full, left to stand, tipped out; `chillDump`: likewise, standing in the cold; `turn`: dosed into a
- * closed vessel that is turned until it holds; `spreadUp`: spread up a liner; `solid`: filled from below to a share of the cavity, in
- * layers where there are several; `clamp`: topped up, closed with its other half and clamped.
- */
-export const METHODS = ['spoon', 'brush', 'dump', 'chillDump', 'turn', 'spreadUp', 'paint', 'solid', 'clamp'] as const;
-export type Method = (typeof METHODS)[number];
-
-/** Poured full and tipped out again: what stays follows from how it runs, not from a dose. */
-export function tippedOut(method: Method): boolean {
-  return method === 'dump' || method === 'chillDump';
-}
-
-/** Fills the cavity from below instead of coating its wall. */
-export function fillsLevel(method: Method): boolean {
-  return method === 'solid' || method === 'clamp';
-}
-
-/** Sets as it stands, whatever way up is chosen: what is filled from below, a liner, a vessel that is turned. */
-export function setsUpright(method: Method): boolean {
-  return fillsLevel(method) || method === 'spreadUp' || method === 'turn';
-}
-
-/** Laid by hand where one wants it: all over, on the sides or on the rim. */
-export function laidAnywhere(method: Method): boolean {
-  return method === 'spoon' || method === 'brush' || method === 'paint';
-}
-
 export const WAYS_UP = ['upright', 'upsideDown'] as const;
 export type WayUp = (typeof WAYS_UP)[number];
 

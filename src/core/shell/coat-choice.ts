@@ -2,7 +2,8 @@ import type { Cavity } from '../cavity/cavity';
 import type { ChocolateKind, Fluidity } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { MoldMaterial } from '../matter/mold-material';
-import { tippedOut, type CoatArea, type Method, type WayUp } from '../record/choices';
+import { type CoatArea, type WayUp } from '../record/choices';
+import { isClamped, isTurned, type Method, tippedOut } from '../record/method';
 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
@@ -48,8 +49,8 @@ export function insideOf(
   { outward }: Pick<Cavity, 'outward'>,
   { method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>,
 ): Inside {
-  if (method === 'clamp') return 'joined';
-  return outward || method === 'turn' || wayUp === 'upsideDown' ? 'dome' : 'open';
+  if (isClamped(method)) return 'joined';
+  return outward || isTurned(method) || wayUp === 'upsideDown' ? 'dome' : 'open';
 }
 
 /** Whether the cavity stands full before it is tipped out: not under an insert, nor outside a former. */

@@ -1,8 +1,9 @@
 import { cassonAt40, CHOCOLATE_MATTER, stiffened, type Rheology } from '../matter/chocolate';
 import { trayHeat } from '../matter/mold-material';
-import { HANDS_ON, WORKING_RULES } from '../matter/working-rules';
+import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
-import { tippedOut, type Place } from '../record/choices';
+import type { Place } from '../record/choices';
+import { handsOnS, isTurned, tippedOut } from '../record/method';
 import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { ComingToRest } from './coming-to-rest';
 import { dwellSkin } from './dwell-skin';
@@ -60,13 +61,8 @@ export class ShellRun {
   ) {
     const { cavity, material, moldWallM } = input;
     this.cells = wallCells(cavity.profile, cellCount);
-    this.heat = new WallHeat(
-      this.cells,
-      material,
-      moldWallM,
-      trayHeat(material),
-      placeC(this.input.kitchen, 'room') + this.variation.placeK,
-    );
+    const roomC = placeC(input.kitchen, 'room') + variation.placeK;
+    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), roomC);
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER.dark.meltedDensity);
     const array = (): Float64Array => new Float64Array(cellCount);
     this.belowM = array();
@@ -185,7 +181,7 @@ export class ShellRun {
   /** Kept even by the spoon or brush while it cools, or pressed. */
   private spread(choice: CoatChoice): void {
     this.now = { ...this.now, phase: 'spread' };
-    this.run(this.input.press ? 0 : SPREAD_SHARE * HANDS_ON.perCavity[choice.method], 'upright', 'open', 'room', false);
+    this.run(this.input.press ? 0 : SPREAD_SHARE * handsOnS(choice.method), 'upright', 'open', 'room', false);
   }
 
   /** Set down as it is to set: in the room for the rest of the handling, then in its places. */
@@ -196,7 +192,7 @@ export class ShellRun {
     const inside = insideOf(this.input.cavity, choice);
     const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
       this.now = { ...this.now, phase, place };
-      if (choice.method === 'turn') this.turn(seconds, choice.turnSeconds, place);
+      if (isTurned(choice.method)) this.turn(seconds, choice.turnSeconds, place);
       else this.run(seconds, held, inside, place, !this.input.press);
     };
     stage('rest', 'room', restSeconds);

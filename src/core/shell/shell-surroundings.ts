@@ -1,7 +1,7 @@
 import type { Place } from '../record/choices';
 import type { CoatChoice, Inside } from './coat-choice';
 import type { DwellInput } from './dwell-skin';
-import { tippedOut } from '../record/choices';
+import { tippedOut } from '../record/method';
 import type { Cavity } from '../cavity/cavity';
 import { rootBetween } from '../quantity/root';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';

@@ -2,18 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting, Coat } from '../../../core/record/casting';
+import { COAT_AREAS, PLACES, WAYS_UP, type CoatArea, type Place, type WayUp } from '../../../core/record/choices';
 import {
-  COAT_AREAS,
-  PLACES,
-  WAYS_UP,
+  fillsLevel,
+  isChilled,
+  isClamped,
+  isTurned,
   laidAnywhere,
   setsUpright,
   tippedOut,
-  type CoatArea,
   type Method,
-  type Place,
-  type WayUp,
-} from '../../../core/record/choices';
+} from '../../../core/record/method';
 import type { Dimension } from '../../../core/quantity/answer';
 import { LIMITS, type Limit } from '../../../core/record/limits';
 import { pourFrom, sourceKey, streakInto } from '../../../core/record/melting';
@@ -85,7 +84,7 @@ export class CoatStation {
     (this.plan()?.part.coats ?? []).map((_, index, coats) => (value: number, dimension: Dimension) => {
       const share = this.shareOf(value, dimension);
       const others = coats.reduce(
-        (sum, coat, i) => sum + (i === index || coat.method === 'clamp' ? 0 : coat.volumeShare),
+        (sum, coat, i) => sum + (i === index || isClamped(coat.method) ? 0 : coat.volumeShare),
         0,
       );
       return share + others > 1 + 1e-9
@@ -107,6 +106,12 @@ export class CoatStation {
       : [LIMITS.volumeShare];
   });
   protected readonly tipped = computed(() => tippedOut(this.method()));
+  protected readonly chilled = computed(() => isChilled(this.method()));
+  protected readonly turned = computed(() => isTurned(this.method()));
+  protected readonly clamped = computed(() => isClamped(this.method()));
+  /** A share of the cavity, filled from below; not what is clamped on it. */
+  protected readonly isLayer = ({ method }: { readonly method: Method }): boolean =>
+    fillsLevel(method) && !isClamped(method);
   protected readonly anywhere = computed(() => laidAnywhere(this.method()));
   protected readonly asItStands = computed(() => setsUpright(this.method()));
 
@@ -268,11 +273,8 @@ export class CoatStation {
       ({ coats }) => {
         coats[index].volumeShare = share;
         const top = coats[coats.length - 1];
-        const filled = coats.reduce(
-          (sum, { method, volumeShare }) => (method === 'clamp' ? sum : sum + volumeShare),
-          0,
-        );
-        if (top.method === 'clamp') top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - filled);
+        const filled = coats.reduce((sum, { method, volumeShare }) => (isClamped(method) ? sum : sum + volumeShare), 0);
+        if (isClamped(top.method)) top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - filled);
       },
       `share ${index}`,
     );
