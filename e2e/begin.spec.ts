@@ -2,6 +2,7 @@ import { expect, quiet, saved, tab, test } from './kitchen';
 
 test('a first casting of one’s own by keyboard alone, in five choices', async ({ page }) => {
   await page.goto('/castings');
+  await expect(page.getByRole('heading', { name: 'Castings' })).toBeVisible();
   await page.locator('body').press('n');
   await expect(page.getByRole('heading', { name: 'New casting' })).toBeVisible();
   await page.getByRole('radio', { name: 'Cocoa bomb' }).focus();
