@@ -1,7 +1,10 @@
+import fc from 'fast-check';
 import { newCasting } from '../../data/demo';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
+import { anyShape } from '../../testing/arbitrary-shape';
 import { planned } from '../../testing/planned';
 import { checkShape } from '../cavity/check-shape';
+import { MOLD_MATERIALS } from '../matter/mold-material';
 import type { Casting } from '../record/casting';
 import { LIMITS } from '../record/limits';
 import { MoldSchema, type Mold, type MoldCavity } from '../record/mold';
@@ -69,6 +72,30 @@ describe('kinds of piece', () => {
     expect(Number.isFinite(batch.total.value)).toBe(true);
     // Long jobs and thin rims are the mold's and the number's; all else is of how it was begun.
     expect(problems.map(({ key }) => key).filter((key) => key !== 'longJob')).toEqual([]);
+  });
+
+  it('whatever mold there is, something is cast in it, and the casting reads back', () => {
+    const compositions = fc.constantFrom<Mold['composition']>(
+      { kind: 'single' },
+      { kind: 'halves' },
+      { kind: 'former' },
+      { kind: 'press', gap: { by: 'width', gapM: 0.003 } },
+      { kind: 'figure', frontId: 'c', backId: 'c' },
+      { kind: 'assembly', parts: [{ cavityId: 'c', perPiece: 2 }] },
+    );
+    const [any] = SHIPPED_MOLDS;
+    fc.assert(
+      fc.property(anyShape, compositions, fc.constantFrom(...MOLD_MATERIALS), (shape, composition, material) => {
+        const cavity = { id: 'c', name: 'Cavity', shape, rows: 1, columns: 2 } as MoldCavity;
+        const mold: Mold = { ...any, id: 'm', material, composition, cavities: [cavity] };
+        const kind = PIECE_KINDS.find((one) => cavitiesFor(one, mold).length > 0);
+        if (!kind) throw new Error(`nothing is cast in ${composition.kind} of ${shape.kind}`);
+        const casting = cast(kind, mold, cavity);
+        expect(readCasting(structuredClone(casting))).toMatchObject({ ok: true, casting });
+        expect(isOfKind(kind, casting)).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
   });
 
   it('a bonbon is capped and filled, a bomb joined, a tile solid and open', () => {

@@ -76,7 +76,7 @@ const isVessel = ({ material }: Mold, { shape }: MoldCavity): boolean => shape.k
 export const PIECES = {
   bomb: {
     fits: ({ composition }, { shape }) =>
-      composition.kind === 'halves' && ['hemisphere', 'cap', 'faceted'].includes(shape.kind),
+      composition.kind === 'halves' && !['egg', 'turned', 'measured', 'cup'].includes(shape.kind),
     measures: [across(0.064), deep(0.032)],
     mold: { material: 'silicone', cavities: 6, composition: halves, shapes: (a, b) => [dome(a, b)] },
     methods: ['dump'],
@@ -273,14 +273,22 @@ export const PIECE_KINDS = Object.keys(PIECES) as readonly PieceKind[];
 
 export const rowOf = (kind: PieceKind): PieceKindRow => PIECES[kind];
 
+/** What a piece is called that is of none of the other kinds, so that there is one for every mold. */
+const ANY_OTHER: PieceKind = 'figure';
+
+function fits(kind: PieceKind, mold: Mold, cavity: MoldCavity): boolean {
+  if (rowOf(kind).fits(mold, cavity)) return true;
+  return kind === ANY_OTHER && !PIECE_KINDS.some((one) => rowOf(one).fits(mold, cavity));
+}
+
 /** The kinds of cavity of a mold that a kind of piece is cast in; of a set that makes one piece, its first. */
 export function cavitiesFor(kind: PieceKind, mold: Mold): readonly MoldCavity[] {
-  const fitting = mold.cavities.filter((cavity) => rowOf(kind).fits(mold, cavity));
+  const fitting = mold.cavities.filter((cavity) => fits(kind, mold, cavity));
   return mold.composition.kind === 'single' ? fitting : fitting.slice(0, 1);
 }
 
 /** Whether what a casting is made of is of a kind. */
 export function isOfKind(kind: PieceKind, { molds, parts }: Casting): boolean {
   const mold = molds.find(({ id }) => id === parts[0].moldId);
-  return mold !== undefined && rowOf(kind).fits(mold, cavityRecordOf(mold, parts[0]));
+  return mold !== undefined && fits(kind, mold, cavityRecordOf(mold, parts[0]));
 }
