@@ -171,6 +171,18 @@ describe('dwell skin', () => {
     expect(skin(10) * 1e3).toBeLessThan(0.6);
   });
 
+  it('changes evenly with what has set below, from nothing to 4 mm in 200 steps', () => {
+    const over = Array.from({ length: 201 }, (_, k) =>
+      dwellSkin({ ...base, dwellSeconds: 10, setThicknessM: (k / 200) * 4e-3 }),
+    );
+    for (const key of ['thicknessM', 'wallC'] as const) {
+      const moves = over.slice(1).map((skin, k) => Math.abs(skin[key] - over[k][key]));
+      const span = Math.abs(over[200][key] - over[0][key]);
+      // No single step of the 200 takes more than a twentieth of the way.
+      expect(Math.max(...moves) / span).toBeLessThan(0.05);
+    }
+  });
+
   it('thickens until the wall has warmed, then melts back', () => {
     expect(skin(5)).toBeGreaterThan(skin(1));
     expect(skin(20)).toBeGreaterThan(skin(5));

@@ -115,9 +115,11 @@ const UNSEEN: Readonly<Partial<Record<Answer['dimension'], number>>> = {
   length: 1e-5,
   mass: 2e-5,
   volume: 2e-8,
-  duration: 3,
+  duration: 0.1,
   share: 2e-3,
 };
+/** A stay that begins to be needed grows from nothing like a root: so many seconds of it are its beginning, not a jump. */
+const BEGINS_S = 2;
 
 /**
  * The largest jump of any figure between two neighbouring plans, as a share of it: by how much more it moves there than in the steps before
@@ -147,8 +149,8 @@ function largestJump(
     for (let k = 1; k < values.length; k++) {
       const jump = moved(k) - Math.max(moved(k - 1), moved(k + 1));
       const share = jump / Math.max(Math.abs(values[k]), Math.abs(values[k - 1]));
-      if (jump > (UNSEEN[key.split(' ')[1] as Answer['dimension']] ?? 0) && share > most[0])
-        most = [share, `${key} ${values[k - 1]} to ${values[k]}`];
+      const unseen = key.includes('.touch ') ? BEGINS_S : UNSEEN[key.split(' ')[1] as Answer['dimension']];
+      if (jump > (unseen ?? 0) && share > most[0]) most = [share, `${key} ${values[k - 1]} to ${values[k]}`];
     }
   }
   return most;

@@ -39,7 +39,7 @@ const STANDS_S = 300;
 const LONGEST_S = 1200;
 /** Steps grow with time by this power, since the first moments are the steepest: from a fiftieth of a second to some seconds. */
 const STEP_POWER = 2.5;
-/** What has set below is told apart in steps of this, m: less changes the skin by nothing to speak of. */
+/** A skin is conducted over what has set below in steps of this, m, and is told from both sides in between. */
 const SET_STEP_M = 0.0001;
 const MOST_KEPT = 64;
 
@@ -52,8 +52,20 @@ const MOST_KEPT = 64;
  */
 export function dwellSkin(input: DwellInput): DwellSkin {
   if (input.dwellSeconds <= 0) return { thicknessM: 0, wallC: input.wallC, meltC: input.workingC };
+  const steps = Math.max(0, input.setThicknessM / SET_STEP_M);
+  const over = Math.floor(steps);
+  const share = steps - over;
+  const thinner = skinOver(input, over * SET_STEP_M);
+  if (share === 0) return thinner;
+  const thicker = skinOver(input, (over + 1) * SET_STEP_M);
+  const between = (key: keyof DwellSkin): number => thinner[key] + share * (thicker[key] - thinner[key]);
+  return { thicknessM: between('thicknessM'), wallC: between('wallC'), meltC: between('meltC') };
+}
+
+/** The same over so much that has set, m. */
+function skinOver(input: DwellInput, setThicknessM: number): DwellSkin {
   const longest = input.dwellSeconds <= STANDS_S ? STANDS_S : LONGEST_S;
-  const { thicknessM, wallC, meltC } = curveOf(input, longest);
+  const { thicknessM, wallC, meltC } = curveOf({ ...input, setThicknessM }, longest);
   // Straight in the root of time, in which a skin grows evenly.
   const at = STEPS * (Math.min(input.dwellSeconds, longest) / longest) ** (1 / STEP_POWER);
   const k = Math.min(STEPS - 1, Math.floor(at));
@@ -93,7 +105,7 @@ function curveOf(
     workingC,
     material,
     wallM,
-    setThicknessM: Math.round(setThicknessM / SET_STEP_M) * SET_STEP_M,
+    setThicknessM,
     wallC,
     airC,
     airH,
