@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
+import { inflateSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
 
@@ -11,6 +12,25 @@ async function open(page: Page, casting: string, station: string): Promise<void>
 
 /** Grams in a text, one after another. */
 const grams = (text: string): number[] => [...text.matchAll(/([\d.]+) g/g)].map(([, number]) => Number(number));
+
+/** What the streams of a PDF hold, unpacked. */
+function streamsOf(pdf: Buffer): Buffer[] {
+  return [...pdf.toString('latin1').matchAll(/stream\r?\n([\s\S]*?)endstream/g)].flatMap(([, body]) => {
+    try {
+      return [inflateSync(Buffer.from(body, 'latin1'))];
+    } catch {
+      return [];
+    }
+  });
+}
+
+/** Bytes of outlines in a typeface that a PDF carries; undefined for what is none. */
+function outlinesIn(stream: Buffer): number | undefined {
+  if (!['\0\x01\0\0', 'true'].includes(stream.toString('latin1', 0, 4))) return undefined;
+  const tables = Array.from({ length: stream.readUInt16BE(4) }, (_, i) => 12 + 16 * i);
+  const outlines = tables.find((at) => stream.toString('latin1', at, at + 4) === 'glyf');
+  return outlines === undefined ? 0 : stream.readUInt32BE(outlines + 12);
+}
 
 /** Makes the bombs of two halves of two colours, the lower one white. */
 async function twoColours(page: Page): Promise<void> {
@@ -50,6 +70,30 @@ test('two halves of two colours: a melt for each, light before dark, all of it a
   await page.keyboard.press('3');
   await page.getByRole('radiogroup', { name: 'Part' }).getByText('Upper half').click();
   await expect(page.getByLabel('Chocolate', { exact: true })).toHaveValue('quarry');
+});
+
+test('a name in Chinese, Japanese or Korean, and a sign in it, stand in the PDF', async ({ page }) => {
+  await openBombs(page, 'mold');
+  await page.getByRole('textbox', { name: 'Name of the casting' }).fill('日本の夜 서울 🍫');
+  await page.keyboard.press('Tab');
+  await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
+  await expect(page.getByRole('heading', { name: '日本の夜 서울 🍫' })).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as PDF' }).click(),
+  ]);
+  const pdf = readFileSync(await download.path());
+  const fonts = [...pdf.toString('latin1').matchAll(/\/FontName \/[A-Z]+\+(\w+)/g)].map(([, name]) => name);
+  expect(fonts.some((name) => name.startsWith('NotoSansSC'))).toBe(true);
+  const streams = streamsOf(pdf);
+  const codes = streams.map((stream) => stream.toString('latin1')).join('\n');
+  for (const letter of ['日', '本', 'の', '夜', '서', '울']) {
+    const code = letter.charCodeAt(0).toString(16).padStart(4, '0');
+    expect([letter, codes.includes(`<${code}>`)]).toEqual([letter, true]);
+  }
+  expect(codes).toContain('<d83c df6b>');
+  // They are drawn, too: each typeface carries the outlines of its letters, not of the empty box alone.
+  for (const bytes of streams.map(outlinesIn)) if (bytes !== undefined) expect(bytes).toBeGreaterThan(150);
 });
 
 test('the sheet of two colours prints on one page, and is saved as a PDF of one page and as CSV', async ({ page }) => {

@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { demoCastings } from '../../data/demo';
 import { onScale } from '../../core/quantity/on-scale';
 import { larderNeeds } from '../../core/plan/larder';
@@ -5,6 +6,7 @@ import type { Casting } from '../../core/record/casting';
 import { planned } from '../../testing/planned';
 import type { ShoppingLine } from '../state/shopping-list';
 import { sheetContent, type SheetContent } from './sheet-content';
+import { fontsIn, stretches } from './sheet-letters';
 import { missingLetters } from './sheet-pdf';
 import { weighOutCsv } from './weigh-out-csv';
 
@@ -77,11 +79,31 @@ describe('the weigh-out sheet', () => {
   });
 });
 
+/** Where the package of a typeface keeps one of its slices. */
+const fileOf = (font: string): string =>
+  `node_modules/@fontsource/${font.replace(/-\d+$/, '')}/files/${font}-400-normal.woff`;
+
 describe('the sheet as a PDF', () => {
   it('is not written with letters that its typeface has not: they are named', () => {
     const content = sheet(supper('demo-bombs'));
     expect(missingLetters(content)).toEqual([]);
     expect(missingLetters({ ...content, title: 'Crème brûlée à l’œuf, Žluťoučký kůň, Ωmega, 64 ≈ 65' })).toEqual([]);
-    expect(missingLetters({ ...content, title: '日本 日 🍫' })).toEqual(['日', '本', '🍫']);
+    expect(missingLetters({ ...content, title: '日本 日 서울 🍫 👩‍🍳' })).toEqual([]);
+    expect(missingLetters({ ...content, title: 'ช็อก ช 日' })).toEqual(['ช', '็', 'อ', 'ก']);
+  });
+
+  it('takes each letter from a typeface that has it', () => {
+    expect(stretches('Bombs')).toEqual([{ text: 'Bombs' }]);
+    const mixed = stretches('Hearts 日本 🍫!');
+    expect(mixed.map(({ text }) => text).join('')).toBe('Hearts 日本 🍫!');
+    expect(mixed.map(({ font = '' }) => font.replace(/-\d+$/, ''))).toEqual([
+      '',
+      'noto-sans-sc',
+      'noto-sans-sc',
+      '',
+      'noto-emoji',
+      '',
+    ]);
+    for (const font of fontsIn('日本 서울 🍫')) expect(existsSync(fileOf(font))).toBe(true);
   });
 });

@@ -4,22 +4,27 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import type { UnitSystem } from '../../core/quantity/units';
 import { text, weighedText } from '../wording/format';
 import type { SheetContent, SheetSteps } from './sheet-content';
+import { fontsIn, missingLetters as lettersMissing, sliceUrl, stretches } from './sheet-letters';
 
 /** Sizes of type tried, pt, until it stands on one page; the last is kept whatever it takes. */
 const SIZES = [11, 10, 9, 8] as const;
 
-/** What the PDF's typeface has letters for: Latin with its accents, Greek, Cyrillic, and the signs that the sheet uses. */
-const LETTERS =
-  /[ -\u024f\u02c6-\u02dd\u0384-\u04ff\u1e00-\u1eff\u2010-\u2026\u2030-\u203a\u20a0-\u20bf\u2122\u2212\u2248\u2260-\u2265]/u;
-
-/** Letters of a sheet that its PDF would leave out, each once: those of other scripts, and emoji. */
+/** Letters of a sheet that its PDF would leave out, each once. */
 export function missingLetters(content: SheetContent): string[] {
-  return [...new Set(JSON.stringify(content).replace(/\u200d|\ufe0f/g, ''))].filter((letter) => !LETTERS.test(letter));
+  return lettersMissing(JSON.stringify(content));
 }
 
 /** The weigh-out sheet as a PDF, on one page of A4, or of Letter where inches are read, as long as the type stays legible. */
 export async function sheetPdf(content: SheetContent, system: UnitSystem): Promise<Blob> {
   pdfMake.addVirtualFileSystem(fonts);
+  pdfMake.addFonts(
+    Object.fromEntries(
+      fontsIn(JSON.stringify(content)).map((font) => {
+        const url = sliceUrl(font);
+        return [font, { normal: url, bold: url }];
+      }),
+    ),
+  );
   let blob: Blob | undefined;
   for (const size of SIZES) {
     let pages = 0;
@@ -27,11 +32,23 @@ export async function sheetPdf(content: SheetContent, system: UnitSystem): Promi
       pages = all;
       return '';
     };
-    blob = await pdfMake.createPdf({ ...definition(content, system, size), footer: count }).getBlob();
+    blob = await pdfMake.createPdf(written({ ...definition(content, system, size), footer: count })).getBlob();
     if (pages <= 1) break;
   }
   if (!blob) throw new Error('no page was written');
   return blob;
+}
+
+/** The same document, each text of it in the typefaces that have its letters. */
+function written<T>(node: T): T {
+  if (Array.isArray(node)) return node.map(written) as T;
+  if (typeof node !== 'object' || node === null) return node;
+  return Object.fromEntries(
+    Object.entries(node).map(([key, value]) => [
+      key,
+      key === 'text' && typeof value === 'string' ? stretches(value) : written(value),
+    ]),
+  ) as T;
 }
 
 function definition(content: SheetContent, system: UnitSystem, size: number): TDocumentDefinitions {
