@@ -44,6 +44,13 @@ describe('casting file', () => {
     );
   });
 
+  it.each(['  ', '\u200b', '\u2063\u00a0'])('gives a casting called %j a name that can be seen', (name) => {
+    const given = raw();
+    given.castings[0]['name'] = name;
+    const read = readWhole(readCastingFile(JSON.stringify(given)));
+    expect(read.ok && read.records.map((one) => one.name)).toEqual(['Nameless casting', demo[1].name]);
+  });
+
   it('reads a file that begins with a byte order mark', () => {
     expect(readWhole(readCastingFile(`\uFEFF${file}`)).ok).toBe(true);
   });

@@ -5,6 +5,7 @@ import { readRecordFile, writeRecordFile, type FileKind, type FileReading } from
 const CASTINGS: FileKind<Casting> = {
   format: 'kilnstone castings',
   list: 'castings',
+  nameless: 'Nameless casting',
   read: (raw) => {
     const read = readCasting(raw);
     return read.ok ? { ok: true, record: read.casting } : read;

@@ -5,6 +5,7 @@ import { readRecordFile, writeRecordFile, type FileKind, type FileReading } from
 const MOLDS: FileKind<LibraryMold> = {
   format: 'kilnstone molds',
   list: 'molds',
+  nameless: 'Nameless mold',
   read: readMold,
 };
 

@@ -2,7 +2,12 @@ import type { PantryEntry } from '../core/record/chocolate';
 import { readPantryEntry } from '../core/record/read-pantry';
 import { readRecordFile, writeRecordFile, type FileKind, type FileReading } from './record-file';
 
-const PANTRY: FileKind<PantryEntry> = { format: 'kilnstone pantry', list: 'pantry', read: readPantryEntry };
+const PANTRY: FileKind<PantryEntry> = {
+  format: 'kilnstone pantry',
+  list: 'pantry',
+  nameless: 'Nameless',
+  read: readPantryEntry,
+};
 
 /** Chocolates and tints as the text of an export file. */
 export function writePantryFile(entries: readonly PantryEntry[], now: Date): string {

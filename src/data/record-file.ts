@@ -1,11 +1,18 @@
+import { isSeen } from '../core/record/name';
 import type { RecordProblem } from '../core/record/record-problem';
 
 const FORMAT_VERSION = 1;
 
+interface Named {
+  readonly name: string;
+}
+
 /** One kind of export file: its format's name, the list its records are in, and how one is read. */
-export interface FileKind<T> {
+export interface FileKind<T extends Named> {
   readonly format: string;
   readonly list: string;
+  /** What a record is called whose name cannot be seen. */
+  readonly nameless: string;
   read(raw: unknown): { readonly ok: true; readonly record: T } | RecordProblem;
 }
 
@@ -32,7 +39,7 @@ export interface BadRecord {
 }
 
 /** Records as the text of an export file, readable and versioned. */
-export function writeRecordFile<T>(kind: FileKind<T>, records: readonly T[], now: Date): string {
+export function writeRecordFile<T extends Named>(kind: FileKind<T>, records: readonly T[], now: Date): string {
   return JSON.stringify(
     { format: kind.format, formatVersion: FORMAT_VERSION, exportedAt: now.toISOString(), [kind.list]: records },
     null,
@@ -47,7 +54,7 @@ const AT_A_TIME = 100;
  * Reads an export file in steps, yielding the share that is done, so that a long one holds nothing up and can be left. Never throws and
  * touches nothing: good records are given back for the user to take, bad ones named by their place.
  */
-export function* readRecordFile<T>(kind: FileKind<T>, text: string): Generator<number, FileReading<T>> {
+export function* readRecordFile<T extends Named>(kind: FileKind<T>, text: string): Generator<number, FileReading<T>> {
   const failed = (problem: FileProblem['problem'], place = ''): FileProblem => ({ ok: false, problem, place, bad: [] });
   if (text.length > LARGEST_FILE) return failed('tooLarge', `${Math.round(text.length / 1e6)} MB`);
   if (text.trim() === '') return failed('empty');
@@ -66,13 +73,13 @@ export function* readRecordFile<T>(kind: FileKind<T>, text: string): Generator<n
   return yield* readRecords(kind, records);
 }
 
-function* readRecords<T>(kind: FileKind<T>, raws: readonly unknown[]): Generator<number, FileReading<T>> {
+function* readRecords<T extends Named>(kind: FileKind<T>, raws: readonly unknown[]): Generator<number, FileReading<T>> {
   const records: T[] = [];
   const bad: BadRecord[] = [];
   for (const [i, raw] of raws.entries()) {
     if (i % AT_A_TIME === 0) yield i / raws.length;
     const read = kind.read(raw);
-    if (read.ok) records.push(read.record);
+    if (read.ok) records.push(isSeen(read.record.name) ? read.record : { ...read.record, name: kind.nameless });
     else bad.push({ position: i + 1, name: nameOf(raw), problem: read });
   }
   if (records.length === 0) return { ok: false, problem: 'noRecords', place: '', bad };

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { isSeen } from '../core/record/name';
 import { BOWL_MATERIALS } from '../core/matter/bowl-material';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
 import type { Closure, Finish, Melt } from '../core/record/casting';
@@ -22,7 +23,7 @@ export const within = (name: LimitName): fc.Arbitrary<number> =>
   fc.double({ min: LIMITS[name].low, max: LIMITS[name].high, noNaN: true });
 export const whole = (name: LimitName): fc.Arbitrary<number> =>
   fc.integer({ min: LIMITS[name].low, max: LIMITS[name].high });
-export const name = fc.string({ minLength: 1, maxLength: 40 });
+export const name = fc.string({ minLength: 1, maxLength: 40 }).filter(isSeen);
 const someAllergens = fc.subarray([...ALLERGENS]);
 
 const rest = fc.record({ place: fc.constantFrom(...PLACES), seconds: within('setMinutesS') });

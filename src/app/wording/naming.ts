@@ -1,10 +1,12 @@
+import { isSeen } from '../../core/record/name';
+
 /** Longest name that is kept, letters. */
 export const LONGEST_NAME = 120;
 
 /** A name as it is kept: without blanks around it. Empty where nothing of it can be seen, such as one of a mark without width. */
 export function tidyName(typed: string): string {
   const name = typed.trim();
-  return /[^\p{C}\p{Z}]/u.test(name) ? name : '';
+  return isSeen(name) ? name : '';
 }
 
 /** What is wrong with a name as typed; empty where it can be kept. */
