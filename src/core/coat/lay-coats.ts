@@ -79,8 +79,17 @@ export class CoatLayer {
     this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
   }
 
-  /** All coats in order, each on the ones before. @param near how near a dose is met, as a share of it; to the last where it is left out */
-  lay(coats: readonly CoatChoice[], variation: Variation = NOMINAL, near?: number): LaidCoat[] {
+  /**
+   * All coats in order, each on the ones before.
+   * @param near how near a dose is met, as a share of it; to the last where it is left out
+   * @param known thickness of each coat at each point, m, for the ones above it to lie on; as it comes out here where it is left out
+   */
+  lay(
+    coats: readonly CoatChoice[],
+    variation: Variation = NOMINAL,
+    near?: number,
+    known?: readonly Float64Array[],
+  ): LaidCoat[] {
     const { cavity } = this.place;
     let below: LaidShell = { thicknessM: new Float64Array(cavity.profile.arcM.length), volumeM3: 0 };
     return coats.map((coat, index) => {
@@ -101,7 +110,7 @@ export class CoatLayer {
         holdM,
         placedM,
       };
-      below = total;
+      below = known ? this.layered(below.thicknessM, known[index]) : total;
       return laid;
     });
   }

@@ -95,7 +95,12 @@ function correction(
   result: ShellResult,
   before: SimulatedCoats | undefined,
 ): SimulatedCoats {
-  const closed = closedForm(making, made, NOMINAL);
+  const closed = closedForm(
+    making,
+    made,
+    NOMINAL,
+    result.coats.map(({ thicknessM }) => thicknessM),
+  );
   const coats = result.coats.map(({ thicknessM, wallC, feetM3, stillAfterSeconds }, i): SimulatedCoat => {
     const nominalM = thicknessM.map((t, k) => t - closed[i][k]);
     const kept = before?.ranged ? before.coats[i] : undefined;
@@ -108,15 +113,16 @@ function correction(
   return { coats, ranged: before?.ranged ?? false };
 }
 
-/** Thickness of each made coat by the closed form alone. */
+/** Thickness of each made coat by the closed form alone, on the coats below it as they were simulated. */
 function closedForm(
   { material, moldWallM, kitchen, press }: Making,
   { cavity, coat }: Made,
   variation: Variation,
+  known: readonly Float64Array[],
 ): Float64Array[] {
   const choices = coat.coats.map(({ choice }) => choice);
   return new CoatLayer({ cavity, material, moldWallM, roomC: kitchen.roomC, press })
-    .lay(choices, variation)
+    .lay(choices, variation, undefined, known)
     .map((laid) => laid.thicknessM);
 }
 
@@ -174,13 +180,16 @@ export function* simulateRange(making: Making, simulated: Simulated): Generator<
     runs.push(simulateShell(input, variation));
     yield runs.length / SHELL_SAMPLE.length;
   }
-  const thin = closedForm(making, made, THINNEST);
-  const thick = closedForm(making, made, THICKEST);
+  const ends = made.coat.coats.map((_, i) => spread(runs.map((run) => run.coats[i].thicknessM)));
+  const lows = ends.map(([low]) => low);
+  const highs = ends.map(([, high]) => high);
+  const thin = closedForm(making, made, THINNEST, lows);
+  const thick = closedForm(making, made, THICKEST, highs);
   const count = made.coat.coats.length;
   const coats = (simulated.byCount[count]?.coats ?? []).map((coat, i): SimulatedCoat => {
-    const all = runs.map((run) => run.coats[i].thicknessM);
-    const [low, high] = spread(all);
-    return { ...coat, thinM: low.map((t, k) => t - thin[i][k]), thickM: high.map((t, k) => t - thick[i][k]) };
+    const thinM = lows[i].map((t, k) => t - thin[i][k]);
+    const thickM = highs[i].map((t, k) => t - thick[i][k]);
+    return { ...coat, thinM, thickM };
   });
   return { ...simulated, byCount: { ...simulated.byCount, [count]: { coats, ranged: true } } };
 }
