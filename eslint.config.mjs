@@ -125,9 +125,14 @@ export default tseslint.config(
     files: ['src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },
-  // The kit's radio button puts its input inside the label when it is drawn.
+  // The kit's radio buttons and checkboxes put their input inside the label when they are drawn.
   {
-    files: ['src/app/ui/pick.ts/**', 'src/app/castings/new-casting.html'],
+    files: [
+      'src/app/ui/pick.ts/**',
+      'src/app/ui/ticks.ts/**',
+      'src/app/castings/new-casting.html',
+      'src/app/pantry/tint-editor.html',
+    ],
     rules: { '@angular-eslint/template/label-has-associated-control': 'off' },
   },
 );

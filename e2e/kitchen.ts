@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /** Monday 12 October 2026, 10:00 in Berlin: the supper is on Saturday the 17th. */
 export const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -38,6 +38,50 @@ export async function begin(page: Page, kind: string): Promise<void> {
   await page.getByRole('button', { name: 'Plan it' }).click();
 }
 
+/** Two pictures later: what was done last is on screen. */
+async function drawn(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+}
+
+/** Chooses one of a list, by what it stands for or by its name, and leaves the list. */
+export async function choose(field: Locator, wanted: string | { readonly label: string }): Promise<void> {
+  const box = field.and(field.page().getByRole('combobox'));
+  await box.press('Enter');
+  await expect(box).toHaveAttribute('aria-controls', /./);
+  const list = field.page().locator(`#${await box.getAttribute('aria-controls')}`);
+  const option =
+    typeof wanted === 'string'
+      ? list.locator(`[data-value="${wanted}"]`)
+      : list.getByRole('option', { name: new RegExp(`^${wanted.label}`) });
+  // Of a long list only what is in sight is there: step by step, each drawn before the next.
+  for (let k = 0; k < 60 && (await option.count()) === 0; k++) {
+    await box.press('ArrowDown');
+    await drawn(field.page());
+  }
+  await option.click();
+  await expect(list).toHaveCount(0);
+  await box.blur();
+}
+
+/** The names of a list, from the first to the last. */
+export async function namesIn(field: Locator): Promise<string[]> {
+  const names: string[] = [];
+  const box = field.and(field.page().getByRole('combobox'));
+  await box.press('Enter');
+  await expect(box).toHaveAttribute('aria-activedescendant', /./);
+  for (let first = ''; ;) {
+    const at = (await box.getAttribute('aria-activedescendant')) ?? '';
+    if (at === first) break;
+    first ||= at;
+    names.push((await field.page().locator(`#${at}`).innerText()).trim());
+    await box.press('ArrowDown');
+    await expect(box).not.toHaveAttribute('aria-activedescendant', at);
+  }
+  await box.press('Escape');
+  await expect(field).toHaveCount(1);
+  return names;
+}
+
 /** A station's tab: its whole text. */
 export function tab(page: Page, name: string) {
   return page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
@@ -45,8 +89,7 @@ export function tab(page: Page, name: string) {
 
 /** Waits until what was changed is stored. */
 export async function saved(page: Page): Promise<void> {
-  // What was typed last is on screen, or on its way, two pictures later.
-  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+  await drawn(page);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
 

@@ -1,13 +1,13 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBombs, saved, tab, test, worked } from './kitchen';
+import { choose, expect, openBombs, saved, tab, test, worked } from './kitchen';
 
 test('a bottle is turned: an even wall, a pool where it is turned too seldom, and the note brings it back', async ({
   page,
 }) => {
   await openBombs(page, 'mold');
-  await page.getByLabel('From your molds').selectOption({ label: 'A found bottle' });
+  await choose(page.getByLabel('From your molds'), { label: 'A found bottle' });
   await tab(page, 'Coat').click();
-  await page.getByLabel('How it is made').selectOption({ label: 'tilt and turn' });
+  await choose(page.getByLabel('How it is made'), { label: 'tilt and turn' });
   await page.getByText('1', { exact: true }).first().click();
   await worked(page);
   await expect(tab(page, 'Coat')).toContainText('tilt and turn');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, openBombs, quiet, test, worked } from './kitchen';
+import { choose, expect, openBombs, quiet, test, worked } from './kitchen';
 
 const press =
   (name: string, nth = 0) =>
@@ -26,7 +26,7 @@ const NOTES: readonly {
   {
     about: 'a coat too heavy',
     steps: [
-      ['coat', (page) => page.getByLabel('How it is made').selectOption('spoon')],
+      ['coat', (page) => choose(page.getByLabel('How it is made'), 'spoon')],
       ['coat', type('In each cavity, per coat', '8 mL')],
     ],
     head: /heavier than this chocolate will hold/,
@@ -60,7 +60,7 @@ const NOTES: readonly {
   {
     about: 'a rigid mold that will not let go',
     steps: [
-      ['mold', (page) => page.getByLabel('Material').selectOption('polycarbonate')],
+      ['mold', (page) => choose(page.getByLabel('Material'), 'polycarbonate')],
       ['chill', type('Room', '15')],
       ['chill', press('room', 0)],
       ['chill', press('room', 1)],

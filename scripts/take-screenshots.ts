@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
+import { choose } from '../e2e/kitchen';
 
 // Every picture of docs/screenshots, from the demo data with the clock standing still: the same each time.
 const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -58,7 +59,7 @@ async function twoColours(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'More parts or colours' }).click();
   await page.getByRole('button', { name: 'Two halves of two colours' }).click();
   await page.keyboard.press('3');
-  await page.getByLabel('Chocolate', { exact: true }).selectOption('linen');
+  await choose(page.getByLabel('Chocolate', { exact: true }), 'linen');
   await page.keyboard.press('Escape');
   await page.locator('nav a[href$="/batch"]').first().click();
   await page.getByText('whole job').click();
@@ -68,7 +69,7 @@ async function twoColours(page: Page): Promise<void> {
 /** A dark drizzle over the pears, and a little dust. */
 async function finishPears(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'drizzle' }).click();
-  await page.getByLabel('With', { exact: true }).selectOption('quarry');
+  await choose(page.getByLabel('With', { exact: true }), 'quarry');
   await page.getByRole('button', { name: 'dust', exact: true }).click();
   await page.getByRole('region', { name: 'Open station' }).evaluate((panel) => panel.scrollTo(0, 0));
 }

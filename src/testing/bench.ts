@@ -125,6 +125,10 @@ export async function until(holds: () => boolean): Promise<void> {
 
 export const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
+const ENTER = 13;
+const DOWN_ARROW = 40;
+const LONGEST_LIST = 60;
+
 /** A component on the page, driven by what can be seen of it. */
 export class Bench<T> {
   private constructor(private readonly fixture: ComponentFixture<T>) {}
@@ -169,11 +173,52 @@ export class Bench<T> {
     await this.settle();
   }
 
-  async choose(label: string, value: string): Promise<void> {
+  /** Types into a field that is read when it is left. */
+  async enter(label: string, text: string): Promise<void> {
     const box = this.field(label);
-    box.value = value;
+    box.value = text;
     box.dispatchEvent(new Event('change', { bubbles: true }));
     await this.settle();
+  }
+
+  /** What a list stands at, as it is told. */
+  chosen(label: string): string {
+    const told = this.field(label).getAttribute('aria-describedby') ?? '';
+    return document.getElementById(told)?.textContent?.trim() ?? '';
+  }
+
+  /** The names of a list. */
+  async names(label: string): Promise<string[]> {
+    const box = this.field(label);
+    box.dispatchEvent(new KeyboardEvent('keydown', { keyCode: ENTER, bubbles: true, cancelable: true }));
+    await this.settle();
+    const list = document.getElementById(box.getAttribute('aria-controls') ?? '');
+    const names = [...(list?.querySelectorAll('[role=option]') ?? [])].map(
+      (option) => option.textContent?.trim() ?? '',
+    );
+    box.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true, cancelable: true }));
+    await this.settle();
+    return names;
+  }
+
+  /** Opens a list and presses what stands for a value. */
+  async choose(label: string, value: string): Promise<void> {
+    const box = this.field(label);
+    const press = (code: number): boolean =>
+      box.dispatchEvent(new KeyboardEvent('keydown', { keyCode: code, bubbles: true, cancelable: true }));
+    press(ENTER);
+    await this.settle();
+    for (let k = 0; k < LONGEST_LIST; k++) {
+      const at = box.getAttribute('aria-activedescendant') ?? '';
+      const option = document.getElementById(at);
+      if (option?.dataset['value'] === value) {
+        press(ENTER);
+        return this.settle();
+      }
+      press(DOWN_ARROW);
+      await this.settle();
+    }
+    throw new Error(`nothing stands for “${value}” in “${label}”`);
   }
 
   /** Presses a button, or one of a row of choices, by its name. */

@@ -36,3 +36,12 @@ globalThis.IntersectionObserver ??= class {
     // Nothing was observed.
   }
 } as unknown as typeof IntersectionObserver;
+
+// A list in a window of its own scrolls in it: here it is tall enough for all of them, and stays where it is.
+Element.prototype.scrollTo = () => undefined;
+Object.defineProperty(HTMLElement.prototype, 'clientHeight', {
+  configurable: true,
+  get(this: HTMLElement): number {
+    return this.tagName === 'CDK-VIRTUAL-SCROLL-VIEWPORT' ? 5000 : 0;
+  },
+});

@@ -16,6 +16,7 @@ import { newId } from '../state/new-id';
 import { Gone } from '../ui/gone';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { Ticks } from '../ui/ticks';
 import { Figure } from '../ui/figure';
 import { ProfileEditor } from '../ui/profile-editor';
 import { RecordHeader } from '../ui/record-header';
@@ -45,6 +46,7 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
     RecordHeader,
     RouterLink,
     ShapeFields,
+    Ticks,
   ],
   templateUrl: './mold-page.html',
   styleUrl: './mold-page.less',
@@ -172,10 +174,8 @@ export class MoldPage {
     this.edit(NUMBER_NAMES[key], (mold) => (mold[key] = value), key);
   }
 
-  protected setCare(care: MoldCare, wanted: boolean): void {
-    this.edit('care', (mold) => {
-      mold.care = MOLD_CARE.filter((one) => (one === care ? wanted : mold.care.includes(one)));
-    });
+  protected setCare(care: MoldCare[]): void {
+    this.edit('care', (mold) => (mold.care = care));
   }
 
   protected setNotes(notes: string): void {

@@ -21,6 +21,7 @@ import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { Ticks } from '../ui/ticks';
 import { text } from '../wording/format';
 import { BAND_NAMES, bandProblemText } from '../wording/melting';
 import { ALLERGEN_NAMES, FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
@@ -33,7 +34,7 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, RouterLink],
+  imports: [AmountField, BandLadder, ChoiceList, RouterLink, Ticks],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })
@@ -159,10 +160,8 @@ export class ChocolateEditor {
     });
   }
 
-  protected setAllergen(allergen: Allergen, there: boolean): void {
-    this.edit('allergens', (chocolate) => {
-      chocolate.allergens = ALLERGENS.filter((one) => (one === allergen ? there : chocolate.allergens.includes(one)));
-    });
+  protected setAllergens(allergens: Allergen[]): void {
+    this.edit('allergens', (chocolate) => (chocolate.allergens = allergens));
   }
 
   private edit(label: string, change: (chocolate: PantryChocolate) => void, gesture?: string): void {

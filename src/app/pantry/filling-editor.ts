@@ -12,6 +12,7 @@ import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { Ticks } from '../ui/ticks';
 import { KEEPING_TEXTS } from '../wording/closing';
 import { text } from '../wording/format';
 import { ALLERGEN_NAMES, FILLING_NAMES, listed } from '../wording/names';
@@ -23,7 +24,7 @@ const OTHER = 'other';
 @Component({
   selector: 'ks-filling-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX],
+  imports: [AmountField, ChoiceList, LucideX, Ticks],
   templateUrl: './filling-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })
@@ -101,12 +102,8 @@ export class FillingEditor {
     });
   }
 
-  protected setAllergen(allergen: Allergen, there: boolean): void {
-    this.edit(
-      'allergens',
-      (filling) =>
-        (filling.allergens = ALLERGENS.filter((one) => (one === allergen ? there : filling.allergens.includes(one)))),
-    );
+  protected setAllergens(allergens: Allergen[]): void {
+    this.edit('allergens', (filling) => (filling.allergens = allergens));
   }
 
   /** A filling that would contain itself is refused; the ingredient stays what it was. */

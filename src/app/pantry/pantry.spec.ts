@@ -142,7 +142,7 @@ describe('a chocolate', () => {
     await bench.type('In stock', '1 lb');
     await bench.type('A pack costs, €', '5,25');
     await bench.type('Lot', 'Q-200');
-    await bench.choose('Best before', '2027-01-31');
+    await bench.enter('Best before', '2027-01-31');
     bench.all<HTMLInputElement>('fieldset input')[0].click();
     expect(chocolate('quarry')).toMatchObject({
       packPrice: 5.25,
@@ -227,7 +227,7 @@ describe('preparations', () => {
     expect(ganache.textContent).toContain('days, not weeks');
     expect(colour.textContent).toContain('wear a mask');
     expect(caramel.textContent).toMatch(/\d+ × 30 s/);
-    const amounts = bench.all<HTMLInputElement>('input');
+    const amounts = bench.all<HTMLInputElement>('ks-amount-field input');
     amounts[1].value = '110 g';
     amounts[1].dispatchEvent(new Event('input'));
     await bench.settle();

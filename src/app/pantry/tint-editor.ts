@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
 import { LucideX } from '@lucide/angular';
+import { NzCheckboxComponent } from 'ng-zorro-antd/checkbox';
 import { UNITS } from '../../core/quantity/units';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
@@ -23,7 +25,7 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
 @Component({
   selector: 'ks-tint-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX],
+  imports: [AmountField, ChoiceList, FormsModule, LucideX, NzCheckboxComponent],
   templateUrl: './tint-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

@@ -6,6 +6,7 @@ import type { PantryFilling } from '../../core/record/filling';
 import { dropUnusedCopies, hasRoomFor } from '../../core/record/melting';
 import { alike } from '../../core/record/merge';
 import type { Option } from '../ui/choice-list';
+import { FILLING_NAMES } from '../wording/names';
 import { CastingStore } from './casting-store';
 import { Pantry } from './pantry';
 
@@ -16,7 +17,7 @@ export class Fillings {
   private readonly store = inject(CastingStore);
 
   readonly options = computed<readonly Option<string>[]>(() => {
-    const there = this.pantry.fillings().map(({ id, name }) => ({ value: id, name }));
+    const there = this.pantry.fillings().map(({ id, name, kind }) => ({ value: id, name, group: FILLING_NAMES[kind] }));
     const own = (this.store.current()?.fillings ?? [])
       .filter(({ id }) => !there.some(({ value }) => value === id))
       .map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name }));

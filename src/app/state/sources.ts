@@ -16,12 +16,14 @@ export class Sources {
 
   readonly options = computed<readonly Option<string>[]>(() => {
     const there = [
-      ...this.pantry.chocolates().map(({ id, name, kind }) => ({ value: id, name: `${name} (${KIND_NAMES[kind]})` })),
+      ...this.pantry
+        .chocolates()
+        .map(({ id, name, kind, colour }) => ({ value: id, name, group: KIND_NAMES[kind], colour })),
       // A tint that lacks one of its chocolates cannot be mixed; the pantry says so.
       ...this.pantry
         .tints()
         .filter((tint) => tint.chocolates.every(({ chocolateId }) => this.pantry.byId().has(chocolateId)))
-        .map(({ id, name }) => ({ value: id, name: `${name} (tint)` })),
+        .map(({ id, name, colour }) => ({ value: id, name, group: 'tint', colour })),
     ];
     const casting = this.store.current();
     const used = new Set(casting?.melts.map(({ source }) => sourceKey(source)));
@@ -29,7 +31,11 @@ export class Sources {
       ({ id }) => used.has(id) && !there.some(({ value }) => value === id),
     );
     return [
-      ...own.map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name })),
+      ...own.map(({ id, name, colour }) => ({
+        value: id,
+        name: this.pantry.loaded() ? `${name} (this casting’s own)` : name,
+        colour,
+      })),
       ...there,
     ];
   });

@@ -16,6 +16,7 @@ import type { TurnedPoint } from '../../core/cavity/shape';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { shapeProblemText } from '../wording/shapes';
+import { Fold } from './fold';
 import { AmountField } from './amount-field';
 import { boxSize } from './box-size';
 import { DragHandle, type HandleMove } from './drag-handle';
@@ -31,7 +32,7 @@ const GRID_M = 0.0005;
 @Component({
   selector: 'ks-profile-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DragHandle, FormsModule],
+  imports: [AmountField, DragHandle, Fold, FormsModule],
   templateUrl: './profile-editor.html',
   styleUrl: './profile-editor.less',
 })
@@ -188,8 +189,8 @@ export class ProfileEditor {
     this.fit();
   }
 
-  protected openTable(event: Event): void {
-    if ((event.target as HTMLDetailsElement).open) this.table.set(writePoints(this.drawn()));
+  protected openTable(open: boolean): void {
+    if (open) this.table.set(writePoints(this.drawn()));
   }
 
   protected fit(): void {

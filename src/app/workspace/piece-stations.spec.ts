@@ -64,7 +64,7 @@ describe('parts and colours', () => {
     const list = await Bench.of(PartList);
     await list.press('More parts or colours');
     await list.press('Add a lid');
-    await list.choose('Name', 'Flat lid');
+    await list.enter('Name', 'Flat lid');
     const coat = await Bench.of(CoatStation);
     await coat.press('1', 0);
     expect(casting().parts.map(({ name, coats }) => [name, coats.length])).toEqual([
@@ -301,9 +301,7 @@ describe('the whole job', () => {
 
   it('is scaled beforehand, and says what changes in kind', async () => {
     const bench = await Bench.of(ScalePanel);
-    const details = bench.all<HTMLDetailsElement>('details')[0];
-    details.open = true;
-    details.dispatchEvent(new Event('toggle'));
+    bench.all('.ant-collapse-header')[0].click();
     await bench.settle();
     await bench.press('three times');
     expect(bench.text).toMatch(/\d+ parts to cast instead of \d+/);

@@ -19,17 +19,17 @@ import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
+import { Fold } from '../../ui/fold';
 import { scaledTexts } from '../../wording/scaling';
 
 /** The casting with more pieces, in another mold or of another chocolate, before it is made so: what follows, and what changes in kind. */
 @Component({
   selector: 'ks-scale-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList],
+  imports: [AmountField, ChoiceList, Fold],
   template: `
     @if (plan(); as p) {
-      <details (toggle)="toggle($event)">
-        <summary>Scale it, or make it otherwise</summary>
+      <ks-fold name="Scale it, or make it otherwise" (turned)="opened.set($event)">
         @if (opened()) {
           <div class="fields">
             <p class="links">
@@ -63,7 +63,7 @@ import { scaledTexts } from '../../wording/scaling';
             <button type="button" class="ant-btn" (click)="take()">Make it so</button>
           }
         }
-      </details>
+      </ks-fold>
     }
   `,
   styleUrls: ['../station.less', './scale-panel.less'],
@@ -129,10 +129,6 @@ export class ScalePanel {
     const texts = scaledTexts(before, after, changesInKind(before, after), this.units.system());
     return holds ? texts : [...texts, 'Estimated, before and after: the simulation follows once it is made so.'];
   });
-
-  protected toggle(event: Event): void {
-    this.opened.set((event.target as HTMLDetailsElement).open);
-  }
 
   protected times(by: number): void {
     const { low, high } = LIMITS.pieces;

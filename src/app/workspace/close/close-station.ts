@@ -10,6 +10,7 @@ import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { Sources } from '../../state/sources';
+import { Fold } from '../../ui/fold';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList, type Option } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
@@ -24,7 +25,7 @@ const USUAL_SET_S = 300;
 @Component({
   selector: 'ks-close-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure],
+  imports: [AmountField, ChoiceList, Figure, Fold],
   templateUrl: './close-station.html',
   styleUrls: ['../station.less', './close-station.less'],
 })

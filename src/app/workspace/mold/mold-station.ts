@@ -48,7 +48,9 @@ export class MoldStation {
   /** The library's molds, and the casting's own copy where the library has none of it. */
   protected readonly molds = computed(() => {
     const own = this.plan()?.moldRecord;
-    const listed = this.library.molds().map(({ id, name }) => ({ value: id, name }));
+    const listed = this.library
+      .molds()
+      .map(({ id, name, composition }) => ({ value: id, name, group: COMPOSITION_NAMES[composition.kind] }));
     return own && !listed.some((option) => option.value === own.id)
       ? [{ value: own.id, name: this.library.loaded() ? `${own.name} (this casting’s own)` : own.name }, ...listed]
       : listed;
