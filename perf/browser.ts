@@ -306,11 +306,10 @@ async function library(browser: Browser, address: string): Promise<Result[]> {
     );
     await page.locator('ks-molds li').first().waitFor();
     await page.waitForTimeout(150);
-    filtering.push(
-      await page.evaluate(
-        `(${UNTIL_PAINTED})(() => { const kind = document.querySelector('.kind select'); kind.value = '${k % 2 ? 'pillow' : 'egg'}'; kind.dispatchEvent(new Event('change', { bubbles: true })); })`,
-      ),
-    );
+    const wanted = `[role=option][data-value="${k % 2 ? 'pillow' : 'egg'}"]`;
+    await page.locator('.kind input').press('Enter');
+    await page.locator(wanted).waitFor();
+    filtering.push(await page.evaluate(`(${UNTIL_PAINTED})(() => document.querySelector('${wanted}').click())`));
   }
   await page.context().close();
   return [['opened', opening] as const, ['filtered', filtering] as const].map(([done, times]) => {

@@ -6,12 +6,13 @@ import { makingOf } from '../src/core/plan/making';
 import { simulateMaking, simulateRange } from '../src/core/plan/simulate';
 import type { WayUp } from '../src/core/record/choices';
 import type { CoatChoice } from '../src/core/shell/coat-choice';
-import { AS_PLANNED, simulateShell, type ShellInput } from '../src/core/shell/shell';
+import { AS_PLANNED, simulateShell } from '../src/core/shell/shell';
 import { WALL_CELLS } from '../src/core/shell/wall-cells';
 import { demoCastings } from '../src/data/demo';
 import type { FilmStage } from '../src/testing/film-equations';
 import { explicitFilm } from './explicit-shell';
 import { medianMs, type Result } from './measure';
+import type { ShellInput } from '../src/core/shell/shell-types';
 
 const RADIUS = 0.032;
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 2 * RADIUS });

@@ -1,9 +1,10 @@
 import { chillCasting, chillNominal } from '../core/chill/chill';
 import { draftPlan } from '../core/plan/draft';
 import { makingOf } from '../core/plan/making';
-import { finishPlan, type CastingPlan } from '../core/plan/plan';
+import { finishPlan } from '../core/plan/plan';
 import { simulateMaking } from '../core/plan/simulate';
 import type { Casting } from '../core/record/casting';
+import type { CastingPlan } from '../core/plan/plan-types';
 
 /** A casting planned by the nominal chill, seen from its first part; by the closed form, or its shells simulated. */
 export function planned(casting: Casting, simulated = false): CastingPlan {

@@ -1,6 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { AimGoal, FoundWay } from '../core/plan/aim-search';
-import type { PartDraft } from '../core/plan/draft';
 import type { Making } from '../core/plan/making';
 import type { Comparison, Way } from '../core/plan/ways';
 import type { WeighedOutcome } from '../core/plan/weighed-shell';
@@ -8,6 +7,7 @@ import type { Casting } from '../core/record/casting';
 import type { ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';
 import type { StudyWork } from './study-work';
+import type { PartDraft } from '../core/plan/plan-types';
 
 /**
  * Asks a worker of its own, started with the first question, so that a long one does not hold up the plan. What it does not

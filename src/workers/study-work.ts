@@ -1,6 +1,5 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 import { searchWays, type AimGoal, type FoundWay } from '../core/plan/aim-search';
-import type { PartDraft } from '../core/plan/draft';
 import { make, type Making } from '../core/plan/making';
 import { shellInputOf } from '../core/plan/simulate';
 import { compareWays, type Comparison, type Way } from '../core/plan/ways';
@@ -8,6 +7,7 @@ import { weighedShell, type WeighedOutcome } from '../core/plan/weighed-shell';
 import type { Casting } from '../core/record/casting';
 import { recordShell, type ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';
+import type { PartDraft } from '../core/plan/plan-types';
 
 /** What is asked about one part of a casting beside its plan: now and then, and each for itself. */
 export interface StudyWork {

@@ -1,5 +1,4 @@
 import type { Lateness } from '../../core/batch/start';
-import type { CastingPlan } from '../../core/plan/plan';
 import { layersOf, workOrder } from '../../core/plan/batch-input';
 import { joinsOf } from '../../core/plan/closing';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -13,6 +12,7 @@ import { noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
+import type { CastingPlan } from '../../core/plan/plan-types';
 
 /** A step of the work: what, and how. */
 export interface SheetStep {

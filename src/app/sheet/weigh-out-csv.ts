@@ -1,6 +1,6 @@
 import { layersOf } from '../../core/plan/batch-input';
-import type { CastingPlan } from '../../core/plan/plan';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
+import type { CastingPlan } from '../../core/plan/plan-types';
 
 /** The weigh-out as CSV, grams throughout; one line an amount. The CSV package loads only when it is asked for. */
 export async function weighOutCsv(plan: CastingPlan): Promise<string> {

@@ -10,6 +10,9 @@ import { FILLING_NAMES } from '../wording/names';
 import { CastingStore } from './casting-store';
 import { Pantry } from './pantry';
 
+/** Every edit of the casting asks anew; where nothing came of it, the lists on screen stay as they are. */
+const SAME_LIST = { equal: alike };
+
 /** What the open casting can be filled and finished with: the pantry's fillings, and the casting's own copies that the pantry has none of. */
 @Injectable({ providedIn: 'root' })
 export class Fillings {
@@ -22,7 +25,7 @@ export class Fillings {
       .filter(({ id }) => !there.some(({ value }) => value === id))
       .map(({ id, name }) => ({ value: id, name: this.pantry.loaded() ? `${name} (this casting’s own)` : name }));
     return [...own, ...there];
-  });
+  }, SAME_LIST);
 
   /** Whether the pantry holds another state of a filling, or of one in it, than the open casting's copy. */
   differs(id: string): boolean {

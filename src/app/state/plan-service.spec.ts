@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
-import type { CastingPlan } from '../../core/plan/plan';
 import { problemId } from '../../core/plan/remedy-effect';
 import { closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import type { CastingStore } from './casting-store';
 import { PlanService } from './plan-service';
+import type { CastingPlan } from '../../core/plan/plan-types';
 
 describe('PlanService', () => {
   let store: CastingStore;

@@ -2,9 +2,9 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
-import { draftPlan, seenFrom, type PlanDraft } from '../../core/plan/draft';
+import { draftPlan, seenFrom } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
-import { finishPlan, type CastingPlan } from '../../core/plan/plan';
+import { finishPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/plan/remedy-effect';
 import type { Worked } from '../../core/plan/worked';
 import type { Casting } from '../../core/record/casting';
@@ -13,6 +13,7 @@ import { CastingStore } from './casting-store';
 import { OpenPart } from './open-part';
 import { START_PLAN_WORKER } from './plan-worker';
 import { Turns } from './turns';
+import type { CastingPlan, PlanDraft } from '../../core/plan/plan-types';
 
 /** Where the figures on screen come from. */
 export type ChillSource = 'worker' | 'last' | 'first';

@@ -3,7 +3,7 @@ import { Observable, Subject, firstValueFrom, from, map, merge, race, retry, swi
 import { mergeRecords } from '../../core/record/merge';
 import type { Named, RecordRepository, StoredRecords, UnreadableRecord } from '../../data/record-repository';
 import { Journal } from './journal';
-import { Storages } from './storages';
+import { Storages, type Kept, type StoredKind } from './storages';
 
 /** `silent`: the database is there and does not answer. */
 export type SavedState = 'saved' | 'saving' | 'memory' | 'full' | 'silent';
@@ -13,9 +13,6 @@ export interface OutsideChange<T> {
   readonly records: readonly T[];
   readonly removed: readonly string[];
 }
-
-/** Kinds of record that are kept. */
-export type StoredKind = 'castings' | 'molds' | 'pantry' | 'kitchens';
 
 /** A record as the database has it. */
 interface Known<T> {
@@ -36,7 +33,7 @@ const WATCHES_AGAIN = { count: 5, delay: 1000 } as const;
  * has not saved when it goes away is kept in a journal and saved at the next start. When the browser refuses storage it says so through
  * `state` and everything goes on in memory; a full store is tried again at every change.
  */
-export abstract class RecordStorage<T extends Named> {
+export abstract class RecordStorage<T extends Named> implements Kept {
   private readonly outside = new Subject<OutsideChange<T>>();
   private readonly wanted = new Subject<void>();
   private readonly flushNow = new Subject<void>();
@@ -60,7 +57,7 @@ export abstract class RecordStorage<T extends Named> {
     private readonly first: () => readonly T[],
   ) {
     this.journal = new Journal(kind, repository.tab);
-    inject(Storages).add(this as unknown as RecordStorage<Named>);
+    inject(Storages).add(this);
     // A plain timer and not a debounce by the clock, which would wait for ever if the clock is set back.
     merge(this.wanted.pipe(switchMap(() => timer(SAVE_AFTER_MS))), this.flushNow).subscribe(() => {
       this.writing = this.writing.then(() => this.flush());

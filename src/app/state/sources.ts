@@ -8,6 +8,9 @@ import { KIND_NAMES } from '../wording/names';
 import { CastingStore } from './casting-store';
 import { Pantry, bringIn } from './pantry';
 
+/** Every edit of the casting asks anew; where nothing came of it, the lists on screen stay as they are. */
+const SAME_LIST = { equal: alike };
+
 /** What the open casting can be poured from: the pantry's chocolates and tints, and the casting's own copies that the pantry has none of. */
 @Injectable({ providedIn: 'root' })
 export class Sources {
@@ -38,7 +41,7 @@ export class Sources {
       })),
       ...there,
     ];
-  });
+  }, SAME_LIST);
 
   /** Whether the pantry holds another state of a chocolate or tint than a casting's copy. */
   differs({ chocolates, tints }: Pick<Casting, 'chocolates' | 'tints'>, id: string): boolean {

@@ -2,7 +2,6 @@ import { SHAPE_NAMES } from './shapes';
 import type { FluidityClass, ChocolateKind } from '../../core/matter/chocolate';
 import type { FillingKind } from '../../core/matter/filling';
 import type { MoldMaterial } from '../../core/matter/mold-material';
-import type { StationKey } from '../../core/plan/problems';
 import type { BowlMaterial } from '../../core/matter/bowl-material';
 import type {
   Allergen,
@@ -17,6 +16,7 @@ import type {
   WayUp,
 } from '../../core/record/choices';
 import type { Method } from '../../core/record/method';
+import type { StationKey } from '../../core/plan/plan-types';
 
 /** What every choice is called on screen. */
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {

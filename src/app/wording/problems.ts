@@ -1,21 +1,13 @@
 import { WILL_NOT_SET_BELOW } from '../../core/chill/set-coats';
 import type { RemedyEffect } from '../../core/plan/remedy-effect';
-import type { Problem } from '../../core/plan/problems';
 import type { Dimension } from '../../core/quantity/answer';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 import { PLACE_NAMES } from './names';
 import type { Place } from '../../core/record/choices';
 import { LIMITS } from '../../core/record/limits';
-
-/** A note as a colleague would say it: what will happen, why, and what the button does. */
-export interface NoteWording {
-  readonly head: string;
-  readonly body: string;
-  readonly action: string;
-  /** One word for the station's mark. */
-  readonly mark: string;
-}
+import type { Problem } from '../../core/plan/plan-types';
+import type { NoteWording } from './note-wording';
 
 /** Why a filling has to stay inside the edge, by what comes on top. */
 const ON_TOP = {

@@ -1,9 +1,9 @@
-import type { CastingPlan } from '../../core/plan/plan';
 import type { KindChange } from '../../core/plan/scale';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { text } from './format';
 import { noteWording } from './problems';
+import type { CastingPlan } from '../../core/plan/plan-types';
 
 /** What a scaled casting comes to, and then what changes in kind, a sentence each. */
 export function scaledTexts(

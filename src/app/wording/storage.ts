@@ -1,4 +1,5 @@
-import type { SavedState, StoredKind } from '../state/record-storage';
+import type { SavedState } from '../state/record-storage';
+import type { StoredKind } from '../state/storages';
 
 const ONE: Readonly<Record<StoredKind, string>> = {
   castings: 'casting',

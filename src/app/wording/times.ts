@@ -1,6 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
 import { dueSeconds, localTime, skipped, type Due } from '../../core/record/due';
-import type { NoteWording } from './problems';
+import type { NoteWording } from './note-wording';
 
 /** The zone of whoever reads this. */
 export function ownZone(): string {

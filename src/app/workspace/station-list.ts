@@ -1,8 +1,5 @@
 import { isClamped } from '../../core/record/method';
 import { Injectable, computed, inject } from '@angular/core';
-import type { PlanDraft } from '../../core/plan/draft';
-import type { CastingPlan } from '../../core/plan/plan';
-import type { StationKey } from '../../core/plan/problems';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { placeOf, restsOf } from '../../core/record/sets';
@@ -24,6 +21,7 @@ import { sizeText } from '../wording/shapes';
 import { noteWording } from '../wording/problems';
 import { StartTime } from '../state/start-time';
 import { lateNote, startText } from '../wording/times';
+import type { CastingPlan, PlanDraft, StationKey } from '../../core/plan/plan-types';
 
 /** A station as its tab shows it: the answer in large figures, a line below, and a mark where something is wrong. */
 export interface StationTab {

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input } f
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
 import { interval, map, take } from 'rxjs';
-import type { StationKey } from '../../core/plan/problems';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Gone } from '../ui/gone';
@@ -31,6 +30,7 @@ import { Section } from './section/section';
 import { ThicknessCurve } from './section/thickness-curve';
 import { Strip } from './strip/strip';
 import { WeighOut } from './weigh-out/weigh-out';
+import type { StationKey } from '../../core/plan/plan-types';
 
 const TURN_MS = 20;
 

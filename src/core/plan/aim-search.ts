@@ -8,13 +8,14 @@ import { LIMITS } from '../record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
 import { chillNominal } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
-import { draftPlan, type PlanDraft } from './draft';
+import { draftPlan } from './draft';
 import { makingOf } from './making';
-import { finishPlan, type CastingPlan } from './plan';
+import { finishPlan } from './plan';
 import { makeBy, methodsFor } from './methods';
 import { keepCoatsAsMade } from './remedy';
 import { simulateMaking } from './simulate';
 import { comparedSide, type ComparedSide } from './ways';
+import type { CastingPlan, PlanDraft } from './plan-types';
 
 /** What a shell is wanted for: a thickness at the rim, to survive unmolding, or to be smashed with a spoon and yet come out whole. */
 export type AimGoal =

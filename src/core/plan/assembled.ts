@@ -5,7 +5,8 @@ import { turnedOver } from '../fill/turned-over';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Part } from '../record/casting';
 import { hasRim } from '../record/choices';
-import { closedPart, type PartDraft, type PlanDraft } from './draft';
+import { closedPart } from './draft';
+import type { PartDraft, PlanDraft } from './plan-types';
 
 /** One part as it stands in the finished piece. */
 export interface PlacedPart {

@@ -5,9 +5,9 @@ import type { CoatAnswer } from '../coat/coat-answers';
 import { HANDS_ON } from '../matter/working-rules';
 import type { Coat } from '../record/casting';
 import { placeOf, restsOf } from '../record/sets';
-import { closedPartId, type PartDraft, type PlanDraft } from './draft';
+import { closedPartId } from './draft';
 import { filledPerPiece } from './piece';
-import type { PartPlan } from './plan';
+import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
 
 /** What the batch is computed from: every part in the order of the work, and what is done to the pieces afterwards. */
 export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchInput {

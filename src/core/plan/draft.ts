@@ -2,55 +2,24 @@ import { isClamped } from '../record/method';
 import type { Cavity } from '../cavity/cavity';
 import { depthCurve } from '../cavity/depth-curve';
 import { insetLine } from '../cavity/inset';
-import type { ChillInput } from '../chill/chill-input';
 import { closeStation, type CloseResult } from '../close/close';
 import type { CoatResult } from '../coat/coat-answers';
 import { fillStation, type FillResult } from '../fill/fill';
 import { pieceKg, pieceWidthM } from '../fill/packing';
 import { warmestOf } from '../fill/warmth';
 import { finishStation, type FinishAnswer } from '../finish/finish';
-import { moldStation, type MoldResult } from '../mold/mold';
+import { moldStation } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
 import type { Casting, Closure, Coat, Part } from '../record/casting';
 import { hasRim } from '../record/choices';
-import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, coatChocolate, fillingOf, meltOf, moldOf } from '../record/references';
 import type { Simulated } from '../shell/simulated';
 import { make, makingOf } from './making';
 import { coatModels } from './methods';
-import { pieceOf, type PieceResult } from './piece';
-
-/** What follows for one part of a casting without its chill. */
-export interface PartDraft {
-  readonly part: Part;
-  readonly moldRecord: Mold;
-  readonly cavities: number;
-  readonly cavity: Cavity;
-  /** Coats as made: the chosen ones, or those that reach the wanted thickness. */
-  readonly coatsMade: readonly Coat[];
-  readonly chocolates: readonly Chocolate[];
-  readonly mold: MoldResult;
-  readonly coat: CoatResult;
-  readonly fill: FillResult;
-  /** How warm what is cooked or melted of its filling may be when it goes in. */
-  readonly warmest: Answer | undefined;
-  readonly chillInput: ChillInput;
-}
-
-/** Everything that follows from a casting without the chill, seen from one of its parts: that part's answers are its own. */
-export interface PlanDraft extends PartDraft {
-  readonly casting: Casting;
-  readonly parts: readonly PartDraft[];
-  /** Two halves are topped up and clamped together. */
-  readonly clamped: boolean;
-  /** What the pieces are closed with; nothing where they are clamped together. */
-  readonly closure: Closure | null;
-  readonly close: CloseResult | undefined;
-  readonly finishes: readonly FinishAnswer[];
-  readonly piece: PieceResult;
-}
+import { pieceOf } from './piece';
+import type { PartDraft, PlanDraft } from './plan-types';
 
 /**
  * The part of a plan that does not wait for the chill: mold, coat, fill, closing and finishing of every part, and what its chill is to be

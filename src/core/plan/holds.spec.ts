@@ -11,8 +11,9 @@ import { chillNominal } from '../chill/chill';
 import { draftPlan } from './draft';
 import { makingOf } from './making';
 import { makeBy, methodsFor } from './methods';
-import { finishPlan, type CastingPlan } from './plan';
+import { finishPlan } from './plan';
 import { simulateMaking, simulateRange } from './simulate';
+import type { CastingPlan } from './plan-types';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');
 

@@ -1,5 +1,5 @@
 import { sharesOf } from '../record/references';
-import type { CastingPlan } from './plan';
+import type { CastingPlan } from './plan-types';
 
 /** One thing the job takes from the pantry or the shop. */
 export interface LarderNeed {

@@ -17,7 +17,7 @@ import type { Mold } from '../record/mold';
 import { cavityRecordOf, moldOf, partOf } from '../record/references';
 import { filmVolume } from '../shell/laid-film';
 import { LIMITS } from '../record/limits';
-import type { PartDraft, PlanDraft } from './draft';
+import type { PartDraft, PlanDraft } from './plan-types';
 
 /** Methods that a mold allows for one of its cavities, the likeliest first. A pressed shell is what its insert leaves, spooned in. */
 export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][number]): readonly Method[] {

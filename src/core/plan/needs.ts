@@ -5,8 +5,7 @@ import type { Casting } from '../record/casting';
 import { LIMITS } from '../record/limits';
 import { fillingOf, meltOf, sharesOf } from '../record/references';
 import { batchInput, layerCount } from './batch-input';
-import type { PlanDraft } from './draft';
-import type { CastingPlan } from './plan';
+import type { CastingPlan, PlanDraft } from './plan-types';
 
 /** How many parts of a kind are cast. */
 export type CastCount = (partId: string) => number;

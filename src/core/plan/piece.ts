@@ -1,23 +1,11 @@
 import { allergensOf } from '../fill/recipe';
-import { FILLING_MATTER, KEEPING, type Keeping } from '../matter/filling';
-import { answer, term, type Answer } from '../quantity/answer';
+import { FILLING_MATTER, KEEPING } from '../matter/filling';
+import { answer, term } from '../quantity/answer';
 import type { Casting } from '../record/casting';
-import type { Allergen } from '../record/choices';
 import { chocolateOf, fillingOf, meltOf } from '../record/references';
 import type { CloseResult } from '../close/close';
 import type { FinishAnswer } from '../finish/finish';
-import type { PartDraft } from './draft';
-
-/** What is served: all parts, what is in them, and what closes and finishes them. */
-export interface PieceResult {
-  readonly mass: Answer;
-  readonly fillMass: Answer;
-  readonly allergens: readonly Allergen[];
-  /** As its filling that keeps least long. */
-  readonly keeping: Keeping;
-  /** Something in it is not to be eaten. */
-  readonly inedible: boolean;
-}
+import type { PartDraft, PieceResult } from './plan-types';
 
 /** How many of a part in a piece hold the filling. */
 export function filledPerPiece({ part, fill }: Pick<PartDraft, 'part' | 'fill'>): number {

@@ -7,9 +7,9 @@ import { restFirst, setIn } from '../record/sets';
 import { readCasting } from '../record/read-casting';
 import { seenFrom } from './draft';
 import { larderNeeds } from './larder';
-import type { Problem } from './problems';
 import { addCoat, applyRemedy, removeCoat } from './remedy';
 import { remedyEffect, simulatedPlan } from './remedy-effect';
+import type { Problem } from './plan-types';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');
 

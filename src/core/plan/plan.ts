@@ -1,40 +1,15 @@
 import { batchAmounts, batchStation, type BatchResult } from '../batch/batch';
 import { startBy } from '../batch/start';
 import type { ChillResult } from '../chill/chill';
-import { chillAnswers, type ChillAnswers } from '../chill/chill-answers';
-import type { Component } from '../fill/recipe';
+import { chillAnswers } from '../chill/chill-answers';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
-import { keepWorkable, meltStation, type MeltResult } from '../melt/melt';
-import { answer, term, type Answer } from '../quantity/answer';
+import { keepWorkable, meltStation } from '../melt/melt';
+import { answer, term } from '../quantity/answer';
 import { batchInput, castOf } from './batch-input';
-import type { PartDraft, PlanDraft } from './draft';
 import { meltInput, stretchesFor } from './melts';
 import { fillingMasses, fillingParts } from './needs';
-import { findProblems, type Problem } from './problems';
-
-/** What the job takes of one filling, and what that comes down to. */
-export interface FillingNeed {
-  readonly fillingId: string;
-  readonly mass: Answer;
-  readonly components: readonly Component[];
-}
-
-/** Every answer for one part of a piece. */
-export interface PartPlan extends PartDraft {
-  readonly chill: ChillAnswers;
-}
-
-/** Every answer of a casting, each with its working and range, seen from one of its parts. */
-export interface CastingPlan extends PlanDraft, PartPlan {
-  readonly parts: readonly PartPlan[];
-  readonly batch: BatchResult;
-  /** When to start so that it is ready in time. */
-  readonly start: Answer;
-  /** One for each melt that is used, in the order of its use. */
-  readonly melts: readonly MeltResult[];
-  readonly fillings: readonly FillingNeed[];
-  readonly problems: readonly Problem[];
-}
+import { findProblems } from './problems';
+import type { CastingPlan, FillingNeed, PartPlan, PlanDraft } from './plan-types';
 
 /**
  * Completes a draft with the chill's figures: chill, batch, what to buy, and what needs attention.

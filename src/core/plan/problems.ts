@@ -6,46 +6,8 @@ import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
-import type { CastingPlan } from './plan';
-import { RESTS_S, USUAL_PLATE_C, type Remedy } from './remedy';
-
-export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'close' | 'finish' | 'batch';
-
-/** Something in a plan that wants attention; the screen words it from its key and values. */
-export interface Problem {
-  readonly key:
-    | 'rimTooThin'
-    | 'coatTooHeavy'
-    | 'wantedNotReached'
-    | 'aboveCeiling'
-    | 'belowBand'
-    | 'tooSmallToMelt'
-    | 'untempered'
-    | 'notWorkable'
-    | 'temperedCoating'
-    | 'steelInMicrowave'
-    | 'softSet'
-    | 'willNotLetGo'
-    | 'shortInterval'
-    | 'fillTooHigh'
-    | 'sweats'
-    | 'longJob'
-    | 'neverWarms'
-    | 'restFirst'
-    | 'paintCracks'
-    | 'poolsBetweenTurns'
-    | 'noRoomInside'
-    | 'noRoomForCap'
-    | 'longOnPlate'
-    | 'coldPlate'
-    | 'mixedFats'
-    | 'lidOnItself';
-  readonly station: StationKey;
-  /** The part it is about, where it is about one. */
-  readonly partId?: string;
-  readonly values: Readonly<Record<string, number | string>>;
-  readonly remedy?: Remedy;
-}
+import { RESTS_S, USUAL_PLATE_C } from './remedy';
+import type { CastingPlan, Problem, Remedy } from './plan-types';
 
 /** From here on a job is called long for one evening, s. Working rule. */
 export const LONG_JOB_S = 2.5 * 3600;

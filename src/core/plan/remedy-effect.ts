@@ -3,10 +3,10 @@ import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { draftPlan, seenFrom } from './draft';
 import { makingOf } from './making';
-import { finishPlan, type CastingPlan } from './plan';
-import type { Problem } from './problems';
-import { applyRemedy, type Remedy } from './remedy';
+import { finishPlan } from './plan';
+import { applyRemedy } from './remedy';
 import { simulateMaking } from './simulate';
+import type { CastingPlan, Problem, Remedy } from './plan-types';
 
 /** What a remedy would change in all, for the note that offers it. */
 export interface RemedyEffect {

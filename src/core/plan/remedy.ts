@@ -5,37 +5,16 @@ import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { restFirst, setIn, stayFor } from '../record/sets';
-import type { MeltingWay, Place, School } from '../record/choices';
 import { partOf } from '../record/references';
 import { inBowl } from './melts';
 import { evenLayers } from './methods';
-import type { CastingPlan } from './plan';
+import type { CastingPlan, Remedy } from './plan-types';
 
 /** Tempered work in a rigid mold rests so long in the room before the cold, s. Common practice, no source. */
 export const RESTS_S = 20 * 60;
 
 /** A plate that melts a rim in a few seconds, °C. Working rule. */
 export const USUAL_PLATE_C = 45;
-
-/** A change to a casting that a note offers. */
-export type Remedy =
-  | { readonly key: 'addCoat' }
-  | { readonly key: 'splitCoats' }
-  | { readonly key: 'wantRim'; readonly rimM: number }
-  | { readonly key: 'setWorking'; readonly meltId: string; readonly workingC: number }
-  | { readonly key: 'meltBy'; readonly meltId: string; readonly way: MeltingWay }
-  | { readonly key: 'temperBy'; readonly meltId: string; readonly school: School }
-  | { readonly key: 'moveTo'; readonly place: Place }
-  | { readonly key: 'computedInterval'; readonly coatIndex: number }
-  | { readonly key: 'restFirst' }
-  | { readonly key: 'turnEvery'; readonly seconds: number }
-  | { readonly key: 'fitFill' }
-  | { readonly key: 'emptyFill' }
-  | { readonly key: 'coverRest' }
-  | { readonly key: 'fitCap'; readonly belowRimM: number }
-  | { readonly key: 'plateAt'; readonly plateC: number }
-  | { readonly key: 'onPlateFor'; readonly seconds: number }
-  | { readonly key: 'addMold'; readonly moldId: string };
 
 /** What a remedy changes: the casting, the part that the note is about, and the plan it stands in. */
 interface Mended {

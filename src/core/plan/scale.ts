@@ -1,6 +1,6 @@
 import { LIMITS } from '../record/limits';
 import { LONG_JOB_S } from './problems';
-import type { CastingPlan } from './plan';
+import type { CastingPlan } from './plan-types';
 
 /** What becomes different in kind, and not only more or less, when a casting is scaled or made otherwise. */
 export type KindChange =

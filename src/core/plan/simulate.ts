@@ -4,10 +4,11 @@ import { CoatLayer, NOMINAL, THICKEST, THINNEST, type Variation } from '../coat/
 import { WORKING_RULES } from '../matter/working-rules';
 import { likelyDeviation } from '../quantity/deviations';
 import type { CoatChoice } from '../shell/coat-choice';
-import { AS_PLANNED, simulateShell, type ShellInput, type ShellResult, type ShellVariation } from '../shell/shell';
+import { AS_PLANNED, simulateShell } from '../shell/shell';
 import type { Simulated, SimulatedCoat, SimulatedCoats } from '../shell/simulated';
 import { WALL_CELLS } from '../shell/wall-cells';
 import { make, structureOf, type Made, type Making } from './making';
+import type { ShellInput, ShellResult, ShellVariation } from '../shell/shell-types';
 
 /** A coat that sets nowhere near in its place is followed for this long, s. */
 const WHERE_IT_NEVER_SETS_S = 1800;

@@ -5,8 +5,8 @@ import { setsUpright, tippedOut } from '../record/method';
 import { partOf } from '../record/references';
 import { setIn } from '../record/sets';
 import { keepCoatsAsMade } from './remedy';
-import type { CastingPlan } from './plan';
 import { simulatedPlan } from './remedy-effect';
+import type { CastingPlan } from './plan-types';
 
 /** Ways of making the same piece that are worth holding beside each other. */
 export const WAYS = [

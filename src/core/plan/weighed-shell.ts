@@ -6,9 +6,9 @@ import { tippedOut } from '../record/method';
 import { copyOf } from '../record/copy';
 import { meltOf, partOf, sharesOf } from '../record/references';
 import { makingOf, type Made, type Making } from './making';
-import type { PartDraft } from './draft';
 import { keepCoatsAsMade } from './remedy';
 import { simulateMaking } from './simulate';
+import type { PartDraft } from './plan-types';
 
 /** What a weighed shell says of the chocolate or of the hand. */
 export interface WeighedShell {

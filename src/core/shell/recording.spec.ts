@@ -1,7 +1,8 @@
 import { cavityOf } from '../cavity/cavity';
 import { readings } from './laid-film';
 import { recordShell } from './recording';
-import { simulateShell, type ShellInput } from './shell';
+import { simulateShell } from './shell';
+import type { ShellInput } from './shell-types';
 
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
 const kitchen = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };

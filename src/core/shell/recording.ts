@@ -1,8 +1,9 @@
 import type { Profile } from '../cavity/profile';
 import type { Place } from '../record/choices';
 import { readings, type Readings } from './laid-film';
-import { AS_PLANNED, simulateShell, type ShellInput, type ShellMoment, type ShellPhase } from './shell';
+import { AS_PLANNED, simulateShell } from './shell';
 import { fromCells } from './wall-cells';
+import type { ShellInput, ShellMoment, ShellPhase } from './shell-types';
 
 /** One picture of a shell in the making. Thickness in m at each point of the profile. */
 export interface ShellFrame {

@@ -9,12 +9,12 @@ import { ComingToRest } from './coming-to-rest';
 import { dwellSkin } from './dwell-skin';
 import { evenFilm } from './even-film';
 import { placeC } from './place-air';
-import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell';
 import { airAround, standingAir, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
 import { WallHeat, type WallAir } from './wall-heat';
+import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell-types';
 
 /** Share of a cavity's hands-on time in which the chocolate is kept even; the rest goes into dosing it. Working rule. */
 const SPREAD_SHARE = 0.25;

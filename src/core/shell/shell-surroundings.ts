@@ -6,9 +6,9 @@ import type { Cavity } from '../cavity/cavity';
 import { rootBetween } from '../quantity/root';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
-import type { ShellInput, ShellVariation } from './shell';
 import { layerOn, toCells, type WallCells } from './wall-cells';
 import type { WallAir } from './wall-heat';
+import type { ShellInput, ShellVariation } from './shell-types';
 
 /** Air on both sides of the wall in a place, open or closed above as the mold is held there; under an insert the inside is cooled through it. */
 export function airAround(

@@ -10,7 +10,8 @@ import { METHODS, fillsLevel } from '../record/method';
 import type { CoatChoice } from './coat-choice';
 import { readings } from './laid-film';
 import { placeC } from './place-air';
-import { AS_PLANNED, simulateShell, type ShellInput } from './shell';
+import { AS_PLANNED, simulateShell } from './shell';
+import type { ShellInput } from './shell-types';
 
 /** What is used of the reference package, which brings its types as source that this project's settings do not compile. */
 interface Odex {

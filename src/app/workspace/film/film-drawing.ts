@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { PlanDraft } from '../../../core/plan/draft';
 import { FILM_STATES } from '../../../core/shell/film-state';
 import { Units } from '../../state/units';
 import { FILM_STATE_NAMES, phaseText } from '../../wording/film';
@@ -8,6 +7,7 @@ import { coatShades, lightened } from '../section/coat-shades';
 import type { SectionGeometry } from '../section/section-geometry';
 import { filmGeometry } from './film-geometry';
 import { ShellFilm } from './shell-film';
+import type { PlanDraft } from '../../../core/plan/plan-types';
 
 /** One picture of the shell in the making, cut through the middle and held as the mold is held. */
 @Component({

@@ -1,10 +1,10 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { EMPTY, filter, interval, pairwise, switchMap } from 'rxjs';
-import type { PlanDraft } from '../../../core/plan/draft';
 import type { ShellFrame } from '../../../core/shell/recording';
 import { PlanService } from '../../state/plan-service';
 import { Study } from '../../state/study';
+import type { PlanDraft } from '../../../core/plan/plan-types';
 
 /** Pictures a second while it plays; with reduced motion one a second, so many further on. */
 export const PICTURES_A_SECOND = 15;

@@ -2,13 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { seenFrom } from '../../../core/plan/draft';
 import { applyRemedy } from '../../../core/plan/remedy';
 import { problemId } from '../../../core/plan/remedy-effect';
-import type { Problem } from '../../../core/plan/problems';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { StartTime } from '../../state/start-time';
 import { Units } from '../../state/units';
 import { effectText, noteWording } from '../../wording/problems';
 import { lateNote } from '../../wording/times';
+import type { Problem } from '../../../core/plan/plan-types';
 
 /** What a colleague would say about this plan, each with a button that does it. */
 @Component({

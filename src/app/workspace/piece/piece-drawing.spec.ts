@@ -1,5 +1,5 @@
 import { assembled } from '../../../core/plan/assembled';
-import { draftPlan, type PlanDraft } from '../../../core/plan/draft';
+import { draftPlan } from '../../../core/plan/draft';
 import type { Casting, Finish } from '../../../core/record/casting';
 import { LIMITS } from '../../../core/record/limits';
 import { demoCastings } from '../../../data/demo';
@@ -7,6 +7,7 @@ import { Bench, closeWorkers, MONDAY, openDemo } from '../../../testing/bench';
 import type { CastingStore } from '../../state/casting-store';
 import { PieceDrawing } from './piece-drawing';
 import { pieceGeometry, type PieceGeometry } from './piece-geometry';
+import type { PlanDraft } from '../../../core/plan/plan-types';
 
 const MARGIN = { top: 40, bottom: 20, left: 50, right: 160 };
 const demo = (id: string): Casting =>

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { PlanDraft } from '../../../core/plan/draft';
 import type { Answer } from '../../../core/quantity/answer';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
@@ -18,6 +17,7 @@ import { FillPatterns, type FilledLayer } from '../section/fill-patterns';
 import { rulerTicks, rulerUnit } from '../section/ruler';
 import { fillOf, StreakPatterns } from '../section/streak-patterns';
 import { pieceGeometry, type PieceMargin } from './piece-geometry';
+import type { PlanDraft } from '../../../core/plan/plan-types';
 
 /** What a line of lettering says, and what it points at. */
 interface Label {

@@ -1,13 +1,14 @@
 import { placesAlong, stretchOfArea, sweptM2, type LinePlace } from '../../../core/cavity/along-line';
 import type { Line } from '../../../core/cavity/profile';
 import { assembled, outsideLine, type AssembledPiece, type PlacedPart } from '../../../core/plan/assembled';
-import { outsideOf, type PlanDraft } from '../../../core/plan/draft';
+import { outsideOf } from '../../../core/plan/draft';
 import { pieceKg, pieceWidthM } from '../../../core/fill/packing';
 import type { FillingKind } from '../../../core/matter/filling';
 import type { Finish } from '../../../core/record/casting';
 import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
 import { closed, cutThrough, outline, type Cut, type Place, type Spot } from '../section/cut';
+import type { PlanDraft } from '../../../core/plan/plan-types';
 
 /** Inner edge of a cap: what lies toward the filling. */
 export interface CapEdge {

@@ -1,10 +1,10 @@
 import { workOrder } from '../../../core/plan/batch-input';
-import type { CastingPlan } from '../../../core/plan/plan';
 import { onScale, scaleStepKg } from '../../../core/quantity/on-scale';
 import type { UnitSystem } from '../../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { weighedName } from '../../wording/coats';
 import { CLOSURE_MASS_NAMES } from '../../wording/closing';
+import type { CastingPlan } from '../../../core/plan/plan-types';
 
 /** What a line of a weigh-out goes into. */
 export type WeighOutUse = 'parts' | 'closing' | 'finishing' | 'back' | 'drips' | 'stuck' | 'sum';

@@ -1,0 +1,140 @@
+import type { BatchResult } from '../batch/batch';
+import type { Cavity } from '../cavity/cavity';
+import type { ChillAnswers } from '../chill/chill-answers';
+import type { ChillInput } from '../chill/chill-input';
+import type { CloseResult } from '../close/close';
+import type { CoatResult } from '../coat/coat-answers';
+import type { FillResult } from '../fill/fill';
+import type { Component } from '../fill/recipe';
+import type { FinishAnswer } from '../finish/finish';
+import type { MeltResult } from '../melt/melt';
+import type { MoldResult } from '../mold/mold';
+import type { Answer } from '../quantity/answer';
+import type { Allergen, MeltingWay, Place, School } from '../record/choices';
+import type { Keeping } from '../matter/filling';
+import type { Casting, Closure, Coat, Part } from '../record/casting';
+import type { Chocolate } from '../record/chocolate';
+import type { Mold } from '../record/mold';
+
+/** A change to a casting that a note offers. */
+export type Remedy =
+  | { readonly key: 'addCoat' }
+  | { readonly key: 'splitCoats' }
+  | { readonly key: 'wantRim'; readonly rimM: number }
+  | { readonly key: 'setWorking'; readonly meltId: string; readonly workingC: number }
+  | { readonly key: 'meltBy'; readonly meltId: string; readonly way: MeltingWay }
+  | { readonly key: 'temperBy'; readonly meltId: string; readonly school: School }
+  | { readonly key: 'moveTo'; readonly place: Place }
+  | { readonly key: 'computedInterval'; readonly coatIndex: number }
+  | { readonly key: 'restFirst' }
+  | { readonly key: 'turnEvery'; readonly seconds: number }
+  | { readonly key: 'fitFill' }
+  | { readonly key: 'emptyFill' }
+  | { readonly key: 'coverRest' }
+  | { readonly key: 'fitCap'; readonly belowRimM: number }
+  | { readonly key: 'plateAt'; readonly plateC: number }
+  | { readonly key: 'onPlateFor'; readonly seconds: number }
+  | { readonly key: 'addMold'; readonly moldId: string };
+
+export type StationKey = 'mold' | 'melt' | 'coat' | 'chill' | 'fill' | 'close' | 'finish' | 'batch';
+
+/** Something in a plan that wants attention; the screen words it from its key and values. */
+export interface Problem {
+  readonly key:
+    | 'rimTooThin'
+    | 'coatTooHeavy'
+    | 'wantedNotReached'
+    | 'aboveCeiling'
+    | 'belowBand'
+    | 'tooSmallToMelt'
+    | 'untempered'
+    | 'notWorkable'
+    | 'temperedCoating'
+    | 'steelInMicrowave'
+    | 'softSet'
+    | 'willNotLetGo'
+    | 'shortInterval'
+    | 'fillTooHigh'
+    | 'sweats'
+    | 'longJob'
+    | 'neverWarms'
+    | 'restFirst'
+    | 'paintCracks'
+    | 'poolsBetweenTurns'
+    | 'noRoomInside'
+    | 'noRoomForCap'
+    | 'longOnPlate'
+    | 'coldPlate'
+    | 'mixedFats'
+    | 'lidOnItself';
+  readonly station: StationKey;
+  /** The part it is about, where it is about one. */
+  readonly partId?: string;
+  readonly values: Readonly<Record<string, number | string>>;
+  readonly remedy?: Remedy;
+}
+
+/** What is served: all parts, what is in them, and what closes and finishes them. */
+export interface PieceResult {
+  readonly mass: Answer;
+  readonly fillMass: Answer;
+  readonly allergens: readonly Allergen[];
+  /** As its filling that keeps least long. */
+  readonly keeping: Keeping;
+  /** Something in it is not to be eaten. */
+  readonly inedible: boolean;
+}
+
+/** What follows for one part of a casting without its chill. */
+export interface PartDraft {
+  readonly part: Part;
+  readonly moldRecord: Mold;
+  readonly cavities: number;
+  readonly cavity: Cavity;
+  /** Coats as made: the chosen ones, or those that reach the wanted thickness. */
+  readonly coatsMade: readonly Coat[];
+  readonly chocolates: readonly Chocolate[];
+  readonly mold: MoldResult;
+  readonly coat: CoatResult;
+  readonly fill: FillResult;
+  /** How warm what is cooked or melted of its filling may be when it goes in. */
+  readonly warmest: Answer | undefined;
+  readonly chillInput: ChillInput;
+}
+
+/** Everything that follows from a casting without the chill, seen from one of its parts: that part's answers are its own. */
+export interface PlanDraft extends PartDraft {
+  readonly casting: Casting;
+  readonly parts: readonly PartDraft[];
+  /** Two halves are topped up and clamped together. */
+  readonly clamped: boolean;
+  /** What the pieces are closed with; nothing where they are clamped together. */
+  readonly closure: Closure | null;
+  readonly close: CloseResult | undefined;
+  readonly finishes: readonly FinishAnswer[];
+  readonly piece: PieceResult;
+}
+
+/** What the job takes of one filling, and what that comes down to. */
+export interface FillingNeed {
+  readonly fillingId: string;
+  readonly mass: Answer;
+  readonly components: readonly Component[];
+}
+
+/** Every answer for one part of a piece. */
+export interface PartPlan extends PartDraft {
+  readonly chill: ChillAnswers;
+}
+
+/** Every answer of a casting, each with its working and range, seen from one of its parts. */
+export interface CastingPlan extends PlanDraft, PartPlan {
+  readonly parts: readonly PartPlan[];
+  readonly batch: BatchResult;
+  /** When to start so that it is ready in time. */
+  readonly start: Answer;
+  /** One for each melt that is used, in the order of its use. */
+  readonly melts: readonly MeltResult[];
+  readonly fillings: readonly FillingNeed[];
+  readonly problems: readonly Problem[];
+}
