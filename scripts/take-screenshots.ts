@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
-import { choose } from '../e2e/kitchen';
+import { choose, expect } from '../e2e/kitchen';
 
 // Every picture of docs/screenshots, from the demo data with the clock standing still: the same each time.
 const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -74,6 +74,12 @@ async function finishPears(page: Page): Promise<void> {
   await page.getByRole('region', { name: 'Open station' }).evaluate((panel) => panel.scrollTo(0, 0));
 }
 
+/** The figures on the page are the simulation's, not the first estimate. */
+async function simulated(page: Page): Promise<void> {
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0, { timeout: 30_000 });
+  await expect(page.getByText('These figures are a first estimate')).toHaveCount(0, { timeout: 30_000 });
+}
+
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'new-casting', path: '/castings/new', first: beginBonbons },
@@ -143,6 +149,7 @@ try {
     await page.waitForTimeout(1800);
     await shot.first?.(page);
     await page.waitForTimeout(500);
+    await simulated(page);
     await page.mouse.move(0, 0);
     await page.screenshot({ path: `${folder}/${shot.name}.png` });
     await context.close();

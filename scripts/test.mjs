@@ -22,7 +22,15 @@ for (const project of ['core', 'worker', 'node', 'spec'])
 step('Lint');
 runTool('eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
 // No file needs another that needs it, not even for a type.
-runTool('madge/bin/cli.js', ['--circular', '--no-spinner', '--extensions', 'ts', '--ts-config', 'tsconfig.json', 'src']);
+runTool('madge/bin/cli.js', [
+  '--circular',
+  '--no-spinner',
+  '--extensions',
+  'ts',
+  '--ts-config',
+  'tsconfig.json',
+  'src',
+]);
 step('Units');
 const jestFile = join(results, 'jest.json');
 runTool('jest/bin/jest.js', ['--json', `--outputFile=${jestFile}`], { env: { ...process.env, TZ: 'Europe/Berlin' } });
