@@ -70,6 +70,12 @@ export class ChoiceList<T extends string> implements AfterViewChecked {
   protected readonly current = computed(() => this.options().find(({ value }) => value === this.value()));
 
   private picked: T | undefined;
+  /** Whether it was open when a key went down, before the kit has heard of it. */
+  private wasOpen = false;
+
+  constructor() {
+    this.host.addEventListener('keydown', () => (this.wasOpen = this.open()), { capture: true });
+  }
 
   /** The kit says nothing of its list to those who hear the page: what is open, where one is in it, what is chosen. */
   ngAfterViewChecked(): void {
@@ -120,21 +126,22 @@ export class ChoiceList<T extends string> implements AfterViewChecked {
       // It closes the list, and nothing that the list stands in.
       event.stopPropagation();
       this.open.set(false);
-    } else if (!this.searched() && event.key.length === 1 && event.key !== ' ' && !event.ctrlKey && !event.metaKey)
+    } else if (!this.wasOpen && isCommand(event)) {
+      // The kit opens at any key; a shortcut, or Shift on its way to Shift and Tab, asks for no list.
+      this.kit().setOpenState(false);
+    } else if (!this.searched() && event.key.length === 1 && event.key !== ' ')
       this.goTo(event.key.toLocaleLowerCase());
   }
 
-  /** To the next name that begins with a letter: chosen at once where the list is closed, as in any list. */
+  /** To the next name that begins with a letter. */
   private goTo(letter: string): void {
     const kit = this.kit();
     const options = this.ordered();
-    const at = options.findIndex(({ value }) => value === (this.open() ? kit.activatedValue : this.value()));
+    const at = options.findIndex(({ value }) => value === kit.activatedValue);
     const next = [...options.slice(at + 1), ...options.slice(0, at + 1)].find(({ name }) =>
       name.toLocaleLowerCase().startsWith(letter),
     );
-    if (!next) return;
-    if (this.open()) kit.activatedValue = next.value;
-    else this.pick(next.value);
+    if (next) kit.activatedValue = next.value;
   }
 
   private nameList(): void {
@@ -144,4 +151,9 @@ export class ChoiceList<T extends string> implements AfterViewChecked {
     list.setAttribute('role', 'listbox');
     list.setAttribute('aria-label', this.label());
   }
+}
+
+/** Whether a key is no letter, and none of those that open a list. */
+function isCommand({ key, ctrlKey, metaKey, altKey }: KeyboardEvent): boolean {
+  return ctrlKey || metaKey || altKey || (key.length > 1 && !['ArrowDown', 'ArrowUp', 'Enter'].includes(key));
 }
