@@ -148,6 +148,7 @@ test('keyboard focus is seen on whatever has it: its picture changes', async ({ 
 
 test('from the top two steps lead to the fields of the open station', async ({ page }) => {
   await openBombs(page, 'batch');
+  await expect(page.getByLabel('Pieces', { exact: true })).toBeVisible();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');

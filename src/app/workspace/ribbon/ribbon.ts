@@ -79,7 +79,7 @@ export class Ribbon {
 
   protected readonly heading = computed(() => {
     const plan = this.plans.plan();
-    if (!plan) return '';
+    if (!plan) return 'The round';
     if (this.endless()) return 'It never sets there, so the minutes have no end';
     const minutes = text(this.total(), 'duration', this.units.system());
     if (this.view() === 'round')
