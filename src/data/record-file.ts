@@ -1,11 +1,8 @@
 import { isSeen } from '../core/record/name';
 import type { RecordProblem } from '../core/record/record-problem';
+import type { Named } from './record-repository';
 
 const FORMAT_VERSION = 1;
-
-interface Named {
-  readonly name: string;
-}
 
 /** One kind of export file: its format's name, the list its records are in, and how one is read. */
 export interface FileKind<T extends Named> {

@@ -1,5 +1,5 @@
 import { MediaMatcher } from '@angular/cdk/layout';
-import { DOCUMENT } from '@angular/common';
+import { DOCUMENT, NgTemplateOutlet } from '@angular/common';
 import {
   type AfterViewChecked,
   ChangeDetectionStrategy,
@@ -39,7 +39,7 @@ let lists = 0;
 @Component({
   selector: 'ks-choice-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, LucideChevronDown, NzSelectModule],
+  imports: [FormsModule, LucideChevronDown, NgTemplateOutlet, NzSelectModule],
   templateUrl: './choice-list.html',
   styleUrl: './choice-list.less',
 })
