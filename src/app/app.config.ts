@@ -6,11 +6,12 @@ import {
   withNavigationErrorHandler,
   type NavigationError,
 } from '@angular/router';
-import { en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
+import { NZ_DATE_CONFIG, en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
 import { START_LOG_WORKER } from './thermometer/log-worker';
 import { Notices } from './state/notices';
+import { firstDayOfWeek } from './wording/times';
 import { START_PLAN_WORKER } from './state/plan-worker';
 import { START_STUDY_WORKER } from './state/study-worker';
 
@@ -31,6 +32,7 @@ export const appConfig: ApplicationConfig = {
       withNavigationErrorHandler(notLoaded),
     ),
     provideNzI18n(en_US),
+    { provide: NZ_DATE_CONFIG, useFactory: () => ({ firstDayOfWeek: firstDayOfWeek() }) },
     provideAppInitializer(() => inject(CastingStore).load()),
     {
       provide: START_LOG_WORKER,

@@ -9,7 +9,7 @@ import { MoldLibrary } from '../state/mold-library';
 import { Pantry } from '../state/pantry';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
-import { DueField } from '../ui/due-field';
+import { MomentField } from '../ui/moment-field';
 import { Figure } from '../ui/figure';
 import { Once } from '../ui/once';
 import { PageHeader } from '../ui/page-header';
@@ -27,7 +27,7 @@ import { SmallSection } from './small-section';
   imports: [
     AmountField,
     ChoiceList,
-    DueField,
+    MomentField,
     Figure,
     FormsModule,
     NzRadioModule,

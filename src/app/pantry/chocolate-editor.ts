@@ -21,6 +21,7 @@ import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { MomentField } from '../ui/moment-field';
 import { Ticks } from '../ui/ticks';
 import { text } from '../wording/format';
 import { BAND_NAMES, bandProblemText } from '../wording/melting';
@@ -34,7 +35,7 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, RouterLink, Ticks],
+  imports: [AmountField, BandLadder, ChoiceList, MomentField, RouterLink, Ticks],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })
@@ -155,7 +156,7 @@ export class ChocolateEditor {
 
   protected setBestBefore(day: string): void {
     this.edit('best before', (chocolate) => {
-      if (/^\d{4}-\d{2}-\d{2}$/.test(day)) chocolate.bestBefore = day;
+      if (day) chocolate.bestBefore = day;
       else delete chocolate.bestBefore;
     });
   }

@@ -12,6 +12,7 @@ import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { MomentField } from '../ui/moment-field';
 import { Ticks } from '../ui/ticks';
 import { KEEPING_TEXTS } from '../wording/closing';
 import { text } from '../wording/format';
@@ -24,7 +25,7 @@ const OTHER = 'other';
 @Component({
   selector: 'ks-filling-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, Ticks],
+  imports: [AmountField, ChoiceList, LucideX, MomentField, Ticks],
   templateUrl: './filling-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

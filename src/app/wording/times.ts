@@ -1,6 +1,32 @@
 import type { Lateness } from '../../core/batch/start';
 import { dueSeconds, localTime, skipped, type Due } from '../../core/record/due';
+import { readDay, readMoment, writtenOut, type DateOrder } from '../../core/record/typed-moment';
 import type { NoteWording } from './note-wording';
+
+/** How whoever reads this writes dates and tells the time: by the language and land the browser is set to. */
+const here = new Intl.DateTimeFormat(globalThis.navigator?.language, {
+  day: 'numeric',
+  month: 'numeric',
+  hour: 'numeric',
+});
+const ORDER: DateOrder = { dayFirst: firstPart() === 'day' };
+export const TWELVE_HOURS = here.resolvedOptions().hour12 === true;
+
+/** The day a week begins with in a calendar, from 0 for Sunday; Monday where the browser does not know. */
+export function firstDayOfWeek(): number {
+  const locale: Intl.Locale & Weeks = new Intl.Locale(here.resolvedOptions().locale);
+  return ((locale.getWeekInfo?.() ?? locale.weekInfo)?.firstDay ?? 1) % 7;
+}
+
+/** What browsers tell of a locale's weeks, by the one name or the other. */
+interface Weeks {
+  readonly weekInfo?: { readonly firstDay: number };
+  getWeekInfo?(): { readonly firstDay: number };
+}
+
+function firstPart(): string | undefined {
+  return here.formatToParts(0).find(({ type }) => type === 'day' || type === 'month')?.type;
+}
 
 /** The zone of whoever reads this. */
 export function ownZone(): string {
@@ -19,9 +45,9 @@ function formatterOf(zone: string): Intl.DateTimeFormat {
       day: 'numeric',
       month: 'short',
       year: 'numeric',
-      hour: '2-digit',
+      hour: TWELVE_HOURS ? 'numeric' : '2-digit',
       minute: '2-digit',
-      hourCycle: 'h23',
+      hourCycle: TWELVE_HOURS ? 'h12' : 'h23',
     });
     formatters.set(zone, formatter);
   }
@@ -41,9 +67,25 @@ function momentOf(seconds: number, zone: string): Moment {
   const thisYear = part('year') === String(new Date().getFullYear());
   return {
     day: `${part('weekday')} ${part('day')} ${part('month')}${thisYear ? '' : ` ${part('year')}`}`,
-    time: `${part('hour')}:${part('minute')}`,
+    time: `${part('hour')}:${part('minute')}${TWELVE_HOURS ? ` ${part('dayPeriod')}` : ''}`,
   };
 }
+
+const CLOCK = TWELVE_HOURS ? 'h:mm aaa' : 'HH:mm';
+
+/** A local date and time, or a day, as a field shows it: "Sat 17 Oct 2026, 18:00", "30 Jun 2027". */
+export function fieldText(local: string): string {
+  if (!local) return '';
+  return writtenOut(local, local.includes('T') ? `EEE d MMM yyyy, ${CLOCK}` : 'd MMM yyyy');
+}
+
+/** What was typed into a field, as a date and time or a day; undefined where it is none. The other is what it stood at. */
+export function fieldReading(text: string, meanwhile: string, withTime: boolean): string | undefined {
+  return (withTime ? readMoment : readDay)(text, meanwhile, ORDER);
+}
+
+/** An example of what a field takes. */
+export const fieldExample = (withTime: boolean): string => fieldText(withTime ? '2026-10-17T18:00' : '2026-10-17');
 
 /** "New York time" for "America/New_York". */
 export function zoneText(zone: string): string {
@@ -76,7 +118,7 @@ export function startText(startS: number, due: Due): string {
 /** What is to be said of a due time that its zone's clocks skip, or that is told by other clocks than one's own; nothing of others. */
 export function dueHint(due: Due): string {
   if (skipped(due))
-    return `There is no ${due.local.slice(11)} that night, as the clocks go forward: taken as ${localTime(dueSeconds(due), due.zone).slice(11)}.`;
+    return `There is no ${writtenOut(due.local, CLOCK)} that night, as the clocks go forward: taken as ${writtenOut(localTime(dueSeconds(due), due.zone), CLOCK)}.`;
   return due.zone === ownZone()
     ? ''
     : `By the clocks of ${zoneText(due.zone).replace(/ time$/, '')}: for you ${momentText(dueSeconds(due), ownZone())}.`;

@@ -7,7 +7,7 @@ import { PlanService } from '../../state/plan-service';
 import { ShoppingList, type OnHand } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
-import { DueField } from '../../ui/due-field';
+import { MomentField } from '../../ui/moment-field';
 import { Estimate } from '../../ui/estimate';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
@@ -19,7 +19,7 @@ import { ScalePanel } from './scale-panel';
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DueField, Estimate, Figure, Pick, ScalePanel],
+  imports: [AmountField, MomentField, Estimate, Figure, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })

@@ -1,0 +1,165 @@
+import { A11yModule } from '@angular/cdk/a11y';
+import { OverlayModule } from '@angular/cdk/overlay';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { LucideCalendarDays } from '@lucide/angular';
+import { NzDatePickerComponent } from 'ng-zorro-antd/date-picker';
+import { movedBy } from '../../core/record/typed-moment';
+import { CastingStore } from '../state/casting-store';
+import { TypedTexts } from '../state/typed-texts';
+import { TWELVE_HOURS, fieldExample, fieldReading, fieldText } from '../wording/times';
+
+const DAY_MINUTES = 24 * 60;
+const STEP_MINUTES = 15;
+
+let fields = 0;
+
+/**
+ * A field for a local date, with or without its time: typed as people write it and read when it is left, stepped by the arrow
+ * keys, or picked from a calendar. What cannot be read stays as typed, marked, and the last good one stays in the plan.
+ */
+@Component({
+  selector: 'ks-moment-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [A11yModule, FormsModule, LucideCalendarDays, NzDatePickerComponent, OverlayModule],
+  templateUrl: './moment-field.html',
+  styleUrls: ['./amount-field.less', './moment-field.less'],
+})
+export class MomentField {
+  private readonly store = inject(CastingStore);
+  private readonly typed = inject(TypedTexts);
+  readonly label = input.required<string>();
+  /** Local time, as "2026-10-17T18:00", or a day, as "2027-06-30"; empty where there is none. */
+  readonly value = input.required<string>();
+  /** What names this field among all others, for keeping unread text. */
+  readonly field = input.required<string>();
+  /** Whether it takes a time of day as well. One without may be emptied. */
+  readonly withTime = input(true);
+  /** What is to be said of the value. */
+  readonly hint = input('');
+  readonly moment = output<string>();
+
+  protected readonly id = `moment-${++fields}`;
+  protected readonly text = signal('');
+  protected readonly wrong = signal(false);
+  protected readonly open = signal(false);
+  protected readonly picked = computed(() => new Date(this.withTime() ? this.standing() : `${this.standing()}T00:00`));
+  protected readonly clock = computed(() =>
+    this.withTime()
+      ? { nzFormat: TWELVE_HOURS ? 'h:mm a' : 'HH:mm', nzUse12Hours: TWELVE_HOURS, nzMinuteStep: 5 }
+      : false,
+  );
+  protected readonly said = computed(() => {
+    if (this.wrong())
+      return `Give a date${this.withTime() ? ' and a time' : ''} from 2000 to 2199, such as ${fieldExample(this.withTime())}; the last one stays.`;
+    return this.hint();
+  });
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+  /** The day that a year left out, or a time alone, is reckoned from. */
+  private readonly standing = computed(() => this.value() || localDay(new Date()));
+  private focused = false;
+  private undoneSeen = 0;
+  private fieldSeen: string | undefined;
+
+  constructor() {
+    effect(() => {
+      const value = this.value();
+      const field = this.field();
+      const undone = this.store.undoneCount();
+      untracked(() => this.refresh(value, field, undone));
+    });
+  }
+
+  private refresh(value: string, field: string, undone: number): void {
+    const takenBack = undone !== this.undoneSeen;
+    this.undoneSeen = undone;
+    const kept = field === this.fieldSeen ? undefined : this.typed.get(field);
+    const another = field !== this.fieldSeen;
+    this.fieldSeen = field;
+    if (kept !== undefined) {
+      this.text.set(kept);
+      return this.read();
+    }
+    if (!another && !takenBack && (this.focused || this.wrong())) return;
+    if (takenBack) this.typed.drop(field);
+    this.wrong.set(false);
+    this.text.set(fieldText(value));
+  }
+
+  protected type(text: string): void {
+    this.text.set(text);
+    this.typed.keep(this.field(), text);
+    if (this.wrong()) this.wrong.set(this.reading() === undefined);
+  }
+
+  /** What is typed, as a value; undefined where it is none. */
+  private reading(): string | undefined {
+    const text = this.text();
+    if (!text.trim() && !this.withTime()) return '';
+    return fieldReading(text, this.standing(), this.withTime());
+  }
+
+  protected read(): void {
+    const reading = this.reading();
+    this.wrong.set(reading === undefined);
+    if (reading !== undefined) this.take(reading);
+  }
+
+  private take(value: string): void {
+    this.typed.drop(this.field());
+    this.wrong.set(false);
+    this.text.set(fieldText(value));
+    if (value !== this.value()) this.moment.emit(value);
+  }
+
+  protected enter(): void {
+    this.focused = true;
+  }
+
+  protected leave(): void {
+    this.focused = false;
+    if (!this.wrong() && this.typed.get(this.field()) === undefined) this.text.set(fieldText(this.value()));
+  }
+
+  /** Up and down: the day, or a quarter of an hour where the cursor is at the time. */
+  protected step(event: Event, steps: number): void {
+    const from = this.reading();
+    if (!from) return;
+    event.preventDefault();
+    const box = this.box().nativeElement;
+    const at = box.selectionStart ?? 0;
+    const onTime = this.withTime() && at > this.text().indexOf(',');
+    const moved = movedBy(from, steps * (onTime ? STEP_MINUTES : DAY_MINUTES));
+    if (fieldReading(fieldText(moved), moved, this.withTime()) === undefined) return;
+    this.take(moved);
+    box.value = this.text();
+    box.setSelectionRange(onTime ? box.value.length : 0, onTime ? box.value.length : 0);
+  }
+
+  protected pick(date: Date | null): void {
+    if (!date) return;
+    this.take(this.withTime() ? `${localDay(date)}T${localClock(date)}` : localDay(date));
+    this.close();
+  }
+
+  protected close(): void {
+    this.open.set(false);
+    this.box().nativeElement.focus();
+  }
+}
+
+const two = (figure: number): string => String(figure).padStart(2, '0');
+const localDay = (date: Date): string => `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+const localClock = (date: Date): string => `${two(date.getHours())}:${two(date.getMinutes())}`;
