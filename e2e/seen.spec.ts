@@ -282,13 +282,7 @@ for (const path of PAGES.filter((one) => !/castings$|weigh-out$|compare$/.test(o
     await quiet(page);
     const fields = page.getByRole('textbox').or(page.getByRole('spinbutton'));
     for (const field of await fields.all()) {
-      if (
-        !(await field.isVisible()) ||
-        !(await field.isEditable()) ||
-        (await field.getAttribute('type')) === 'datetime-local' ||
-        (await field.getAttribute('type')) === 'date'
-      )
-        continue;
+      if (!(await field.isVisible()) || !(await field.isEditable())) continue;
       const was = await field.inputValue();
       for (const value of HOSTILE) await field.fill(value);
       await field.blur();

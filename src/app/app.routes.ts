@@ -2,7 +2,7 @@ import { inject } from '@angular/core';
 import { Router, type ActivatedRouteSnapshot, type Routes } from '@angular/router';
 import { CastingStore } from './state/casting-store';
 import { PlanService } from './state/plan-service';
-import { STATIONS } from './wording/names';
+import { STATIONS } from './workspace/stations';
 import { Workspace } from './workspace/workspace';
 
 /** Opens on the casting that was open last, else the first, else the list. */

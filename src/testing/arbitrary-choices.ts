@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { isSeen } from '../core/record/name';
 import { BOWL_MATERIALS } from '../core/matter/bowl-material';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
-import type { Closure, Finish, Melt } from '../core/record/casting';
+import type { Finish, Melt } from '../core/record/casting';
+import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure } from '../core/record/closing';
 import type { Chocolate } from '../core/record/chocolate';
 import {
   ALLERGENS,
@@ -136,22 +137,15 @@ export const melt: fc.Arbitrary<
   }),
 });
 
-export const closure: fc.Arbitrary<Closure> = fc.oneof(
-  fc
-    .record({ plateC: within('plateC'), seconds: within('plateSeconds') })
-    .map((rest) => ({ ...rest, kind: 'warmPlate' as const, meltId: 'w', sets: [] })),
-  within('lineM').map((lineM) => ({ kind: 'pipedSeam' as const, meltId: 'w', lineM, sets: [] })),
-  within('capM').map((thicknessM) => ({
-    kind: 'cap' as const,
-    meltId: 'w',
-    thicknessM,
-    sets: [{ place: 'fridge' as const, seconds: 300 }],
-  })),
-  within('lineM').map((lineM) => ({ kind: 'lid' as const, meltId: 'w', lineM, partId: 'p', sets: [] })),
-  fc
-    .record({ holeM: within('holeM'), thicknessM: within('capM') })
-    .map((rest) => ({ ...rest, kind: 'plug' as const, meltId: 'w', sets: [] })),
-);
+export const closure: fc.Arbitrary<Closure> = fc
+  .constantFrom(...CLOSURES)
+  .chain((kind) =>
+    fc
+      .record(Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)])))
+      .map(
+        (numbers) => ({ kind, meltId: 'w', partId: 'p', sets: [...CLOSING_ROWS[kind].sets], ...numbers }) as Closure,
+      ),
+  );
 
 export const finish: fc.Arbitrary<Finish> = fc
   .record({

@@ -177,6 +177,7 @@ export class Bench<T> {
   async enter(label: string, text: string): Promise<void> {
     const box = this.field(label);
     box.value = text;
+    box.dispatchEvent(new Event('input', { bubbles: true }));
     box.dispatchEvent(new Event('change', { bubbles: true }));
     await this.settle();
   }

@@ -21,6 +21,9 @@ globalThis.ResizeObserver ??= class {
   }
 };
 
+// Whoever reads this writes the day first and tells the time by 24 hours, wherever it is tried.
+Object.defineProperty(navigator, 'language', { configurable: true, value: 'en-GB' });
+
 // A canvas that cannot be drawn on, as the drawing is looked at in a real browser.
 HTMLCanvasElement.prototype.getContext = () => null;
 

@@ -11,6 +11,7 @@ import {
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting } from '../../core/record/casting';
 import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
@@ -33,7 +34,7 @@ import { SmallSection } from './small-section';
 @Component({
   selector: 'ks-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
+  imports: [ImportPanel, NzButtonComponent, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
   templateUrl: './castings.html',
   styleUrl: './castings.less',
 })

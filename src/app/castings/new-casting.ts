@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { NzRadioModule } from 'ng-zorro-antd/radio';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { PIECE_KINDS } from '../../core/plan/piece-kinds';
 import { LIMITS } from '../../core/record/limits';
 import { CastingsActions } from '../state/castings-actions';
@@ -27,9 +28,10 @@ import { SmallSection } from './small-section';
   imports: [
     AmountField,
     ChoiceList,
-    MomentField,
     Figure,
     FormsModule,
+    MomentField,
+    NzButtonComponent,
     NzRadioModule,
     Once,
     PageHeader,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { madeThisWay, waysFor, type Comparison, type Way } from '../../core/plan/ways';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
@@ -24,7 +25,7 @@ const PAIRS: readonly (readonly [Way, Way])[] = [
 @Component({
   selector: 'ks-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, CompareSide, Gone, PageHeader, UndoRedo],
+  imports: [ChoiceList, CompareSide, Gone, NzButtonComponent, PageHeader, UndoRedo],
   templateUrl: './compare-page.html',
   styleUrl: './compare-page.less',
 })

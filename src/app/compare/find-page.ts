@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/plan/aim-search';
 import { LIMITS } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
@@ -21,7 +22,7 @@ type GoalKey = (typeof GOALS)[number];
 @Component({
   selector: 'ks-find-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, CompareSide, Gone, PageHeader, Pick, UndoRedo],
+  imports: [AmountField, CompareSide, Gone, NzButtonComponent, PageHeader, Pick, UndoRedo],
   templateUrl: './find-page.html',
   styleUrls: ['./compare-page.less', './find-page.less'],
 })

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup } from '@lucide/angular';
+import { NzAlertComponent } from 'ng-zorro-antd/alert';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { CastingStorage } from '../state/casting-storage';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
@@ -27,6 +29,8 @@ import { Keys } from './keys';
     LucideRefrigerator,
     LucideSoup,
     MissingPart,
+    NzAlertComponent,
+    NzButtonComponent,
     RouterLink,
     RouterLinkActive,
     RouterOutlet,

@@ -6,7 +6,7 @@ import { CastingStore } from '../state/casting-store';
 import { OpenPart } from '../state/open-part';
 import { PlanService } from '../state/plan-service';
 import { WorkingPanel } from '../state/working-panel';
-import { STATIONS, STATION_NAMES } from '../wording/names';
+import { STATIONS, STATION_ROWS } from '../workspace/stations';
 
 /** The keys that work everywhere, and the list of them. Letters and signs rest while something is typed. */
 @Injectable({ providedIn: 'root' })
@@ -22,7 +22,7 @@ export class Keys {
   /** Counts how often the search has been asked for. */
   readonly searchWanted = signal(0);
   readonly list: readonly { readonly keys: string; readonly does: string }[] = [
-    ...STATIONS.map((station, i) => ({ keys: String(i + 1), does: `Open ${STATION_NAMES[station]}` })),
+    ...STATIONS.map((station, i) => ({ keys: String(i + 1), does: `Open ${STATION_ROWS[station].name}` })),
     { keys: '+', does: 'One more coat' },
     { keys: '−', does: 'One coat less' },
     { keys: 'N', does: 'New casting' },

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideX } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { dewPointC } from '../../core/chill/dew-point';
 import { BOWL_MATERIALS, BOWL_MATTER, type BowlMaterial } from '../../core/matter/bowl-material';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
@@ -21,6 +22,7 @@ import { UndoRedo } from '../ui/undo-redo';
 import { text } from '../wording/format';
 import { BOWL_NAMES, KITCHEN_NAMES } from '../wording/names';
 import { LONGEST_NAME, tidyName } from '../wording/naming';
+import { Tool } from '../ui/tool';
 
 type Measure = 'roomC' | 'humidity' | 'fridgeC' | 'freezerC' | 'microwaveW';
 type Test = NonNullable<StoredKitchen['microwaveTest']>;
@@ -30,7 +32,7 @@ const FIRST_TEST: Test = { kg: 0.2, seconds: 90, endC: 38 };
 @Component({
   selector: 'ks-kitchen-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, Pick, UndoRedo],
+  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, Pick, Tool, UndoRedo],
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.less',
 })

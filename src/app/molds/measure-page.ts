@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { LucideX } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { cavityOf } from '../../core/cavity/cavity';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { CavityShape } from '../../core/cavity/shape';
@@ -24,6 +25,7 @@ import { rangeText, text } from '../wording/format';
 import { waterProblemText } from '../wording/measuring';
 import { shapeProblemText } from '../wording/shapes';
 import { cutPath } from './sheet-drawing';
+import { Tool } from '../ui/tool';
 
 type Way = 'water' | 'ruler';
 
@@ -31,7 +33,7 @@ type Way = 'water' | 'ruler';
 @Component({
   selector: 'ks-measure-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Gone, LucideX, PageHeader, Pick, ReactiveFormsModule],
+  imports: [AmountField, Gone, LucideX, NzButtonComponent, PageHeader, Pick, ReactiveFormsModule, Tool],
   templateUrl: './measure-page.html',
   styleUrl: './measure-page.less',
 })

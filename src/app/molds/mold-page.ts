@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { cavityOf } from '../../core/cavity/cavity';
 import { reshaped } from '../../core/cavity/reshape';
 import type { CavityShape, ShapeKind, TurnedPoint } from '../../core/cavity/shape';
@@ -35,13 +36,14 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
   selector: 'ks-mold-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    Gone,
     AmountField,
     ChoiceList,
     CompositionFields,
     Figure,
     FormsModule,
+    Gone,
     MoldSheet,
+    NzButtonComponent,
     ProfileEditor,
     RecordHeader,
     RouterLink,

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { bandProblem, type Bands } from '../../core/matter/bands';
 import {
   CHOCOLATE_KINDS,
@@ -35,7 +36,7 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, MomentField, RouterLink, Ticks],
+  imports: [AmountField, BandLadder, ChoiceList, MomentField, NzButtonComponent, RouterLink, Ticks],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })

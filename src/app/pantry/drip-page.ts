@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { dripTest } from '../../core/melt/drip-test';
 import { UNITS } from '../../core/quantity/units';
@@ -26,7 +27,7 @@ const START: DripReading = {
 @Component({
   selector: 'ks-drip-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Gone, PageHeader, Stopwatch],
+  imports: [AmountField, Gone, NzButtonComponent, PageHeader, Stopwatch],
   templateUrl: './drip-page.html',
   styleUrl: '../molds/measure-page.less',
 })

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { PantryEntry } from '../../core/record/chocolate';
 import { Pantry } from '../state/pantry';
 import { Gone } from '../ui/gone';
@@ -12,7 +13,7 @@ import { TintEditor } from './tint-editor';
 @Component({
   selector: 'ks-entry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChocolateEditor, FillingEditor, Gone, RecordHeader, RouterLink, TintEditor],
+  imports: [ChocolateEditor, FillingEditor, Gone, NzButtonComponent, RecordHeader, RouterLink, TintEditor],
   template: `
     @if (entry(); as e) {
       <ks-record-header
@@ -27,7 +28,7 @@ import { TintEditor } from './tint-editor';
         (deleted)="remove(e)"
       >
         @if (e.entry === 'chocolate') {
-          <a class="ant-btn ant-btn-primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a>
+          <a nz-button nzType="primary" [routerLink]="['/pantry', e.id, 'drip']">Drip test</a>
         }
       </ks-record-header>
       @if (e.entry === 'chocolate') {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { LucideX } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { allergensOf, components, gathered } from '../../core/fill/recipe';
 import { pieceWidthM } from '../../core/fill/packing';
 import { FILLING_KINDS, FILLING_MATTER, type FillingKind } from '../../core/matter/filling';
@@ -17,6 +18,7 @@ import { Ticks } from '../ui/ticks';
 import { KEEPING_TEXTS } from '../wording/closing';
 import { text } from '../wording/format';
 import { ALLERGEN_NAMES, FILLING_NAMES, listed } from '../wording/names';
+import { Tool } from '../ui/tool';
 
 const MOST_INGREDIENTS = 12;
 const OTHER = 'other';
@@ -25,7 +27,7 @@ const OTHER = 'other';
 @Component({
   selector: 'ks-filling-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, MomentField, Ticks],
+  imports: [AmountField, ChoiceList, LucideX, MomentField, NzButtonComponent, Ticks, Tool],
   templateUrl: './filling-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

@@ -142,7 +142,7 @@ describe('a chocolate', () => {
     await bench.type('In stock', '1 lb');
     await bench.type('A pack costs, €', '5,25');
     await bench.type('Lot', 'Q-200');
-    await bench.enter('Best before', '2027-01-31');
+    await bench.enter('Best before', '31 Jan 2027');
     bench.all<HTMLInputElement>('fieldset input')[0].click();
     expect(chocolate('quarry')).toMatchObject({
       packPrice: 5.25,

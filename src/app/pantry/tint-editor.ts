@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { LucideX } from '@lucide/angular';
 import { NzCheckboxComponent } from 'ng-zorro-antd/checkbox';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { UNITS } from '../../core/quantity/units';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
@@ -12,6 +13,7 @@ import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { text } from '../wording/format';
+import { Tool } from '../ui/tool';
 
 const WATER = 'water';
 type Base = ColourBase | typeof WATER;
@@ -25,7 +27,7 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
 @Component({
   selector: 'ks-tint-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, FormsModule, LucideX, NzCheckboxComponent],
+  imports: [AmountField, ChoiceList, FormsModule, LucideX, NzButtonComponent, NzCheckboxComponent, Tool],
   templateUrl: './tint-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

@@ -3,7 +3,8 @@ import { layersOf, workOrder } from '../../core/plan/batch-input';
 import { joinsOf } from '../../core/plan/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
-import { closingSteps, CLOSURE_NAMES, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
+import { isCap } from '../../core/record/closing';
+import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
 import { coatNameIn, handsText, madeText, placesText, pressText } from '../wording/coats';
 import { rangeText, text } from '../wording/format';
 import { stepWordings } from '../wording/melting';
@@ -158,7 +159,7 @@ function partSteps(
             ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
             : '';
         const likely = rangeText(stay, system);
-        const then = last ? (plan.closure?.kind === 'cap' ? 'fill and cap' : 'unmold') : 'the next coat';
+        const then = last ? (isCap(plan.closure) ? 'fill and cap' : 'unmold') : 'the next coat';
         const sets = Number.isFinite(stay.value)
           ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.`
           : ': it does not set there, see the notes.';
@@ -197,7 +198,7 @@ function afterSteps({ casting, close, finishes }: CastingPlan, system: UnitSyste
   const closing = close
     ? [
         {
-          head: `Close, ${CLOSURE_NAMES[close.closure.kind]}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`,
+          head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`,
           steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
             what: '',
             how,
@@ -230,5 +231,6 @@ function cautionText({ piece, closure, parts }: CastingPlan): string {
   const drink = parts.some(({ fill }) => fill.layers.some(({ choice }) => choice.filling.kind === 'powder'));
   const contains =
     listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
-  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${closure?.kind === 'warmPlate' ? ' Hot plates burn: lift parts off at once.' : ''}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  const mind = closure && closingWords(closure.kind).caution ? ` ${closingWords(closure.kind).caution}` : '';
+  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${mind}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

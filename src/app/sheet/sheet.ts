@@ -10,6 +10,7 @@ import {
 } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { CastingStore } from '../state/casting-store';
 import { Notices } from '../state/notices';
 import { saveFile } from '../state/save-file';
@@ -28,7 +29,7 @@ const loadPdf = () => import('./sheet-pdf');
 @Component({
   selector: 'ks-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [NzButtonComponent, RouterLink],
   templateUrl: './sheet.html',
   styleUrl: './sheet.less',
 })

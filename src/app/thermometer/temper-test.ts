@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { MeltResult } from '../../core/melt/melt';
 import type { Melt } from '../../core/record/casting';
 import { TEST_RESULTS, TEST_WAYS, type TestResult, type TestWay } from '../../core/record/choices';
@@ -16,7 +17,7 @@ const TEST_SECONDS = 300;
 @Component({
   selector: 'ks-temper-test',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Pick, Stopwatch],
+  imports: [NzButtonComponent, Pick, Stopwatch],
   template: `
     <h2>Temper test</h2>
     <ks-pick label="How it is tried" [showLabel]="false" [options]="ways" [value]="way()" (chosen)="way.set($event)" />
@@ -32,7 +33,7 @@ const TEST_SECONDS = 300;
     <p class="label" id="came-out">It came out</p>
     <div class="results" role="group" aria-labelledby="came-out">
       @for (result of results; track result.value) {
-        <button class="ant-btn" type="button" (click)="note(result.value)">{{ result.name }}</button>
+        <button nz-button type="button" (click)="note(result.value)">{{ result.name }}</button>
       }
     </div>
     @if (follows(); as f) {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { Subject, from, map, of, switchMap, takeUntil, timer, type Observable } from 'rxjs';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { adviseBy } from '../../core/melt/thermometer-advice';
 import { THERMOMETER_C, readReadings, withReading, writeReadings, type Readings } from '../../core/melt/thermometer';
 import { madeOf } from '../../core/plan/melts';
@@ -36,7 +37,7 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 @Component({
   selector: 'ks-thermometer-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Gone, PageHeader, TemperTest, TemperatureChart, UndoRedo],
+  imports: [Gone, NzButtonComponent, PageHeader, TemperatureChart, TemperTest, UndoRedo],
   templateUrl: './thermometer-page.html',
   styleUrl: './thermometer-page.less',
 })

@@ -14,6 +14,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Dimension } from '../../core/quantity/answer';
 import { displayUnit, editableText } from '../../core/quantity/display-unit';
 import {
@@ -44,7 +45,7 @@ let fields = 0;
 @Component({
   selector: 'ks-amount-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule],
+  imports: [NzButtonComponent, ReactiveFormsModule],
   template: `
     <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
     <div class="line">
@@ -69,7 +70,7 @@ let fields = 0;
         {{ wrongText() }}
         @if (wrong.problem === 'ambiguousComma' && wrong.readings; as readings) {
           @for (reading of readings; track reading.text) {
-            <button type="button" class="reading" (click)="take(reading)">{{ reading.text }}</button>
+            <button nz-button type="button" class="reading" (click)="take(reading)">{{ reading.text }}</button>
           }
         }
       </p>

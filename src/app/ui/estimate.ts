@@ -1,15 +1,18 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { PlanService } from '../state/plan-service';
 
 /** Says, wherever figures stand, that they are an estimate, for as long as the fine computation does not run. */
 @Component({
   selector: 'ks-estimate',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzButtonComponent],
   template: `
     @if (plans.estimated()) {
       <p role="status">
         <strong>Estimate.</strong> The fine computation does not start here; these are the figures it last gave, or a
-        first estimate. <button type="button" class="link small" (click)="plans.retryWorker()">Try again</button>
+        first estimate.
+        <button nz-button nzType="link" type="button" class="small" (click)="plans.retryWorker()">Try again</button>
       </p>
     }
   `,

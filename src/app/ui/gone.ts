@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 
 /** Stands where a record was that is not here any more: what may have happened, and the way to the others. */
 @Component({
   selector: 'ks-gone',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [NzButtonComponent, RouterLink],
   template: `
     <h1>{{ heading() }}</h1>
     <p>{{ why() }}</p>
-    <a class="ant-btn ant-btn-primary" [routerLink]="to()">{{ toText() }}</a>
+    <a nz-button nzType="primary" [routerLink]="to()">{{ toText() }}</a>
   `,
   styles: `
     :host {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { LARGEST_FILE, type BadRecord, type FileReading } from '../../data/record-file';
 import { badRecordText, fileProblemText, type FileNoun } from '../wording/files';
 
@@ -9,6 +10,7 @@ const READS_FOR_MS = 12;
 @Component({
   selector: 'ks-import-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzButtonComponent],
   template: `
     <section aria-label="Import">
       <label for="import-file">A file exported from Kilnstone (.json)</label>
@@ -17,7 +19,7 @@ const READS_FOR_MS = 12;
         <p role="status">
           Reading “{{ fileName() }}”…
           <progress [value]="share()" max="1" [attr.aria-label]="'Reading ' + fileName()"></progress>
-          <button class="link" type="button" (click)="stop()">Stop</button>
+          <button nz-button nzType="link" type="button" (click)="stop()">Stop</button>
         </p>
       }
       @if (reading(); as r) {
@@ -44,12 +46,12 @@ const READS_FOR_MS = 12;
           }
         </div>
         @if (r.ok) {
-          <button class="ant-btn ant-btn-primary" type="button" (click)="take(r.records)">
+          <button nz-button nzType="primary" type="button" (click)="take(r.records)">
             {{ r.bad.length ? 'Take the good ones' : 'Take them' }}
           </button>
         }
       }
-      <button class="ant-btn ant-btn-text" type="button" (click)="closed.emit()">Close</button>
+      <button nz-button nzType="text" type="button" (click)="closed.emit()">Close</button>
     </section>
   `,
   styles: `

@@ -15,7 +15,9 @@ import {
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { LucideCalendarDays } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzDatePickerComponent } from 'ng-zorro-antd/date-picker';
+import { Tool } from './tool';
 import { movedBy } from '../../core/record/typed-moment';
 import { CastingStore } from '../state/casting-store';
 import { TypedTexts } from '../state/typed-texts';
@@ -33,7 +35,7 @@ let fields = 0;
 @Component({
   selector: 'ks-moment-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [A11yModule, FormsModule, LucideCalendarDays, NzDatePickerComponent, OverlayModule],
+  imports: [A11yModule, FormsModule, LucideCalendarDays, NzButtonComponent, NzDatePickerComponent, OverlayModule, Tool],
   templateUrl: './moment-field.html',
   styleUrls: ['./amount-field.less', './moment-field.less'],
 })

@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { scaleLinear } from 'd3-scale';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { TURNED_LIMITS, checkPoints } from '../../core/cavity/check-shape';
 import type { TurnedPoint } from '../../core/cavity/shape';
 import { Units } from '../state/units';
@@ -32,7 +33,7 @@ const GRID_M = 0.0005;
 @Component({
   selector: 'ks-profile-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DragHandle, Fold, FormsModule],
+  imports: [AmountField, DragHandle, Fold, FormsModule, NzButtonComponent],
   templateUrl: './profile-editor.html',
   styleUrl: './profile-editor.less',
 })

@@ -2,15 +2,27 @@ import { ChangeDetectionStrategy, Component, effect, inject, input, output, sign
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { nameProblem, tidyName } from '../wording/naming';
 import { Once } from './once';
 import { UndoRedo } from './undo-redo';
+import { Tool } from './tool';
 
 /** Head of the page of one record: its name to type over, what can be done with it, undo and redo; a main action beside them. */
 @Component({
   selector: 'ks-record-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideChevronLeft, LucideCopy, LucideDownload, LucideTrash2, Once, RouterLink, UndoRedo],
+  imports: [
+    LucideChevronLeft,
+    LucideCopy,
+    LucideDownload,
+    LucideTrash2,
+    NzButtonComponent,
+    Once,
+    RouterLink,
+    Tool,
+    UndoRedo,
+  ],
   template: `
     <a class="back" [routerLink]="back()" [attr.aria-label]="backLabel()"
       ><svg lucideChevronLeft [size]="20" aria-hidden="true"></svg
@@ -33,13 +45,13 @@ import { UndoRedo } from './undo-redo';
       }
     </div>
     <ks-undo-redo />
-    <button type="button" class="tool" (ksOnce)="copied.emit()" [attr.aria-label]="'Copy this ' + noun()">
+    <button nz-button nzType="text" type="button" (ksOnce)="copied.emit()" [ksTool]="'Copy this ' + noun()">
       <svg lucideCopy [size]="18" aria-hidden="true"></svg>
     </button>
-    <button type="button" class="tool" (click)="exported.emit()" [attr.aria-label]="'Export this ' + noun()">
+    <button nz-button nzType="text" type="button" (click)="exported.emit()" [ksTool]="'Export this ' + noun()">
       <svg lucideDownload [size]="18" aria-hidden="true"></svg>
     </button>
-    <button type="button" class="tool" (click)="deleted.emit()" [attr.aria-label]="'Delete this ' + noun()">
+    <button nz-button nzType="text" type="button" (click)="deleted.emit()" [ksTool]="'Delete this ' + noun()">
       <svg lucideTrash2 [size]="18" aria-hidden="true"></svg>
     </button>
     <ng-content />

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 
 const TICK_MS = 250;
 
@@ -8,12 +9,13 @@ const TICK_MS = 250;
 @Component({
   selector: 'ks-stopwatch',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzButtonComponent],
   template: `
     <span class="time" role="timer">{{ shown() }}</span>
     @if (startedAt() === undefined) {
-      <button class="ant-btn ant-btn-primary" type="button" (click)="start()">{{ label() }}</button>
+      <button nz-button nzType="primary" type="button" (click)="start()">{{ label() }}</button>
     } @else {
-      <button class="ant-btn" type="button" (click)="reset()">Again from 0</button>
+      <button nz-button type="button" (click)="reset()">Again from 0</button>
     }
     <span class="say" role="status">{{ done() ? doneText() : '' }}</span>
   `,

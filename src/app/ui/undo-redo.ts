@@ -1,26 +1,32 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { LucideRedo2, LucideUndo2 } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { CastingStore } from '../state/casting-store';
+import { Tool } from './tool';
 
 /** Undo and redo, each saying what it would touch. */
 @Component({
   selector: 'ks-undo-redo',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideRedo2, LucideUndo2],
+  imports: [LucideRedo2, LucideUndo2, NzButtonComponent, Tool],
   template: `
     <button
+      nz-button
+      nzType="text"
       type="button"
       [disabled]="!store.canUndo()"
       (click)="store.undo()"
-      [attr.aria-label]="('Undo ' + store.undoLabel()).trim()"
+      [ksTool]="('Undo ' + store.undoLabel()).trim()"
     >
       <svg lucideUndo2 [size]="18" aria-hidden="true"></svg>
     </button>
     <button
+      nz-button
+      nzType="text"
       type="button"
       [disabled]="!store.canRedo()"
       (click)="store.redo()"
-      [attr.aria-label]="('Redo ' + store.redoLabel()).trim()"
+      [ksTool]="('Redo ' + store.redoLabel()).trim()"
     >
       <svg lucideRedo2 [size]="18" aria-hidden="true"></svg>
     </button>
@@ -29,30 +35,6 @@ import { CastingStore } from '../state/casting-store';
     :host {
       display: flex;
       gap: 4px;
-    }
-    button {
-      width: 38px;
-      height: 38px;
-      display: grid;
-      place-items: center;
-      border: 0;
-      border-radius: 6px;
-      background: none;
-      color: var(--ink);
-      cursor: pointer;
-    }
-    button:hover:not(:disabled) {
-      background: var(--panel);
-    }
-    button:disabled {
-      color: var(--edge);
-      cursor: default;
-    }
-    @media (max-width: 1000px) {
-      button {
-        width: 44px;
-        height: 44px;
-      }
     }
   `,
 })

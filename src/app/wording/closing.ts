@@ -1,71 +1,99 @@
-import type { Closure, Finish } from '../../core/record/casting';
-import type { ClosureKind } from '../../core/record/choices';
+import type { Finish } from '../../core/record/casting';
+import type { ClosingNumber, Closure, ClosureKind, NumberOf } from '../../core/record/closing';
 import type { Keeping } from '../../core/matter/filling';
 
-/** How a piece is closed, as it is chosen. */
-export const CLOSURE_NAMES: Readonly<Record<ClosureKind, string>> = {
-  warmPlate: 'on a warm plate',
-  pipedSeam: 'piped seam',
-  cap: 'cap in the mold',
-  lid: 'lid, glued on',
-  plug: 'hole, plugged',
+/** How a way of closing is written of. */
+interface ClosingWords<K extends ClosureKind> {
+  /** As it is chosen. */
+  readonly name: string;
+  /** What its chocolate is called where amounts are weighed out. */
+  readonly mass: string;
+  /** What the drawing of a piece calls it. */
+  readonly label: string;
+  /** What the hands must mind; empty where there is nothing. */
+  readonly caution: string;
+  /** Its numbers. */
+  readonly fields: Readonly<Record<NumberOf<K>, string>>;
+  /** What the hands do, step by step; `onBase` where a shell is set on its base instead of on another half. */
+  readonly steps: (closure: Extract<Closure, { kind: K }>, serves: number, onBase: boolean) => readonly string[];
+}
+
+const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
+  warmPlate: {
+    name: 'on a warm plate',
+    mass: '',
+    label: 'Rim lost on the plate',
+    caution: 'Hot plates burn: lift parts off at once.',
+    fields: { plateC: 'Plate', seconds: 'Rim on it' },
+    steps: ({ seconds }, serves, onBase) => [
+      'Warm the plate about 1 min in the microwave, or take a pan off the heat.',
+      `Rim down for about ${Math.round(seconds)} s, until it is flat and melted all round.`,
+      `Lift straight off and set it on the ${onBase ? 'base' : 'filled half'}. Warm the plate again after ${serves}.`,
+      'Wipe the plate before another colour.',
+    ],
+  },
+  pipedSeam: {
+    name: 'piped seam',
+    mass: 'Seams',
+    label: 'Seam',
+    caution: '',
+    fields: { lineM: 'Line, wide' },
+    steps: (_, __, onBase) => [
+      `Pipe a line round the rim${onBase ? '' : ' of the filled half'}.`,
+      `Set the ${onBase ? 'base' : 'other half'} on, and count to five.`,
+      'Wipe what comes out with a gloved finger, once round.',
+      ...(onBase ? ['Turn it over once the line has set.'] : []),
+    ],
+  },
+  cap: {
+    name: 'cap in the mold',
+    mass: 'Caps',
+    label: 'Cap',
+    caution: '',
+    fields: { thicknessM: 'Cap, thick' },
+    steps: () => [
+      'Fill no higher than the line: the rim stays clean.',
+      'Pipe from the edge inward, so that it seals.',
+      'Tap to level, scrape the mold clean.',
+      'Set, then turn the pieces out.',
+    ],
+  },
+  lid: {
+    name: 'lid, glued on',
+    mass: 'Glue for lids',
+    label: 'Glue line',
+    caution: '',
+    fields: { lineM: 'Line, wide' },
+    steps: () => [
+      'Pipe a line round the rim.',
+      'Set the lid on, and hold it while you count to five.',
+      'Wipe what comes out.',
+    ],
+  },
+  plug: {
+    name: 'hole, plugged',
+    mass: 'Plugs',
+    label: 'Plug',
+    caution: '',
+    fields: { holeM: 'Hole, across', thicknessM: 'Plug, thick' },
+    steps: () => [
+      'Cast the plug on paper, or melt the edge of the hole a little.',
+      'Pipe a ring round the hole, set the plug in, smooth it over.',
+    ],
+  },
 };
 
-/** What its chocolate is called where amounts are weighed out. */
-export const CLOSURE_MASS_NAMES: Readonly<Record<ClosureKind, string>> = {
-  warmPlate: '',
-  pipedSeam: 'Seams',
-  cap: 'Caps',
-  lid: 'Glue for lids',
-  plug: 'Plugs',
-};
-
-/** What the drawing of a piece calls it. */
-export const CLOSING_LABELS: Readonly<Record<ClosureKind, string>> = {
-  warmPlate: 'Rim lost on the plate',
-  pipedSeam: 'Seam',
-  cap: 'Cap',
-  lid: 'Glue line',
-  plug: 'Plug',
-};
+/** How a way of closing is written of, apart from its steps. */
+export const closingWords = (
+  kind: ClosureKind,
+): Pick<ClosingWords<ClosureKind>, 'name' | 'mass' | 'label' | 'caution'> & {
+  readonly fields: Readonly<Partial<Record<ClosingNumber, string>>>;
+} => CLOSING_WORDS[kind];
 
 /** What the hands do, step by step, where a plate or a seam joins two halves or sets a shell on its base. */
 export function closingSteps(closure: Closure, serves: number, joins: 'halves' | 'base' = 'halves'): readonly string[] {
-  const onBase = joins === 'base';
-  switch (closure.kind) {
-    case 'warmPlate':
-      return [
-        'Warm the plate about 1 min in the microwave, or take a pan off the heat.',
-        `Rim down for about ${Math.round(closure.seconds)} s, until it is flat and melted all round.`,
-        `Lift straight off and set it on the ${onBase ? 'base' : 'filled half'}. Warm the plate again after ${serves}.`,
-        'Wipe the plate before another colour.',
-      ];
-    case 'pipedSeam':
-      return [
-        `Pipe a line round the rim${onBase ? '' : ' of the filled half'}.`,
-        `Set the ${onBase ? 'base' : 'other half'} on, and count to five.`,
-        'Wipe what comes out with a gloved finger, once round.',
-        ...(onBase ? ['Turn it over once the line has set.'] : []),
-      ];
-    case 'cap':
-      return [
-        'Fill no higher than the line: the rim stays clean.',
-        'Pipe from the edge inward, so that it seals.',
-        'Tap to level, scrape the mold clean.',
-        'Set, then turn the pieces out.',
-      ];
-    case 'lid':
-      return [
-        'Pipe a line round the rim.',
-        'Set the lid on, and hold it while you count to five.',
-        'Wipe what comes out.',
-      ];
-    case 'plug':
-      return [
-        'Cast the plug on paper, or melt the edge of the hole a little.',
-        'Pipe a ring round the hole, set the plug in, smooth it over.',
-      ];
-  }
+  const { steps } = CLOSING_WORDS[closure.kind] as ClosingWords<ClosureKind>;
+  return steps(closure as never, serves, joins === 'base');
 }
 
 /** Short procedures for what went wrong, with their minutes. */

@@ -16,7 +16,6 @@ import type {
   WayUp,
 } from '../../core/record/choices';
 import type { Method } from '../../core/record/method';
-import type { StationKey } from '../../core/plan/plan-types';
 
 /** What every choice is called on screen. */
 export const METHOD_NAMES: Readonly<Record<Method, string>> = {
@@ -84,17 +83,6 @@ export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   sesame: 'sesame',
   gelatine: 'gelatine',
 };
-export const STATION_NAMES: Readonly<Record<StationKey, string>> = {
-  mold: 'Mold',
-  melt: 'Melt',
-  coat: 'Coat',
-  chill: 'Chill',
-  fill: 'Fill',
-  close: 'Close',
-  finish: 'Finish',
-  batch: 'Batch',
-};
-export const STATIONS: readonly StationKey[] = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
 export const ROLE_NAMES: Readonly<Record<PartRole, string>> = {
   shell: 'shell',
   lid: 'lid',

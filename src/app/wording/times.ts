@@ -1,6 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
-import { dueSeconds, localTime, skipped, type Due } from '../../core/record/due';
-import { readDay, readMoment, writtenOut, type DateOrder } from '../../core/record/typed-moment';
+import { dueSeconds, skipped, type Due } from '../../core/record/due';
+import { readDay, readMoment, type DateOrder } from '../../core/record/typed-moment';
 import type { NoteWording } from './note-wording';
 
 /** How whoever reads this writes dates and tells the time: by the language and land the browser is set to. */
@@ -54,29 +54,31 @@ function formatterOf(zone: string): Intl.DateTimeFormat {
   return formatter;
 }
 
-interface Moment {
-  readonly day: string;
-  readonly time: string;
-}
-
-function momentOf(seconds: number, zone: string): Moment {
-  const instant = new Date(seconds * 1000);
-  const parts = formatterOf(zone).formatToParts(instant);
+/** A moment by the clocks of a zone, in words and figures. */
+function momentOf(seconds: number, zone: string) {
+  const parts = formatterOf(zone).formatToParts(seconds * 1000);
   const part = (type: Intl.DateTimeFormatPartTypes): string =>
     parts.find((candidate) => candidate.type === type)?.value ?? '';
-  const thisYear = part('year') === String(new Date().getFullYear());
+  const [weekday, date, year] = [part('weekday'), `${part('day')} ${part('month')}`, part('year')];
+  const thisYear = year === String(new Date().getFullYear());
   return {
-    day: `${part('weekday')} ${part('day')} ${part('month')}${thisYear ? '' : ` ${part('year')}`}`,
+    weekday,
+    date: `${date} ${year}`,
+    /** With the year where it is not this one. */
+    day: `${weekday} ${date}${thisYear ? '' : ` ${year}`}`,
     time: `${part('hour')}:${part('minute')}${TWELVE_HOURS ? ` ${part('dayPeriod')}` : ''}`,
   };
 }
 
-const CLOCK = TWELVE_HOURS ? 'h:mm aaa' : 'HH:mm';
+/** A local date and time, or a day, in words and figures: by the clocks of UTC, which skip nothing. */
+const localOf = (local: string) =>
+  momentOf(Date.parse(`${local.slice(0, 10)}T${local.slice(11) || '00:00'}:00Z`) / 1000, 'UTC');
 
 /** A local date and time, or a day, as a field shows it: "Sat 17 Oct 2026, 18:00", "30 Jun 2027". */
 export function fieldText(local: string): string {
   if (!local) return '';
-  return writtenOut(local, local.includes('T') ? `EEE d MMM yyyy, ${CLOCK}` : 'd MMM yyyy');
+  const { weekday, date, time } = localOf(local);
+  return local.includes('T') ? `${weekday} ${date}, ${time}` : date;
 }
 
 /** What was typed into a field, as a date and time or a day; undefined where it is none. The other is what it stood at. */
@@ -118,7 +120,7 @@ export function startText(startS: number, due: Due): string {
 /** What is to be said of a due time that its zone's clocks skip, or that is told by other clocks than one's own; nothing of others. */
 export function dueHint(due: Due): string {
   if (skipped(due))
-    return `There is no ${writtenOut(due.local, CLOCK)} that night, as the clocks go forward: taken as ${writtenOut(localTime(dueSeconds(due), due.zone), CLOCK)}.`;
+    return `There is no ${localOf(due.local).time} that night, as the clocks go forward: taken as ${momentOf(dueSeconds(due), due.zone).time}.`;
   return due.zone === ownZone()
     ? ''
     : `By the clocks of ${zoneText(due.zone).replace(/ time$/, '')}: for you ${momentText(dueSeconds(due), ownZone())}.`;

@@ -332,11 +332,14 @@ describe('Batch station', () => {
 
   it('keeps a half-typed due time out of the plan', async () => {
     const bench = await Bench.of(BatchStation);
-    await bench.type('Ready by', '');
-    expect(bench.text).toContain('the last one stays');
+    await bench.enter('Ready by', '18 Oct 12:');
+    expect(bench.text).toContain('such as Sat 17 Oct 2026, 18:00; the last one stays');
     expect(casting().due.local).toBe('2026-10-17T18:00');
-    await bench.type('Ready by', '2026-10-18T12:30');
+    await bench.enter('Ready by', '18 oct 12:30');
     expect(casting().due.local).toBe('2026-10-18T12:30');
+    expect(bench.field('Ready by').value).toBe('Sun 18 Oct 2026, 12:30');
+    await bench.enter('Ready by', '9pm');
+    expect(casting().due.local).toBe('2026-10-18T21:00');
   });
 
   it('answers how many the chocolate on hand makes', async () => {

@@ -5,29 +5,17 @@ import { interval, map, take } from 'rxjs';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Gone } from '../ui/gone';
+import { Later } from '../ui/later';
 import { MissingPart } from '../ui/missing-part';
-import { STATIONS } from '../wording/names';
-import { BatchStation } from './batch/batch-station';
-import { BatchView } from './batch/batch-view';
-import { PlaceComparison } from './chill/place-comparison';
-import { ChillStation } from './chill/chill-station';
-import { CoatStation } from './coat/coat-station';
 import { ShellFilm } from './film/shell-film';
 import { ThicknessTimes } from './film/thickness-times';
-import { CloseStation } from './close/close-station';
-import { FillStation } from './fill/fill-station';
-import { FinishStation } from './finish/finish-station';
 import { CastingHeader } from './header/casting-header';
-import { CavityProfile } from './mold/cavity-profile';
-import { MeltPlanView } from './melt/melt-plan';
-import { MeltStation } from './melt/melt-station';
-import { MoldStation } from './mold/mold-station';
 import { Notes } from './notes/notes';
-import { PieceDrawing } from './piece/piece-drawing';
 import { PartPicker } from './parts/part-picker';
 import { Ribbon } from './ribbon/ribbon';
 import { Section } from './section/section';
 import { ThicknessCurve } from './section/thickness-curve';
+import { STATIONS, STATION_ROWS } from './stations';
 import { Strip } from './strip/strip';
 import { WeighOut } from './weigh-out/weigh-out';
 import type { StationKey } from '../../core/plan/plan-types';
@@ -39,24 +27,12 @@ const TURN_MS = 20;
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    BatchStation,
-    BatchView,
     CastingHeader,
-    CavityProfile,
-    ChillStation,
-    CloseStation,
-    CoatStation,
-    FillStation,
-    FinishStation,
     Gone,
-    MeltPlanView,
-    MeltStation,
+    Later,
     MissingPart,
-    MoldStation,
     Notes,
     PartPicker,
-    PieceDrawing,
-    PlaceComparison,
     Ribbon,
     Section,
     Strip,
@@ -88,7 +64,16 @@ export class Workspace {
   );
   protected readonly openStation = computed<StationKey>(() => STATIONS.find((key) => key === this.station()) ?? 'coat');
 
+  protected readonly row = computed(() => STATION_ROWS[this.openStation()]);
+
   constructor() {
+    // What has its turn later is loaded meanwhile; where it cannot be, its place says so then.
+    effect(
+      () =>
+        void this.row()
+          .fields()
+          .catch(() => undefined),
+    );
     effect(() => {
       this.store.open(this.id());
       rememberOpen(this.id());

@@ -39,6 +39,14 @@ describe('when to start', () => {
     }
   });
 
+  it('tells the time of another zone in the hour that one’s own clocks skip', () => {
+    // Clocks in Berlin skip 02:00 to 03:00 on that Sunday, those in New York do not.
+    const there = { local: '2026-03-29T02:30', zone: 'America/New_York' };
+    expect([skipped(there), localTime(dueSeconds(there), there.zone)]).toEqual([false, '2026-03-29T02:30']);
+    // 06:30 UTC, by the rules of the IANA time zone database: New York is four hours behind UTC in summer.
+    expect(dueSeconds(there)).toBe(Date.UTC(2026, 2, 29, 6, 30) / 1000);
+  });
+
   it('knows zones and days of the calendar from what only looks like them', () => {
     expect(['Europe/Berlin', 'UTC', 'Z', 'Mars/Olympus', ''].map(isZone)).toEqual([true, true, false, false, false]);
     expect(

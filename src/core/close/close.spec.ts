@@ -3,7 +3,7 @@ import { depthCurve } from '../cavity/depth-curve';
 import { cavityOf } from '../cavity/cavity';
 import { demoCastings } from '../../data/demo';
 import { planned } from '../../testing/planned';
-import type { Closure } from '../record/casting';
+import type { Closure } from '../record/closing';
 import { closeStation, rimLossPerSecond, type CloseInput } from './close';
 
 const curve = depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.03, depthM: 0.02 }).profile);

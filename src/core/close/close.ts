@@ -7,7 +7,7 @@ import {
 } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer } from '../quantity/answer';
-import type { Closure } from '../record/casting';
+import { CLOSING_ROWS, isCap, isOnPlate, type Closure } from '../record/closing';
 
 /** What a closing is worked out from, SI. */
 export interface CloseInput {
@@ -52,9 +52,6 @@ export interface CloseResult {
   readonly hands: Answer;
 }
 
-/** Hands-on seconds a piece. Common practice, no source. */
-const HANDS: Readonly<Record<Closure['kind'], number>> = { warmPlate: 25, pipedSeam: 30, cap: 12, lid: 25, plug: 20 };
-
 /** Above this chocolate on a plate is melted, °C: the middle of its melting interval. From memory. */
 const MELTS_AT_C: Readonly<Record<ChocolateKind, number>> = { dark: 33, milk: 32, white: 31, compound: 35 };
 
@@ -71,7 +68,7 @@ export function closeStation(input: CloseInput): CloseResult {
   const { closure, meltKind } = input;
   const density = CHOCOLATE_MATTER[meltKind].meltedDensity;
   const m3 = addedM3(input);
-  const plate = closure.kind === 'warmPlate' ? warmPlate(input, closure) : undefined;
+  const plate = isOnPlate(closure) ? warmPlate(input, closure) : undefined;
   return {
     closure,
     plate,
@@ -79,14 +76,13 @@ export function closeStation(input: CloseInput): CloseResult {
       ...massTerms(input),
       term('meltedDensity', density, 'density'),
     ]),
-    spare:
-      closure.kind === 'cap'
-        ? answer(spareM(input.headspaceM, closure.thicknessM), 'length', 'close.spare', [
-            term('headspace', input.headspaceM, 'length'),
-            term('capThickness', closure.thicknessM, 'length'),
-          ])
-        : undefined,
-    hands: answer(HANDS[closure.kind], 'duration', 'close.hands', []),
+    spare: isCap(closure)
+      ? answer(spareM(input.headspaceM, closure.thicknessM), 'length', 'close.spare', [
+          term('headspace', input.headspaceM, 'length'),
+          term('capThickness', closure.thicknessM, 'length'),
+        ])
+      : undefined,
+    hands: answer(CLOSING_ROWS[closure.kind].handsOnS, 'duration', 'close.hands', []),
   };
 }
 
@@ -153,7 +149,7 @@ function warmPlate(
   const toMeltJ =
     lostKg * (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, MELTS_AT_C[shell.kind] - roomC) + latentHeat(shell.fatShare));
   const meanC = (plateC + MELTS_AT_C[shell.kind] + STILL_WARM_K) / 2;
-  const eachJ = toMeltJ + PLATE_LOSS * Math.max(0, meanC - roomC) * HANDS.warmPlate;
+  const eachJ = toMeltJ + PLATE_LOSS * Math.max(0, meanC - roomC) * CLOSING_ROWS.warmPlate.handsOnS;
   const serves = Math.max(
     1,
     Math.floor((PLATE_HEAT * Math.max(0, plateC - MELTS_AT_C[shell.kind] - STILL_WARM_K)) / eachJ),

@@ -4,6 +4,7 @@ import type { LayerAnswer } from '../fill/fill';
 import { turnedOver } from '../fill/turned-over';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Part } from '../record/casting';
+import { closesFilled, isCap, isLid } from '../record/closing';
 import { hasRim } from '../record/choices';
 import { closedPart } from './draft';
 import type { PartDraft, PlanDraft } from './plan-types';
@@ -91,12 +92,11 @@ function bodies({ casting, parts, closure, clamped }: PlanDraft): {
 } {
   const shells = parts.filter(({ part }) => hasRim(part));
   const able = shells.length > 0 ? shells : [parts.find(({ part }) => part.role === 'base') ?? parts[0]];
-  const lower =
-    closure?.kind === 'cap' || closure?.kind === 'lid'
-      ? closedPart(casting, parts)
-      : (able.find(({ fill }) => fill.layers.length > 0) ?? able[0]);
-  if (closure?.kind === 'lid') return { lower, upper: parts.find(({ part }) => part.id === closure.partId) };
-  if (closure?.kind === 'cap' || (closure === null && !clamped)) return { lower, upper: undefined };
+  const lower = closesFilled(closure)
+    ? closedPart(casting, parts)
+    : (able.find(({ fill }) => fill.layers.length > 0) ?? able[0]);
+  if (isLid(closure)) return { lower, upper: parts.find(({ part }) => part.id === closure.partId) };
+  if (isCap(closure) || (closure === null && !clamped)) return { lower, upper: undefined };
   return { lower, upper: lower.part.perPiece > 1 ? lower : able.find((one) => one !== lower) };
 }
 

@@ -4,6 +4,7 @@ import type { FurtherTask } from '../batch/timeline';
 import type { CoatAnswer } from '../coat/coat-answers';
 import { HANDS_ON } from '../matter/working-rules';
 import type { Coat } from '../record/casting';
+import { isCap } from '../record/closing';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPartId } from './draft';
 import { filledPerPiece } from './piece';
@@ -50,7 +51,7 @@ function lightness(colour: string): number {
 
 /** The part that is filled and capped in its mold, where one is. */
 function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure'>): string | undefined {
-  return closure?.kind === 'cap' ? closedPartId(casting) : undefined;
+  return isCap(closure) ? closedPartId(casting) : undefined;
 }
 
 /** How many times a layer of a part is filled in for so many pieces: once a piece, or in every one that is cast where it is capped in its mold. */

@@ -10,7 +10,8 @@ import { warmestOf } from '../fill/warmth';
 import { finishStation, type FinishAnswer } from '../finish/finish';
 import { moldStation } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
-import type { Casting, Closure, Coat, Part } from '../record/casting';
+import type { Casting, Coat, Part } from '../record/casting';
+import { closesFilled, type Closure } from '../record/closing';
 import { hasRim } from '../record/choices';
 import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
@@ -129,7 +130,7 @@ export function closedPart<T extends { readonly part: Part }>(casting: Casting, 
 
 /** The same by its id. */
 export function closedPartId({ closure, fill, parts }: Casting): string {
-  return (closure?.kind === 'cap' || closure?.kind === 'lid') && fill.length > 0 ? fill[0].partId : parts[0].id;
+  return closesFilled(closure) && fill.length > 0 ? fill[0].partId : parts[0].id;
 }
 
 function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[]): CloseResult {

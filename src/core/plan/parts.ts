@@ -1,4 +1,5 @@
 import type { Casting, Part } from '../record/casting';
+import { isLid, joinsRims } from '../record/closing';
 import type { PartRole } from '../record/choices';
 import { copyOf, putCopy } from '../record/copy';
 import { MOST } from '../record/limits';
@@ -90,8 +91,7 @@ export function takePerPiece(casting: Casting, partId: string, count: number): v
 /** A seam or a plate joins: taken away where a piece has nothing to join, put in where two are `joined` that were not closed yet. */
 function joinAsNeeded(casting: Casting, joined: boolean): void {
   const joins = joinsOf(casting.parts);
-  if (!joins && (casting.closure?.kind === 'warmPlate' || casting.closure?.kind === 'pipedSeam'))
-    casting.closure = null;
+  if (!joins && casting.closure && joinsRims(casting.closure.kind)) casting.closure = null;
   if (joins === 'halves' && !casting.closure && joined) casting.closure = usualClosing(casting, 'warmPlate');
 }
 
@@ -124,7 +124,7 @@ export function removePart(casting: Casting, partId: string): void {
   casting.parts = casting.parts.filter(({ id }) => id !== partId);
   casting.fill = casting.fill.filter((layer) => layer.partId !== partId);
   casting.finishes = casting.finishes.filter((finish) => !('partId' in finish && finish.partId === partId));
-  if (casting.closure?.kind === 'lid' && casting.closure.partId === partId) casting.closure = null;
+  if (isLid(casting.closure) && casting.closure.partId === partId) casting.closure = null;
   dropMolds(casting);
   dropUnused(casting);
   joinAsNeeded(casting, false);

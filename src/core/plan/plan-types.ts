@@ -12,7 +12,8 @@ import type { MoldResult } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
 import type { Allergen, MeltingWay, Place, School } from '../record/choices';
 import type { Keeping } from '../matter/filling';
-import type { Casting, Closure, Coat, Part } from '../record/casting';
+import type { Casting, Coat, Part } from '../record/casting';
+import type { Closure } from '../record/closing';
 import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
 

@@ -1,4 +1,5 @@
 import { isPainted, isTurned } from '../record/method';
+import { CLOSING_ROWS, isCap, isLid, isOnPlate } from '../record/closing';
 import { BOWL_MATTER } from '../matter/bowl-material';
 import { SOFT_BELOW } from '../chill/chill-answers';
 import { chocolateOf, meltOf } from '../record/references';
@@ -6,7 +7,7 @@ import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
-import { RESTS_S, USUAL_PLATE_C } from './remedy';
+import { RESTS_S } from './remedy';
 import type { CastingPlan, Problem, Remedy } from './plan-types';
 
 /** From here on a job is called long for one evening, s. Working rule. */
@@ -51,9 +52,9 @@ function closeProblems({ close, parts, casting }: Planned): Problem[] {
   const closed = closedPart(casting, parts);
   const { closure, spare, plate } = close;
   const about = { station: 'close' as const, partId: closed.part.id };
-  if (closure.kind === 'lid' && closure.partId === closed.part.id)
+  if (isLid(closure) && closure.partId === closed.part.id)
     return [{ ...about, key: 'lidOnItself', values: { name: closed.part.name } }];
-  if (closure.kind === 'cap' && spare && spare.value < 0) {
+  if (isCap(closure) && spare && spare.value < 0) {
     const values = { headspace: closure.thicknessM + spare.value, cap: closure.thicknessM };
     return [
       {
@@ -64,14 +65,14 @@ function closeProblems({ close, parts, casting }: Planned): Problem[] {
       },
     ];
   }
-  if (closure.kind !== 'warmPlate' || !plate) return [];
+  if (!isOnPlate(closure) || !plate) return [];
   if (plate.lost.value <= 0)
     return [
       {
         ...about,
         key: 'coldPlate',
         values: { plateC: closure.plateC },
-        remedy: { key: 'plateAt', plateC: USUAL_PLATE_C },
+        remedy: { key: 'plateAt', plateC: CLOSING_ROWS.warmPlate.numbers.plateC.usual },
       },
     ];
   const most = MOST_LOST * closed.cavity.depthM;
@@ -252,8 +253,7 @@ function fillProblems({ fill, coat, parts, part, closure }: Planned): Problem[] 
     return [{ key: 'noRoomInside', station: 'fill', values: {}, remedy: { key: 'emptyFill' } }];
   if (fill.closes) return [];
   const over = fill.layers.reduce((sum, layer) => sum + layer.leftOver.value, 0);
-  const onTop =
-    closure?.kind === 'cap' ? 'cap' : closure?.kind === 'lid' ? 'lid' : otherHalf(part, parts) ? 'half' : 'nothing';
+  const onTop = isCap(closure) ? 'cap' : isLid(closure) ? 'lid' : otherHalf(part, parts) ? 'half' : 'nothing';
   return [{ key: 'fillTooHigh', station: 'fill', values: { over, onTop }, remedy: { key: 'fitFill' } }];
 }
 

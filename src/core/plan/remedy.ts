@@ -3,6 +3,7 @@ import { depthCurve } from '../cavity/depth-curve';
 import { amountOf } from '../fill/fill';
 import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
+import { isOnPlate } from '../record/closing';
 import { copyOf } from '../record/copy';
 import { restFirst, setIn, stayFor } from '../record/sets';
 import { partOf } from '../record/references';
@@ -12,9 +13,6 @@ import type { CastingPlan, Remedy } from './plan-types';
 
 /** Tempered work in a rigid mold rests so long in the room before the cold, s. Common practice, no source. */
 export const RESTS_S = 20 * 60;
-
-/** A plate that melts a rim in a few seconds, °C. Working rule. */
-export const USUAL_PLATE_C = 45;
 
 /** What a remedy changes: the casting, the part that the note is about, and the plan it stands in. */
 interface Mended {
@@ -67,10 +65,10 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
     casting.fill = casting.fill.filter((layer) => layer.partId !== part.id);
   },
   plateAt: ({ casting }, { plateC }) => {
-    if (casting.closure?.kind === 'warmPlate') casting.closure.plateC = plateC;
+    if (isOnPlate(casting.closure)) casting.closure.plateC = plateC;
   },
   onPlateFor: ({ casting }, { seconds }) => {
-    if (casting.closure?.kind === 'warmPlate') casting.closure.seconds = seconds;
+    if (isOnPlate(casting.closure)) casting.closure.seconds = seconds;
   },
   coverRest: ({ part }) => {
     part.coveredRest = true;

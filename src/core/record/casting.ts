@@ -12,6 +12,7 @@ import {
   THINNERS,
   WAYS_UP,
 } from './choices';
+import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure, type ClosureKind } from './closing';
 import { fillsLevel, isClamped, METHODS } from './method';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
@@ -129,21 +130,23 @@ export const FillAmountSchema = z.discriminatedUnion('by', [
 
 const LayerSchema = z.object({ id, partId: id, fillingId: id, amount: FillAmountSchema });
 
-const closing = { meltId: id, sets: z.array(SetSchema).check(z.maxLength(6)) };
+/** How a piece is closed, and with which melt: what the row of each way says. */
+const ClosureSchema = z.discriminatedUnion(
+  'kind',
+  CLOSURES.map(closureSchema) as [ReturnType<typeof closureSchema>],
+) as unknown as z.ZodMiniType<Closure>;
 
-/** How a piece is closed, and with which melt. */
-const ClosureSchema = z.discriminatedUnion('kind', [
-  /** Rims melted flat on a warm plate, for so many seconds, and joined. */
-  z.object({ ...closing, kind: z.literal('warmPlate'), plateC: within('plateC'), seconds: within('plateSeconds') }),
-  /** A line of chocolate piped round the rim, so wide. */
-  z.object({ ...closing, kind: z.literal('pipedSeam'), lineM: within('lineM') }),
-  /** A cap cast on the filled cavity, from the edge inward, so thick. */
-  z.object({ ...closing, kind: z.literal('cap'), thicknessM: within('capM') }),
-  /** A lid of its own, glued on with a line. */
-  z.object({ ...closing, kind: z.literal('lid'), partId: id, lineM: within('lineM') }),
-  /** A hole that it was filled through, closed with a plug. */
-  z.object({ ...closing, kind: z.literal('plug'), holeM: within('holeM'), thicknessM: within('capM') }),
-]);
+function closureSchema(kind: ClosureKind) {
+  const numbers = Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)]));
+  const lid = CLOSING_ROWS[kind].needs === 'lid' ? { partId: id } : {};
+  return z.object({
+    kind: z.literal(kind),
+    meltId: id,
+    sets: z.array(SetSchema).check(z.maxLength(6)),
+    ...numbers,
+    ...lid,
+  });
+}
 
 const finishing = { id, name, sets: z.array(SetSchema).check(z.maxLength(6)) };
 
@@ -221,7 +224,6 @@ export type Melt = z.infer<typeof MeltSchema>;
 export type Part = z.infer<typeof PartSchema>;
 export type Coat = z.infer<typeof CoatSchema>;
 export type Layer = z.infer<typeof LayerSchema>;
-export type Closure = z.infer<typeof ClosureSchema>;
 export type Finish = z.infer<typeof FinishSchema>;
 export type FillAmount = z.infer<typeof FillAmountSchema>;
 export type SpareRule = z.infer<typeof SpareRuleSchema>;

@@ -7,10 +7,6 @@ export const hasRim = ({ role }: { readonly role: PartRole }): boolean => role =
 /** Which of several alike in a piece take the filling. */
 export const FILLED_PARTS = ['one', 'all'] as const;
 
-/** How a piece is closed. */
-export const CLOSURES = ['warmPlate', 'pipedSeam', 'cap', 'lid', 'plug'] as const;
-export type ClosureKind = (typeof CLOSURES)[number];
-
 export const PLACES = ['fridge', 'freezer', 'room'] as const;
 export type Place = (typeof PLACES)[number];
 

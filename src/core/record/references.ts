@@ -1,4 +1,5 @@
 import type { Casting, Coat, Filling, Melt, Part } from './casting';
+import { isLid } from './closing';
 import type { Chocolate, Tint } from './chocolate';
 import type { BowlRecord } from './kitchen';
 import { asMelted, marbled, tintAmounts, tintAsChocolate } from './melted';
@@ -35,7 +36,7 @@ export function brokenReference(casting: Casting): string | undefined {
     }
   }
   if (casting.closure && !has(casting.melts, casting.closure.meltId)) return 'closure.meltId';
-  if (casting.closure?.kind === 'lid' && !has(casting.parts, casting.closure.partId)) return 'closure.partId';
+  if (isLid(casting.closure) && !has(casting.parts, casting.closure.partId)) return 'closure.partId';
   for (const [i, finish] of casting.finishes.entries()) {
     if ('meltId' in finish && !has(casting.melts, finish.meltId)) return `finishes.${i}.meltId`;
     if ('partId' in finish && finish.partId !== undefined && !has(casting.parts, finish.partId))

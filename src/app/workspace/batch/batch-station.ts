@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting, SpareRule } from '../../../core/record/casting';
 import { dueSeconds, localTime } from '../../../core/record/due';
 import { LIMITS } from '../../../core/record/limits';
@@ -19,7 +20,7 @@ import { ScalePanel } from './scale-panel';
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, MomentField, Estimate, Figure, Pick, ScalePanel],
+  imports: [AmountField, Estimate, Figure, MomentField, NzButtonComponent, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Answer } from '../../../core/quantity/answer';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { Notices } from '../../state/notices';
@@ -19,7 +20,7 @@ import { shoppingCsv } from './shopping-csv';
 @Component({
   selector: 'ks-batch-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure],
+  imports: [Figure, NzButtonComponent],
   templateUrl: './batch-view.html',
   styleUrl: './batch-view.less',
 })

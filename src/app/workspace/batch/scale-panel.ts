@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { chillNominal } from '../../../core/chill/chill';
 import { draftPlan } from '../../../core/plan/draft';
 import { makingOf, structureOf } from '../../../core/plan/making';
@@ -26,7 +27,7 @@ import { scaledTexts } from '../../wording/scaling';
 @Component({
   selector: 'ks-scale-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Fold],
+  imports: [AmountField, ChoiceList, Fold, NzButtonComponent],
   template: `
     @if (plan(); as p) {
       <ks-fold name="Scale it, or make it otherwise" (turned)="opened.set($event)">
@@ -34,7 +35,9 @@ import { scaledTexts } from '../../wording/scaling';
           <div class="fields">
             <p class="links">
               @for (factor of factors; track factor.name) {
-                <button type="button" class="link small" (click)="times(factor.by)">{{ factor.name }}</button>
+                <button nz-button nzType="link" type="button" class="small" (click)="times(factor.by)">
+                  {{ factor.name }}
+                </button>
               }
             </p>
             <ks-amount-field
@@ -60,7 +63,7 @@ import { scaledTexts } from '../../wording/scaling';
                 <li>{{ line }}</li>
               }
             </ul>
-            <button type="button" class="ant-btn" (click)="take()">Make it so</button>
+            <button nz-button type="button" (click)="take()">Make it so</button>
           }
         }
       </ks-fold>

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Kitchen } from '../../../core/record/kitchen';
 import { PLACES, type Place } from '../../../core/record/choices';
 import { placeOf, restFirst, restsOf, setIn, stayFor } from '../../../core/record/sets';
@@ -23,7 +24,7 @@ type Degrees = 'roomC' | 'fridgeC' | 'freezerC';
 @Component({
   selector: 'ks-chill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Estimate, Figure, Pick, RouterLink],
+  imports: [AmountField, Estimate, Figure, NzButtonComponent, Pick, RouterLink],
   templateUrl: './chill-station.html',
   styleUrl: '../station.less',
 })

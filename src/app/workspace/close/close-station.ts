@@ -1,8 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { closedPart } from '../../../core/plan/draft';
 import { joinsOf, usualClosing } from '../../../core/plan/closing';
-import type { Closure } from '../../../core/record/casting';
-import { hasRim, PLACES, type ClosureKind, type Place } from '../../../core/record/choices';
+import { hasRim, PLACES, type Place } from '../../../core/record/choices';
+import {
+  CLOSING_ROWS,
+  CLOSURES,
+  closesFilled,
+  closingNumber,
+  closingNumbers,
+  isLid,
+  type ClosingNumber,
+  type Closure,
+  type ClosureKind,
+} from '../../../core/record/closing';
 import { LIMITS } from '../../../core/record/limits';
 import { meltFrom, dropUnused, sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
@@ -14,7 +24,7 @@ import { Fold } from '../../ui/fold';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList, type Option } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
-import { CLOSURE_NAMES, REPAIRS, closingSteps } from '../../wording/closing';
+import { REPAIRS, closingSteps, closingWords } from '../../wording/closing';
 import { PLACE_NAMES } from '../../wording/names';
 
 const OPEN = 'open';
@@ -43,16 +53,11 @@ export class CloseStation {
     const plan = this.plan();
     if (!plan) return [];
     const joins = joinsOf(plan.casting.parts);
-    const kinds: Choice[] = [
-      OPEN,
-      ...(joins ? (['warmPlate', 'pipedSeam'] as const) : []),
-      ...(joins === 'halves' ? [] : (['cap'] as const)),
-      ...(this.lids().length > 0 ? (['lid'] as const) : []),
-      'plug',
-    ];
+    const able = { rims: !!joins, cavity: joins !== 'halves', lid: this.lids().length > 0, nothing: true };
+    const kinds: Choice[] = [OPEN, ...CLOSURES.filter((kind) => able[CLOSING_ROWS[kind].needs])];
     // A record from elsewhere may be closed in a way that its parts do not suggest.
     if (plan.closure && !kinds.includes(plan.closure.kind)) kinds.push(plan.closure.kind);
-    return kinds.map((value) => ({ value, name: value === OPEN ? 'left open' : CLOSURE_NAMES[value] }));
+    return kinds.map((value) => ({ value, name: value === OPEN ? 'left open' : closingWords(value).name }));
   });
   protected readonly kind = computed<Choice>(() => this.plan()?.closure?.kind ?? OPEN);
   protected readonly lids = computed(() =>
@@ -60,9 +65,30 @@ export class CloseStation {
       .filter(({ part }, i) => i > 0 && hasRim(part))
       .map(({ part: { id, name } }) => ({ value: id, name })),
   );
-  protected readonly closed = computed(() => {
+  /** Whether it takes chocolate. */
+  protected readonly adds = computed(() => {
+    const closure = this.plan()?.closure;
+    return !!closure && CLOSING_ROWS[closure.kind].adds !== 'nothing';
+  });
+  /** The part that is its lid, where there is one to choose from. */
+  protected readonly lid = computed(() => {
+    const closure = this.plan()?.closure ?? null;
+    return isLid(closure) && this.lids().length > 0 ? closure.partId : undefined;
+  });
+  protected readonly numbers = computed(() => {
+    const closure = this.plan()?.closure;
+    if (!closure) return [];
+    return closingNumbers(closure.kind).map(([key, { limit }]) => ({
+      key,
+      label: closingWords(closure.kind).fields[key] ?? '',
+      value: closingNumber(closure, key) ?? 0,
+      limit: LIMITS[limit],
+    }));
+  });
+  /** The fill that it closes, where it closes one. */
+  protected readonly closedFill = computed(() => {
     const plan = this.plan();
-    return plan && closedPart(plan.casting, plan.parts);
+    return plan && closesFilled(plan.closure) ? closedPart(plan.casting, plan.parts).fill : undefined;
   });
   protected readonly source = computed(() => {
     const plan = this.plan();
@@ -91,11 +117,11 @@ export class CloseStation {
     });
   }
 
-  protected setNumber(key: 'plateC' | 'seconds' | 'lineM' | 'thicknessM' | 'holeM', value: number): void {
+  protected setNumber(key: ClosingNumber, value: number): void {
     this.change(
       'closing',
       (closure) => {
-        if (key in closure) Object.assign(closure, { [key]: value });
+        if (closingNumber(closure, key) !== undefined) Object.assign(closure, { [key]: value });
       },
       key,
     );
@@ -103,7 +129,7 @@ export class CloseStation {
 
   protected setLid(partId: string): void {
     this.change('lid', (closure) => {
-      if (closure.kind === 'lid') closure.partId = partId;
+      if (isLid(closure)) closure.partId = partId;
     });
   }
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { FLUIDITY_CLASSES, nearestClass, type FluidityClass } from '../../../core/matter/chocolate';
 import type { Casting, Coat } from '../../../core/record/casting';
 import { COAT_AREAS, PLACES, WAYS_UP, type CoatArea, type Place, type WayUp } from '../../../core/record/choices';
@@ -44,7 +45,17 @@ type Count = (typeof COUNTS)[number];
 @Component({
   selector: 'ks-coat-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Estimate, Figure, MissingPart, Pick, RouterLink, WeighedShellPanel],
+  imports: [
+    AmountField,
+    ChoiceList,
+    Estimate,
+    Figure,
+    MissingPart,
+    NzButtonComponent,
+    Pick,
+    RouterLink,
+    WeighedShellPanel,
+  ],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
 })

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { takeWeighed, type WeighedOutcome } from '../../../core/plan/weighed-shell';
 import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
@@ -12,7 +13,7 @@ import { weighedText } from '../../wording/weighed';
 @Component({
   selector: 'ks-weighed-shell',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField],
+  imports: [AmountField, NzButtonComponent],
   template: `
     <h3>Weighed a shell?</h3>
     @if (plan(); as p) {
@@ -28,7 +29,7 @@ import { weighedText } from '../../wording/weighed';
     <p class="plain" role="status">{{ said() }}</p>
     @if (outcome(); as o) {
       @if (o.ok) {
-        <button type="button" class="ant-btn" (click)="take()">Take it over</button>
+        <button nz-button type="button" (click)="take()">Take it over</button>
       }
     }
   `,

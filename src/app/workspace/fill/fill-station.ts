@@ -2,6 +2,7 @@ import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideArrowUp, LucideGripVertical, LucideTrash2 } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { heaps, type LayerAnswer } from '../../../core/fill/fill';
 import { FILLING_MATTER } from '../../../core/matter/filling';
 import { otherHalf } from '../../../core/plan/draft';
@@ -20,6 +21,7 @@ import { Pick } from '../../ui/pick';
 import { KEEPING_TEXTS } from '../../wording/closing';
 import { text } from '../../wording/format';
 import { ALLERGEN_NAMES, listed } from '../../wording/names';
+import { Tool } from '../../ui/tool';
 
 const STEP_IN_M = 0.003;
 /** A layer to begin with, where there is room for it: a teaspoon. */
@@ -38,11 +40,13 @@ type AskedBy = 'amount' | 'share' | 'line';
     CdkDropList,
     ChoiceList,
     Figure,
-    Pick,
-    RouterLink,
     LucideArrowUp,
     LucideGripVertical,
     LucideTrash2,
+    NzButtonComponent,
+    Pick,
+    RouterLink,
+    Tool,
   ],
   templateUrl: './fill-station.html',
   styleUrls: ['../station.less', './fill-station.less'],

@@ -1,24 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucidePause, LucidePlay } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { clockText, phaseText, speedText } from '../../wording/film';
 import { text } from '../../wording/format';
 import { PICTURES_A_SECOND, ShellFilm } from './shell-film';
+import { Tool } from '../../ui/tool';
 
 /** Plays the film of the shell and moves through it by hand. */
 @Component({
   selector: 'ks-film-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucidePause, LucidePlay],
+  imports: [LucidePause, LucidePlay, NzButtonComponent, Tool],
   template: `
     @if (film.frame(); as frame) {
       <div class="row">
         <button
+          nz-button
           type="button"
-          class="ant-btn play"
+          class="play"
           (click)="film.toggle()"
-          [attr.aria-label]="film.playing() ? 'Pause' : 'Play'"
+          [ksTool]="film.playing() ? 'Pause' : 'Play'"
         >
           @if (film.playing()) {
             <svg lucidePause size="16" aria-hidden="true"></svg>
@@ -37,7 +40,7 @@ import { PICTURES_A_SECOND, ShellFilm } from './shell-film';
           [attr.aria-valuetext]="clock() + ', ' + phase()"
         />
         <output>{{ clock() }}</output>
-        <button type="button" class="link" (click)="film.close()">Back to the result</button>
+        <button nz-button nzType="link" type="button" (click)="film.close()">Back to the result</button>
       </div>
       <p>
         <strong>{{ phase() }}</strong>{{ frame.flows ? ', still running' : '' }}. Rim {{ length(frame.readings.rimM) }},

@@ -1,17 +1,18 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { LucidePlay } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { ShellFilm } from './shell-film';
 
 /** Opens the film of the shell, on the section itself. */
 @Component({
   selector: 'ks-film-button',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucidePlay],
+  imports: [LucidePlay, NzButtonComponent],
   template: `
     @if (film.failed()) {
       <span role="status">The computation gave no answer; nothing is lost. Try again in a moment.</span>
     }
-    <button type="button" class="ant-btn" (click)="open()" [disabled]="film.waiting()">
+    <button nz-button type="button" (click)="open()" [disabled]="film.waiting()">
       <svg lucidePlay size="15" aria-hidden="true"></svg>
       {{ film.waiting() ? 'Working out the film…' : 'Watch it run and set' }}
     </button>

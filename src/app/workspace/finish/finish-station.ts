@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting, Finish } from '../../../core/record/casting';
 import { LIMITS, MOST } from '../../../core/record/limits';
 import { dropUnused, meltFrom, sourceKey } from '../../../core/record/melting';
@@ -14,6 +15,7 @@ import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { FINISH_NAMES, FINISH_TEXTS } from '../../wording/closing';
+import { Tool } from '../../ui/tool';
 
 const KINDS = Object.keys(FINISH_NAMES) as Finish['kind'][];
 /** What is stuck on: a part that is cast, or something of the pantry; told apart by a letter before the id. */
@@ -24,7 +26,7 @@ const OF_PANTRY = 'f:';
 @Component({
   selector: 'ks-finish-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, LucideTrash2],
+  imports: [AmountField, ChoiceList, Figure, LucideTrash2, NzButtonComponent, Tool],
   templateUrl: './finish-station.html',
   styleUrls: ['../station.less', './finish-station.less'],
 })

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting } from '../../../core/record/casting';
 import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
@@ -10,12 +11,13 @@ import { UndoRedo } from '../../ui/undo-redo';
 import { StartTime } from '../../state/start-time';
 import { nameProblem, tidyName } from '../../wording/naming';
 import { dueText, startText } from '../../wording/times';
+import { Tool } from '../../ui/tool';
 
 /** The casting's name, pieces and due date, what can be done with it, and whether it is saved. */
 @Component({
   selector: 'ks-casting-header',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideCopy, LucideDownload, LucideTrash2, Once, RouterLink, UndoRedo],
+  imports: [LucideCopy, LucideDownload, LucideTrash2, NzButtonComponent, Once, RouterLink, Tool, UndoRedo],
   templateUrl: './casting-header.html',
   styleUrl: './casting-header.less',
 })

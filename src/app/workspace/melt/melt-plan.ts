@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { planSchool, workingBy } from '../../../core/melt/schools';
 import { madeOf, schoolsFor } from '../../../core/plan/melts';
 import type { MeltingWay, School } from '../../../core/record/choices';
@@ -24,7 +25,7 @@ const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = {
 @Component({
   selector: 'ks-melt-plan',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, Figure, RouterLink, TemperatureChart],
+  imports: [ChoiceList, Figure, NzButtonComponent, RouterLink, TemperatureChart],
   templateUrl: './melt-plan.html',
   styleUrl: './melt-plan.less',
 })

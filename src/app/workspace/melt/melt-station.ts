@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { BOWL_MATTER } from '../../../core/matter/bowl-material';
 import { nearestClass } from '../../../core/matter/chocolate';
 import { workingBy } from '../../../core/melt/schools';
@@ -44,7 +45,7 @@ const UNSEEN_M = 5e-6;
 @Component({
   selector: 'ks-melt-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Estimate, Figure],
+  imports: [AmountField, ChoiceList, Estimate, Figure, NzButtonComponent],
   templateUrl: './melt-station.html',
   styleUrl: '../station.less',
 })

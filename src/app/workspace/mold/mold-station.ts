@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
 import { mugRoomM } from '../../../core/mold/mold';
@@ -29,7 +30,7 @@ import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes
 @Component({
   selector: 'ks-mold-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, PartList, Pick, RouterLink, ShapeFields],
+  imports: [AmountField, ChoiceList, Figure, NzButtonComponent, PartList, Pick, RouterLink, ShapeFields],
   templateUrl: './mold-station.html',
   styleUrl: '../station.less',
 })

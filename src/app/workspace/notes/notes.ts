@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { seenFrom } from '../../../core/plan/draft';
 import { applyRemedy } from '../../../core/plan/remedy';
 import { problemId } from '../../../core/plan/remedy-effect';
@@ -14,13 +15,15 @@ import type { Problem } from '../../../core/plan/plan-types';
 @Component({
   selector: 'ks-notes',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzButtonComponent],
   template: `
     <div aria-live="polite">
       @if (late(); as note) {
         <section>
           <h3>{{ note.head }}</h3>
           <p>
-            {{ note.body }} <button type="button" class="link" (click)="time.putOff()">{{ note.action }}</button>
+            {{ note.body }}
+            <button nz-button nzType="link" type="button" (click)="time.putOff()">{{ note.action }}</button>
           </p>
         </section>
       }
@@ -35,7 +38,7 @@ import type { Problem } from '../../../core/plan/plan-types';
           <p>
             {{ note.body }}
             @if (note.problem.remedy && note.action) {
-              <button type="button" class="link" (click)="take(note.problem)">{{ note.action }}</button>
+              <button nz-button nzType="link" type="button" (click)="take(note.problem)">{{ note.action }}</button>
               @if (note.effect) {
                 <span class="effect">{{ note.effect }}</span>
               }

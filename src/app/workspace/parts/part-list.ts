@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { addPart, removePart, takePerPiece, type PartKind } from '../../../core/plan/parts';
 import type { PartRole } from '../../../core/record/choices';
 import { MOST } from '../../../core/record/limits';
@@ -8,6 +9,7 @@ import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
 import { LONGEST_NAME, tidyName } from '../../wording/naming';
 import { coatShades } from '../section/coat-shades';
+import { Tool } from '../../ui/tool';
 
 const PER_PIECE = { dimension: 'count', low: 1, high: 24 } as const;
 const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
@@ -20,13 +22,15 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
 @Component({
   selector: 'ks-part-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, LucideTrash2],
+  imports: [AmountField, LucideTrash2, NzButtonComponent, Tool],
   template: `
     @if (plan(); as p) {
       @if (!listed()) {
         <p class="plain">
           A piece is {{ alike() }}.
-          <button type="button" class="link small" (click)="asked.set(true)">More parts or colours</button>
+          <button nz-button nzType="link" type="button" class="small" (click)="asked.set(true)">
+            More parts or colours
+          </button>
         </p>
       } @else {
         <ul aria-label="Parts of a piece">
@@ -40,10 +44,11 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
               </button>
               @if (rows().length > 1) {
                 <button
+                  nz-button
+                  nzType="text"
                   type="button"
-                  class="icon"
                   (click)="remove(row.id)"
-                  [attr.aria-label]="'Take ' + row.name + ' out'"
+                  [ksTool]="'Take ' + row.name + ' out'"
                 >
                   <svg lucideTrash2 [size]="17" aria-hidden="true"></svg>
                 </button>
@@ -74,10 +79,12 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
         @if (mayAdd()) {
           <p class="links">
             @if (p.part.role === 'shell' && p.part.perPiece > 1) {
-              <button type="button" class="link small" (click)="add('secondHalf')">Two halves of two colours</button>
+              <button nz-button nzType="link" type="button" class="small" (click)="add('secondHalf')">
+                Two halves of two colours
+              </button>
             }
             @for (role of roles; track role) {
-              <button type="button" class="link small" (click)="add(role)">
+              <button nz-button nzType="link" type="button" class="small" (click)="add(role)">
                 Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}
               </button>
             }

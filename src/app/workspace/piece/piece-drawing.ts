@@ -8,7 +8,7 @@ import { Units } from '../../state/units';
 import { boxSize } from '../../ui/box-size';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { Figure } from '../../ui/figure';
-import { CLOSING_LABELS, FINISH_NAMES } from '../../wording/closing';
+import { closingWords, FINISH_NAMES } from '../../wording/closing';
 import { text } from '../../wording/format';
 import { sizeText } from '../../wording/shapes';
 import type { Spot } from '../section/cut';
@@ -18,6 +18,7 @@ import { rulerTicks, rulerUnit } from '../section/ruler';
 import { fillOf, StreakPatterns } from '../section/streak-patterns';
 import { pieceGeometry, type PieceMargin } from './piece-geometry';
 import type { PlanDraft } from '../../../core/plan/plan-types';
+import { isCap } from '../../../core/record/closing';
 
 /** What a line of lettering says, and what it points at. */
 interface Label {
@@ -111,7 +112,7 @@ export class PieceDrawing {
       plan.close && geometry.closingAt
         ? [
             {
-              name: CLOSING_LABELS[plan.close.closure.kind],
+              name: closingWords(plan.close.closure.kind).label,
               answer: plan.close.plate?.lost ?? plan.close.mass,
               at: geometry.closingAt,
             },
@@ -142,8 +143,8 @@ export class PieceDrawing {
       .join(', ')}.`;
   });
   protected readonly capM = computed(() => {
-    const closure = this.plan()?.closure;
-    return closure?.kind === 'cap' ? closure.thicknessM : 0;
+    const closure = this.plan()?.closure ?? null;
+    return isCap(closure) ? closure.thicknessM : 0;
   });
   protected readonly capText = computed(() => text(this.capM(), 'length', this.units.system()));
   private dragFrom = 0;
@@ -177,7 +178,7 @@ export class PieceDrawing {
     this.store.edit(
       'cap',
       (casting) => {
-        if (casting.closure?.kind === 'cap') casting.closure.thicknessM = thicknessM;
+        if (isCap(casting.closure)) casting.closure.thicknessM = thicknessM;
       },
       `cap ${move.gesture}`,
     );

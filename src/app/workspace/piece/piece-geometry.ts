@@ -9,6 +9,7 @@ import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
 import { closed, cutThrough, outline, type Cut, type Place, type Spot } from '../section/cut';
 import type { PlanDraft } from '../../../core/plan/plan-types';
+import { isCap } from '../../../core/record/closing';
 
 /** Inner edge of a cap: what lies toward the filling. */
 export interface CapEdge {
@@ -93,7 +94,7 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   const axisX = (margin.left + width - margin.right) / 2;
   const groundY = margin.top + (height - margin.top - margin.bottom + (tallM + onTopM) * pxPerM) / 2;
   const placeOf = placing(axisX, groundY, pxPerM);
-  const capM = plan.closure?.kind === 'cap' ? plan.closure.thicknessM : undefined;
+  const capM = isCap(plan.closure) ? plan.closure.thicknessM : undefined;
   const parts = piece.placed.map((placed) => drawn(placed, placeOf(placed), pxPerM, capM));
   const top = placeOf(piece.top);
   return {

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { map, timer } from 'rxjs';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { amountForLevel } from '../../../core/fill/fill';
 import { closedPartId } from '../../../core/plan/draft';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
+import { isCap } from '../../../core/record/closing';
 import { CastingStore } from '../../state/casting-store';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
@@ -32,7 +34,17 @@ const STEP_M = 0.0001;
 @Component({
   selector: 'ks-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DragHandle, Figure, FillPatterns, FilmBar, FilmButton, FilmDrawing, MissingPart, StreakPatterns],
+  imports: [
+    DragHandle,
+    Figure,
+    FillPatterns,
+    FilmBar,
+    FilmButton,
+    FilmDrawing,
+    MissingPart,
+    NzButtonComponent,
+    StreakPatterns,
+  ],
   templateUrl: './section.html',
   styleUrl: './section.less',
 })
@@ -62,7 +74,7 @@ export class Section {
   /** The cap that closes what is drawn, with the colour of its chocolate. */
   protected readonly cap = computed(() => {
     const plan = this.plan();
-    if (!plan || plan.closure?.kind !== 'cap' || plan.coat.body || closedPartId(plan.casting) !== plan.part.id)
+    if (!plan || !isCap(plan.closure) || plan.coat.body || closedPartId(plan.casting) !== plan.part.id)
       return undefined;
     return {
       thicknessM: Math.min(plan.closure.thicknessM, plan.fill.headspace.value),

@@ -3,7 +3,7 @@ import { onScale, scaleStepKg } from '../../../core/quantity/on-scale';
 import type { UnitSystem } from '../../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { weighedName } from '../../wording/coats';
-import { CLOSURE_MASS_NAMES } from '../../wording/closing';
+import { closingWords } from '../../wording/closing';
 import type { CastingPlan } from '../../../core/plan/plan-types';
 
 /** What a line of a weigh-out goes into. */
@@ -38,7 +38,7 @@ export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutT
     const further: WeighOutRow[] = [
       {
         use: 'closing' as const,
-        name: plan.closure ? CLOSURE_MASS_NAMES[plan.closure.kind] : '',
+        name: plan.closure ? closingWords(plan.closure.kind).mass : '',
         perPartKg: none,
         perRoundKg: melt.closingPerRoundKg,
         jobKg: melt.closing.value,
