@@ -4,6 +4,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   ElementRef,
+  afterRenderEffect,
   computed,
   effect,
   inject,
@@ -25,6 +26,8 @@ import { TWELVE_HOURS, fieldExample, fieldReading, fieldText } from '../wording/
 
 const DAY_MINUTES = 24 * 60;
 const STEP_MINUTES = 15;
+/** Days that a key walks in the calendar. */
+const WALKS: Readonly<Partial<Record<string, number>>> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 };
 
 let fields = 0;
 
@@ -68,6 +71,8 @@ export class MomentField {
       return `Give a date${this.withTime() ? ' and a time' : ''} from 2000 to 2199, such as ${fieldExample(this.withTime())}; the last one stays.`;
     return this.hint();
   });
+  private readonly month = viewChild<ElementRef<HTMLElement>>('month');
+  private readonly picker = viewChild<unknown>('picker');
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   /** The day that a year left out, or a time alone, is reckoned from. */
   private readonly standing = computed(() => this.value() || localDay(new Date()));
@@ -81,6 +86,15 @@ export class MomentField {
       const field = this.field();
       const undone = this.store.undoneCount();
       untracked(() => this.refresh(value, field, undone));
+    });
+    // The day it stands at has the keys, once the calendar is there and has been told of it.
+    afterRenderEffect(() => {
+      if (this.picker())
+        setTimeout(() =>
+          this.days()
+            .find((day) => day.ariaPressed === 'true')
+            ?.focus(),
+        );
     });
   }
 
@@ -148,6 +162,29 @@ export class MomentField {
     this.take(moved);
     box.value = this.text();
     box.setSelectionRange(onTime ? box.value.length : 0, onTime ? box.value.length : 0);
+  }
+
+  protected dayName(date: Date): string {
+    return fieldText(localDay(date));
+  }
+
+  /** Whether the field stands at a day. */
+  protected stands(date: Date): boolean {
+    return this.value().startsWith(localDay(date));
+  }
+
+  /** From day to day of the month that is shown. */
+  protected walk(event: KeyboardEvent): void {
+    const days = this.days();
+    const at = days.findIndex((day) => day === event.target);
+    const by = WALKS[event.key];
+    if (at < 0 || by === undefined) return;
+    event.preventDefault();
+    days[Math.min(days.length - 1, Math.max(0, at + by))].focus();
+  }
+
+  private days(): HTMLElement[] {
+    return [...(this.month()?.nativeElement.querySelectorAll<HTMLElement>('td button') ?? [])];
   }
 
   protected pick(date: Date | null): void {
