@@ -11,6 +11,7 @@ import { Gone } from '../ui/gone';
 import { PageHeader } from '../ui/page-header';
 import { Pick } from '../ui/pick';
 import { UndoRedo } from '../ui/undo-redo';
+import { ShareBar } from '../ui/share-bar';
 import { foundText, goalText } from '../wording/compare';
 import { text, unbroken } from '../wording/format';
 import { CompareSide } from './compare-side';
@@ -22,7 +23,7 @@ type GoalKey = (typeof GOALS)[number];
 @Component({
   selector: 'ks-find-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, CompareSide, Gone, NzButtonComponent, PageHeader, Pick, UndoRedo],
+  imports: [AmountField, CompareSide, Gone, NzButtonComponent, PageHeader, Pick, ShareBar, UndoRedo],
   templateUrl: './find-page.html',
   styleUrls: ['./compare-page.less', './find-page.less'],
 })

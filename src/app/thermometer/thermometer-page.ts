@@ -21,6 +21,8 @@ import { Gone } from '../ui/gone';
 import { PageHeader } from '../ui/page-header';
 import { TemperatureChart } from '../ui/temperature-chart';
 import { UndoRedo } from '../ui/undo-redo';
+import { FileDrop } from '../ui/file-drop';
+import { FileField } from '../ui/file-field';
 import { amountProblemText } from '../wording/fields';
 import { text } from '../wording/format';
 import { adviceText, chartBands, logProblemText, logRefusedText } from '../wording/melting';
@@ -37,7 +39,7 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 @Component({
   selector: 'ks-thermometer-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Gone, NzButtonComponent, PageHeader, TemperatureChart, TemperTest, UndoRedo],
+  imports: [FileDrop, FileField, Gone, NzButtonComponent, PageHeader, TemperatureChart, TemperTest, UndoRedo],
   templateUrl: './thermometer-page.html',
   styleUrl: './thermometer-page.less',
 })
@@ -205,15 +207,10 @@ export class ThermometerPage {
     });
   }
 
-  protected look(event: Event): void {
-    const box = event.target as HTMLInputElement;
-    const file = box.files?.[0];
-    if (!file) return;
+  protected look(file: File): void {
     this.found.set(undefined);
     this.reading.set(file.name);
     this.files.next(file);
-    // The same file may be chosen again after it was mended.
-    box.value = '';
   }
 
   protected cancel(): void {

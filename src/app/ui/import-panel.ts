@@ -1,58 +1,63 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, inject, input, model, output, signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { LARGEST_FILE, type BadRecord, type FileReading } from '../../data/record-file';
+import { FileDrop } from './file-drop';
+import { FileField } from './file-field';
+import { ShareBar } from './share-bar';
 import { badRecordText, fileProblemText, type FileNoun } from '../wording/files';
 
 /** A file is read for so long between two pictures of the page, ms. */
 const READS_FOR_MS = 12;
 
-/** Takes records from a file: says what is in it, names what is bad, and hands on only what the user takes. */
+/** Takes records from a file that is chosen or dropped on the page: says what is in it, names what is bad, and hands on only what the user takes. */
 @Component({
   selector: 'ks-import-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent],
+  imports: [FileDrop, FileField, NzButtonComponent, ShareBar],
   template: `
-    <section aria-label="Import">
-      <label for="import-file">A file exported from Kilnstone (.json)</label>
-      <input id="import-file" type="file" accept=".json,application/json" (change)="look($event)" />
-      @if (share() !== undefined) {
-        <p role="status">
-          Reading “{{ fileName() }}”…
-          <progress [value]="share()" max="1" [attr.aria-label]="'Reading ' + fileName()"></progress>
-          <button nz-button nzType="link" type="button" (click)="stop()">Stop</button>
-        </p>
-      }
-      @if (reading(); as r) {
-        <div role="alert">
-          @if (r.ok) {
-            <p>
-              <strong>{{ r.records.length }} {{ r.records.length === 1 ? noun() : noun() + 's' }}</strong> can be taken
-              from “{{ fileName() }}”{{ r.bad.length ? '; ' + r.bad.length + ' cannot.' : '.' }}
-            </p>
-          } @else {
-            <p>
-              <strong>{{ problem() }}</strong> Nothing was changed.
-            </p>
-          }
-          @if (r.bad.length) {
-            <ul>
-              @for (bad of r.bad.slice(0, 5); track bad.position) {
-                <li>{{ badText(bad) }}</li>
-              }
-              @if (r.bad.length > 5) {
-                <li>and {{ r.bad.length - 5 }} more</li>
-              }
-            </ul>
-          }
-        </div>
-        @if (r.ok) {
-          <button nz-button nzType="primary" type="button" (click)="take(r.records)">
-            {{ r.bad.length ? 'Take the good ones' : 'Take them' }}
-          </button>
+    <ks-file-drop (dropped)="look($event)" />
+    @if (open()) {
+      <section aria-label="Import">
+        <ks-file-field name="import-file" label="A file exported from Kilnstone (.json)" (chosen)="look($event)" />
+        @if (share() !== undefined) {
+          <p role="status">
+            Reading “{{ fileName() }}”…
+            <ks-share-bar [share]="share() ?? 0" [label]="'Reading ' + fileName()" />
+            <button nz-button nzType="link" type="button" (click)="stop()">Stop</button>
+          </p>
         }
-      }
-      <button nz-button nzType="text" type="button" (click)="closed.emit()">Close</button>
-    </section>
+        @if (reading(); as r) {
+          <div role="alert">
+            @if (r.ok) {
+              <p>
+                <strong>{{ r.records.length }} {{ r.records.length === 1 ? noun() : noun() + 's' }}</strong> can be
+                taken from “{{ fileName() }}”{{ r.bad.length ? '; ' + r.bad.length + ' cannot.' : '.' }}
+              </p>
+            } @else {
+              <p>
+                <strong>{{ problem() }}</strong> Nothing was changed.
+              </p>
+            }
+            @if (r.bad.length) {
+              <ul>
+                @for (bad of r.bad.slice(0, 5); track bad.position) {
+                  <li>{{ badText(bad) }}</li>
+                }
+                @if (r.bad.length > 5) {
+                  <li>and {{ r.bad.length - 5 }} more</li>
+                }
+              </ul>
+            }
+          </div>
+          @if (r.ok) {
+            <button nz-button nzType="primary" type="button" (click)="take(r.records)">
+              {{ r.bad.length ? 'Take the good ones' : 'Take them' }}
+            </button>
+          }
+        }
+        <button nz-button nzType="text" type="button" (click)="close()">Close</button>
+      </section>
+    }
   `,
   styles: `
     section {
@@ -63,9 +68,6 @@ const READS_FOR_MS = 12;
       gap: 10px;
       justify-items: start;
       border-radius: 8px;
-    }
-    label {
-      font-weight: 600;
     }
     ul {
       margin: 6px 0 0;
@@ -79,7 +81,7 @@ export class ImportPanel<T> {
   /** Reads a file's text in steps, yielding the share that is done; never throws. */
   readonly read = input.required<(text: string) => Generator<number, FileReading<T>>>();
   readonly taken = output<readonly T[]>();
-  readonly closed = output<void>();
+  readonly open = model.required<boolean>();
   protected readonly reading = signal<FileReading<T> | undefined>(undefined);
   protected readonly fileName = signal('');
   /** How much of a file is read that is being read. */
@@ -91,9 +93,8 @@ export class ImportPanel<T> {
     inject(DestroyRef).onDestroy(() => this.asked++);
   }
 
-  protected async look(event: Event): Promise<void> {
-    const file = (event.target as HTMLInputElement).files?.[0];
-    if (!file) return;
+  protected async look(file: File): Promise<void> {
+    this.open.set(true);
     const asked = ++this.asked;
     this.reading.set(undefined);
     this.fileName.set(file.name);
@@ -121,6 +122,12 @@ export class ImportPanel<T> {
   protected stop(): void {
     this.asked++;
     this.share.set(undefined);
+  }
+
+  protected close(): void {
+    this.stop();
+    this.reading.set(undefined);
+    this.open.set(false);
   }
 
   protected take(records: readonly T[]): void {
