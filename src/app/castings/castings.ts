@@ -12,6 +12,7 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import type { Casting } from '../../core/record/casting';
 import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
@@ -34,7 +35,15 @@ import { SmallSection } from './small-section';
 @Component({
   selector: 'ks-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, NzButtonComponent, ReactiveFormsModule, RecordTools, RouterLink, SmallSection],
+  imports: [
+    ImportPanel,
+    NzButtonComponent,
+    NzInputDirective,
+    ReactiveFormsModule,
+    RecordTools,
+    RouterLink,
+    SmallSection,
+  ],
   templateUrl: './castings.html',
   styleUrl: './castings.less',
 })

@@ -23,6 +23,7 @@ import { text } from '../wording/format';
 import { BOWL_NAMES, KITCHEN_NAMES } from '../wording/names';
 import { LONGEST_NAME, tidyName } from '../wording/naming';
 import { Tool } from '../ui/tool';
+import { TextField } from '../ui/text-field';
 
 type Measure = 'roomC' | 'humidity' | 'fridgeC' | 'freezerC' | 'microwaveW';
 type Test = NonNullable<StoredKitchen['microwaveTest']>;
@@ -32,7 +33,7 @@ const FIRST_TEST: Test = { kg: 0.2, seconds: 90, endC: 38 };
 @Component({
   selector: 'ks-kitchen-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, Pick, Tool, UndoRedo],
+  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, Pick, TextField, Tool, UndoRedo],
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.less',
 })

@@ -3,6 +3,7 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { LucideX } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import { cavityOf } from '../../core/cavity/cavity';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { CavityShape } from '../../core/cavity/shape';
@@ -33,7 +34,17 @@ type Way = 'water' | 'ruler';
 @Component({
   selector: 'ks-measure-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Gone, LucideX, NzButtonComponent, PageHeader, Pick, ReactiveFormsModule, Tool],
+  imports: [
+    AmountField,
+    Gone,
+    LucideX,
+    NzButtonComponent,
+    NzInputDirective,
+    PageHeader,
+    Pick,
+    ReactiveFormsModule,
+    Tool,
+  ],
   templateUrl: './measure-page.html',
   styleUrl: './measure-page.less',
 })

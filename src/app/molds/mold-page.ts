@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import { cavityOf } from '../../core/cavity/cavity';
 import { reshaped } from '../../core/cavity/reshape';
 import type { CavityShape, ShapeKind, TurnedPoint } from '../../core/cavity/shape';
@@ -27,6 +28,7 @@ import { LONGEST_NAME, tidyName } from '../wording/naming';
 import { CARE_NAMES, SHAPE_NAMES } from '../wording/shapes';
 import { CompositionFields } from './composition-fields';
 import { MoldSheet } from './mold-sheet';
+import { TextField } from '../ui/text-field';
 
 /** What its numbers are called where a change of them is undone. */
 const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'weight of the empty mold' } as const;
@@ -44,10 +46,12 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
     Gone,
     MoldSheet,
     NzButtonComponent,
+    NzInputDirective,
     ProfileEditor,
     RecordHeader,
     RouterLink,
     ShapeFields,
+    TextField,
     Ticks,
   ],
   templateUrl: './mold-page.html',

@@ -14,6 +14,7 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import type { ShapeKind } from '../../core/cavity/shape';
 import type { LibraryMold } from '../../core/record/mold';
 import { cavityCount } from '../../core/record/mold-cavities';
@@ -36,7 +37,16 @@ const NEXT_MS = 60;
 @Component({
   selector: 'ks-molds',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, ImportPanel, MoldCardDrawing, NzButtonComponent, ReactiveFormsModule, RecordTools, RouterLink],
+  imports: [
+    ChoiceList,
+    ImportPanel,
+    MoldCardDrawing,
+    NzButtonComponent,
+    NzInputDirective,
+    ReactiveFormsModule,
+    RecordTools,
+    RouterLink,
+  ],
   templateUrl: './molds.html',
   styleUrl: './molds.less',
 })

@@ -28,6 +28,7 @@ import { text } from '../wording/format';
 import { BAND_NAMES, bandProblemText } from '../wording/melting';
 import { ALLERGEN_NAMES, FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
 import { BandLadder } from './band-ladder';
+import { TextField } from '../ui/text-field';
 
 const OWN_VALUES = 'own';
 type Runs = FluidityClass | typeof OWN_VALUES;
@@ -36,7 +37,7 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, MomentField, NzButtonComponent, RouterLink, Ticks],
+  imports: [AmountField, BandLadder, ChoiceList, MomentField, NzButtonComponent, RouterLink, TextField, Ticks],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })

@@ -19,6 +19,7 @@ import { KEEPING_TEXTS } from '../wording/closing';
 import { text } from '../wording/format';
 import { ALLERGEN_NAMES, FILLING_NAMES, listed } from '../wording/names';
 import { Tool } from '../ui/tool';
+import { TextField } from '../ui/text-field';
 
 const MOST_INGREDIENTS = 12;
 const OTHER = 'other';
@@ -27,7 +28,7 @@ const OTHER = 'other';
 @Component({
   selector: 'ks-filling-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, MomentField, NzButtonComponent, Ticks, Tool],
+  imports: [AmountField, ChoiceList, LucideX, MomentField, NzButtonComponent, TextField, Ticks, Tool],
   templateUrl: './filling-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

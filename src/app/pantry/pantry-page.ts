@@ -3,6 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import { nearestClass } from '../../core/matter/chocolate';
 import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
 import type { PantryFilling } from '../../core/record/filling';
@@ -20,7 +21,7 @@ import { bestBeforeText, packText } from '../wording/pantry';
 @Component({
   selector: 'ks-pantry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, NzButtonComponent, ReactiveFormsModule, RecordTools, RouterLink],
+  imports: [ImportPanel, NzButtonComponent, NzInputDirective, ReactiveFormsModule, RecordTools, RouterLink],
   templateUrl: './pantry-page.html',
   styleUrl: './pantry-page.less',
 })

@@ -14,6 +14,7 @@ import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { text } from '../wording/format';
 import { Tool } from '../ui/tool';
+import { TextField } from '../ui/text-field';
 
 const WATER = 'water';
 type Base = ColourBase | typeof WATER;
@@ -27,7 +28,7 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
 @Component({
   selector: 'ks-tint-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, FormsModule, LucideX, NzButtonComponent, NzCheckboxComponent, Tool],
+  imports: [AmountField, ChoiceList, FormsModule, LucideX, NzButtonComponent, NzCheckboxComponent, TextField, Tool],
   templateUrl: './tint-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { Subject, from, map, of, switchMap, takeUntil, timer, type Observable } from 'rxjs';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import { adviseBy } from '../../core/melt/thermometer-advice';
 import { THERMOMETER_C, readReadings, withReading, writeReadings, type Readings } from '../../core/melt/thermometer';
 import { madeOf } from '../../core/plan/melts';
@@ -39,7 +40,17 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
 @Component({
   selector: 'ks-thermometer-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FileDrop, FileField, Gone, NzButtonComponent, PageHeader, TemperatureChart, TemperTest, UndoRedo],
+  imports: [
+    FileDrop,
+    FileField,
+    Gone,
+    NzButtonComponent,
+    NzInputDirective,
+    PageHeader,
+    TemperatureChart,
+    TemperTest,
+    UndoRedo,
+  ],
   templateUrl: './thermometer-page.html',
   styleUrl: './thermometer-page.less',
 })

@@ -15,6 +15,7 @@ import {
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import type { Dimension } from '../../core/quantity/answer';
 import { displayUnit, editableText } from '../../core/quantity/display-unit';
 import {
@@ -45,12 +46,12 @@ let fields = 0;
 @Component({
   selector: 'ks-amount-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent, ReactiveFormsModule],
+  imports: [NzButtonComponent, NzInputDirective, ReactiveFormsModule],
   template: `
     <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
     <div class="line">
       <input
-        class="ant-input"
+        nz-input
         #box
         [id]="id"
         [formControl]="control"
@@ -59,7 +60,7 @@ let fields = 0;
         [attr.inputmode]="whole() ? 'numeric' : 'text'"
         [attr.aria-invalid]="problem() ? true : null"
         [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
-        [class.wrong]="problem()"
+        [nzStatus]="problem() ? 'error' : ''"
         (focus)="focused.set(true)"
         (blur)="leave()"
         (keydown.enter)="leave()"

@@ -18,6 +18,7 @@ import { FormsModule } from '@angular/forms';
 import { LucideCalendarDays } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzDatePickerComponent } from 'ng-zorro-antd/date-picker';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import { Tool } from './tool';
 import { movedBy } from '../../core/record/typed-moment';
 import { CastingStore } from '../state/casting-store';
@@ -38,7 +39,16 @@ let fields = 0;
 @Component({
   selector: 'ks-moment-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [A11yModule, FormsModule, LucideCalendarDays, NzButtonComponent, NzDatePickerComponent, OverlayModule, Tool],
+  imports: [
+    A11yModule,
+    FormsModule,
+    LucideCalendarDays,
+    NzButtonComponent,
+    NzDatePickerComponent,
+    NzInputDirective,
+    OverlayModule,
+    Tool,
+  ],
   templateUrl: './moment-field.html',
   styleUrls: ['./amount-field.less', './moment-field.less'],
 })

@@ -12,6 +12,7 @@ import {
 import { FormsModule } from '@angular/forms';
 import { scaleLinear } from 'd3-scale';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzInputDirective } from 'ng-zorro-antd/input';
 import { TURNED_LIMITS, checkPoints } from '../../core/cavity/check-shape';
 import type { TurnedPoint } from '../../core/cavity/shape';
 import { Units } from '../state/units';
@@ -33,7 +34,7 @@ const GRID_M = 0.0005;
 @Component({
   selector: 'ks-profile-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DragHandle, Fold, FormsModule, NzButtonComponent],
+  imports: [AmountField, DragHandle, Fold, FormsModule, NzButtonComponent, NzInputDirective],
   templateUrl: './profile-editor.html',
   styleUrl: './profile-editor.less',
 })

@@ -10,6 +10,7 @@ import { AmountField } from '../../ui/amount-field';
 import { LONGEST_NAME, tidyName } from '../../wording/naming';
 import { coatShades } from '../section/coat-shades';
 import { Tool } from '../../ui/tool';
+import { TextField } from '../../ui/text-field';
 
 const PER_PIECE = { dimension: 'count', low: 1, high: 24 } as const;
 const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
@@ -22,7 +23,7 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
 @Component({
   selector: 'ks-part-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, LucideTrash2, NzButtonComponent, Tool],
+  imports: [AmountField, LucideTrash2, NzButtonComponent, TextField, Tool],
   template: `
     @if (plan(); as p) {
       @if (!listed()) {
@@ -57,15 +58,7 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
           }
         </ul>
         <div class="pair">
-          <label class="text"
-            >Name
-            <input
-              class="ant-input"
-              [value]="p.part.name"
-              maxlength="120"
-              (change)="rename($any($event.target).value)"
-              autocomplete="off"
-          /></label>
+          <ks-text-field label="Name" [value]="p.part.name" (entered)="rename($event)" />
           <ks-amount-field
             label="In a piece"
             [field]="p.casting.id + p.part.id + ' per piece'"

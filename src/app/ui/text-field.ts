@@ -1,0 +1,34 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { NzInputDirective } from 'ng-zorro-antd/input';
+import { LONGEST_NAME } from '../wording/naming';
+
+let fields = 0;
+
+/** A field for a few words, read when it is left. */
+@Component({
+  selector: 'ks-text-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzInputDirective],
+  template: `
+    <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
+    <input
+      nz-input
+      #box
+      [id]="id"
+      [value]="value()"
+      [maxlength]="longest()"
+      autocomplete="off"
+      (change)="entered.emit(box.value)"
+    />
+  `,
+  styleUrl: './amount-field.less',
+})
+export class TextField {
+  readonly label = input.required<string>();
+  readonly value = input.required<string>();
+  readonly longest = input(LONGEST_NAME);
+  /** The label is not shown, where the place says what it is. */
+  readonly bare = input(false);
+  readonly entered = output<string>();
+  protected readonly id = `text-${++fields}`;
+}
