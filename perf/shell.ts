@@ -1,7 +1,7 @@
 import { cavityOf } from '../src/core/cavity/cavity';
 import { trayHeat } from '../src/core/matter/mold-material';
 import { WORKING_RULES } from '../src/core/matter/working-rules';
-import { searchWays } from '../src/core/plan/aim-search';
+import { searchWays } from '../src/core/study/aim-search';
 import { makingOf } from '../src/core/plan/making';
 import { simulateMaking, simulateRange } from '../src/core/plan/simulate';
 import type { WayUp } from '../src/core/record/choices';

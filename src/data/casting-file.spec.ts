@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readWhole } from '../testing/read-whole';
-import { simulatedPlan } from '../core/plan/remedy-effect';
+import { simulatedPlan } from '../core/study/remedy-effect';
 import { readCasting } from '../core/record/read-casting';
 import { arbitraryCasting } from '../testing/arbitrary-casting';
 import { readCastingFile, writeCastingFile } from './casting-file';

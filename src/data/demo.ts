@@ -1,6 +1,6 @@
 import { nextSaturday, format } from 'date-fns';
 import type { Mold } from '../core/record/mold';
-import { partsOfMold } from '../core/plan/parts';
+import { partsOfMold } from '../core/edit/parts';
 import { SHIPPED_MOLDS } from './mold-library';
 import { CASTING_SCHEMA_VERSION, type Casting, type Coat, type Filling, type Melt } from '../core/record/casting';
 import type { Kitchen } from '../core/record/kitchen';

@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { BehaviorSubject, Observable, Subject } from 'rxjs';
 import type { Making } from '../core/plan/making';
-import type { RemedyEffects } from '../core/plan/remedy-effect';
+import type { RemedyEffects } from '../core/study/remedy-effect';
 import type { Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
 import type { PlanWork } from './plan-work';

@@ -1,5 +1,5 @@
 import type { Making } from '../core/plan/making';
-import { remedyEffects, type RemedyEffects } from '../core/plan/remedy-effect';
+import { remedyEffects, type RemedyEffects } from '../core/study/remedy-effect';
 import { workOut, workOutRange, type Worked } from '../core/plan/worked';
 import type { Casting } from '../core/record/casting';
 

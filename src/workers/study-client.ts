@@ -1,8 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { AimGoal, FoundWay } from '../core/plan/aim-search';
+import type { AimGoal, FoundWay } from '../core/study/aim-search';
 import type { Making } from '../core/plan/making';
-import type { Comparison, Way } from '../core/plan/ways';
-import type { WeighedOutcome } from '../core/plan/weighed-shell';
+import type { Comparison, Way } from '../core/study/ways';
+import type { WeighedOutcome } from '../core/study/weighed-shell';
 import type { Casting } from '../core/record/casting';
 import type { ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';

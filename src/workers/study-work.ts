@@ -1,9 +1,9 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
-import { searchWays, type AimGoal, type FoundWay } from '../core/plan/aim-search';
+import { searchWays, type AimGoal, type FoundWay } from '../core/study/aim-search';
 import { make, type Making } from '../core/plan/making';
 import { shellInputOf } from '../core/plan/simulate';
-import { compareWays, type Comparison, type Way } from '../core/plan/ways';
-import { weighedShell, type WeighedOutcome } from '../core/plan/weighed-shell';
+import { compareWays, type Comparison, type Way } from '../core/study/ways';
+import { weighedShell, type WeighedOutcome } from '../core/study/weighed-shell';
 import type { Casting } from '../core/record/casting';
 import { recordShell, type ShellFrame } from '../core/shell/recording';
 import type { Simulated } from '../core/shell/simulated';

@@ -1,6 +1,6 @@
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
-import { PIECE_KINDS } from '../../core/plan/piece-kinds';
+import { PIECE_KINDS } from '../../core/edit/piece-kinds';
 import { readCasting } from '../../core/record/read-casting';
 import { Bench, closeWorkers, openDemo, until } from '../../testing/bench';
 import type { CastingStore } from '../state/casting-store';

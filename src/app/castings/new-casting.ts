@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, un
 import { FormsModule } from '@angular/forms';
 import { NzRadioModule } from 'ng-zorro-antd/radio';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { PIECE_KINDS } from '../../core/plan/piece-kinds';
+import { PIECE_KINDS } from '../../core/edit/piece-kinds';
 import { LIMITS } from '../../core/record/limits';
 import { CastingsActions } from '../state/castings-actions';
 import { Kitchens } from '../state/kitchens';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { PieceKind } from '../../core/plan/piece-kinds';
+import type { PieceKind } from '../../core/edit/piece-kinds';
 
 /** What is filled, what is drawn on it as lines, and what stands beside it; in a square of 48. */
 interface Drawing {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { madeThisWay, waysFor, type Comparison, type Way } from '../../core/plan/ways';
+import { madeThisWay, waysFor, type Comparison, type Way } from '../../core/study/ways';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Study } from '../state/study';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { ComparedSide } from '../../core/plan/ways';
+import type { ComparedSide } from '../../core/study/ways';
 import { Units } from '../state/units';
 import { Figure } from '../ui/figure';
 import { text } from '../wording/format';

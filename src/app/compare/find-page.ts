@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/plan/aim-search';
+import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/study/aim-search';
 import { LIMITS } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';

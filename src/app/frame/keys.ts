@@ -1,7 +1,7 @@
 import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Part } from '../../core/record/casting';
-import { addCoat, keepCoatsAsMade, removeCoat } from '../../core/plan/remedy';
+import { addCoat, keepCoatsAsMade, removeCoat } from '../../core/edit/remedy';
 import { CastingStore } from '../state/casting-store';
 import { OpenPart } from '../state/open-part';
 import { PlanService } from '../state/plan-service';

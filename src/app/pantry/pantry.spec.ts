@@ -141,7 +141,7 @@ describe('a chocolate', () => {
     const bench = await Bench.of(EntryPage, { id: 'quarry' });
     await bench.type('In stock', '1 lb');
     await bench.type('A pack costs, €', '5,25');
-    await bench.type('Lot', 'Q-200');
+    await bench.enter('Lot', 'Q-200');
     await bench.enter('Best before', '31 Jan 2027');
     bench.all<HTMLInputElement>('fieldset input')[0].click();
     expect(chocolate('quarry')).toMatchObject({

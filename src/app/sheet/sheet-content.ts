@@ -1,6 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
 import { layersOf, workOrder } from '../../core/plan/batch-input';
-import { joinsOf } from '../../core/plan/closing';
+import { joinsOf } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { isCap } from '../../core/record/closing';

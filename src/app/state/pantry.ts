@@ -6,7 +6,8 @@ import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record
 import { castingChocolate, castingTint } from '../../core/record/copies';
 import { putCopy } from '../../core/record/copy';
 import type { PantryFilling } from '../../core/record/filling';
-import { dropUnusedCopies, hasRoomFor, type MeltSource } from '../../core/record/melting';
+import { dropUnusedCopies } from '../../core/edit/melting';
+import { hasRoomFor, type MeltSource } from '../../core/record/melting';
 import { readPantryEntry } from '../../core/record/read-pantry';
 import { writePantryFile } from '../../data/pantry-file';
 import { shippedPantry } from '../../data/pantry-shipped';

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { problemId } from '../../core/plan/remedy-effect';
+import { problemId } from '../../core/study/remedy-effect';
 import { closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import type { CastingStore } from './casting-store';
 import { PlanService } from './plan-service';

@@ -5,7 +5,7 @@ import { chillNominal, type ChillResult } from '../../core/chill/chill';
 import { draftPlan, seenFrom } from '../../core/plan/draft';
 import { makingOf, type Making } from '../../core/plan/making';
 import { finishPlan } from '../../core/plan/plan';
-import type { RemedyEffects } from '../../core/plan/remedy-effect';
+import type { RemedyEffects } from '../../core/study/remedy-effect';
 import type { Worked } from '../../core/plan/worked';
 import type { Casting } from '../../core/record/casting';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';

@@ -1,8 +1,8 @@
 import { DestroyRef, Injectable, inject } from '@angular/core';
-import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
+import type { AimGoal, FoundWay } from '../../core/study/aim-search';
 import { makingOf } from '../../core/plan/making';
-import type { Comparison, Way } from '../../core/plan/ways';
-import type { WeighedOutcome } from '../../core/plan/weighed-shell';
+import type { Comparison, Way } from '../../core/study/ways';
+import type { WeighedOutcome } from '../../core/study/weighed-shell';
 import type { ShellFrame } from '../../core/shell/recording';
 import { StudyClient } from '../../workers/study-client';
 import { PlanService } from './plan-service';

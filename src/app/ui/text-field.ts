@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, input, output, viewChild } from '@angular/core';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import { LONGEST_NAME } from '../wording/naming';
 
@@ -11,17 +11,10 @@ let fields = 0;
   imports: [NzInputDirective],
   template: `
     <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
-    <input
-      nz-input
-      #box
-      [id]="id"
-      [value]="value()"
-      [maxlength]="longest()"
-      autocomplete="off"
-      (change)="entered.emit(box.value)"
-    />
+    <input nz-input #box [id]="id" [value]="value()" [maxlength]="longest()" autocomplete="off" (change)="leave()" />
   `,
   styleUrl: './amount-field.less',
+  host: { '(window:beforeunload)': 'leave()' },
 })
 export class TextField {
   readonly label = input.required<string>();
@@ -31,4 +24,11 @@ export class TextField {
   readonly bare = input(false);
   readonly entered = output<string>();
   protected readonly id = `text-${++fields}`;
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+
+  /** Left, or about to be gone with the page. */
+  protected leave(): void {
+    const text = this.box().nativeElement.value;
+    if (text !== this.value()) this.entered.emit(text);
+  }
 }

@@ -1,4 +1,4 @@
-import { compareWays, WAYS, type Way } from '../../core/plan/ways';
+import { compareWays, WAYS, type Way } from '../../core/study/ways';
 import { demoCastings } from '../../data/demo';
 import { verdictText, wayName } from './compare';
 import { weighedText } from './weighed';

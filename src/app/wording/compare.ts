@@ -1,5 +1,5 @@
-import type { AimGoal, FoundWay } from '../../core/plan/aim-search';
-import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/plan/ways';
+import type { AimGoal, FoundWay } from '../../core/study/aim-search';
+import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/study/ways';
 import type { UnitSystem } from '../../core/quantity/units';
 import { isChilled, tippedOut } from '../../core/record/method';
 import { placeOf } from '../../core/record/sets';

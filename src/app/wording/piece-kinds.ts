@@ -1,4 +1,4 @@
-import type { PieceKind } from '../../core/plan/piece-kinds';
+import type { PieceKind } from '../../core/edit/piece-kinds';
 
 /** What a kind of piece is called, what a casting of it is named until it gets a name, and what its mold's two measures are. */
 interface PieceKindWording {

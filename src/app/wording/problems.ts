@@ -1,5 +1,5 @@
 import { WILL_NOT_SET_BELOW } from '../../core/chill/set-coats';
-import type { RemedyEffect } from '../../core/plan/remedy-effect';
+import type { RemedyEffect } from '../../core/study/remedy-effect';
 import type { Dimension } from '../../core/quantity/answer';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';

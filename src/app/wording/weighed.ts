@@ -1,4 +1,4 @@
-import type { WeighedOutcome } from '../../core/plan/weighed-shell';
+import type { WeighedOutcome } from '../../core/study/weighed-shell';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 

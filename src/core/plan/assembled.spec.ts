@@ -4,9 +4,9 @@ import { SHIPPED_MOLDS } from '../../data/mold-library';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import type { Casting } from '../record/casting';
 import { assembled, outsideLine, type AssembledPiece } from './assembled';
-import { usualClosing } from './closing';
+import { usualClosing } from '../edit/closing';
 import { draftPlan } from './draft';
-import { addPart, castIn } from './parts';
+import { addPart, castIn } from '../edit/parts';
 
 const NOW = new Date('2026-10-12T08:00:00Z');
 const demo = (id: string): Casting => demoCastings(NOW).find((casting) => casting.id === id) ?? demoCastings(NOW)[0];

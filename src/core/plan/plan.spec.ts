@@ -3,12 +3,12 @@ import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import { planned, plannedInFull } from '../../testing/planned';
 import type { Casting } from '../record/casting';
-import { restFirst, setIn } from '../record/sets';
+import { restFirst, setIn } from '../edit/sets';
 import { readCasting } from '../record/read-casting';
 import { seenFrom } from './draft';
 import { larderNeeds } from './larder';
-import { addCoat, applyRemedy, removeCoat } from './remedy';
-import { remedyEffect, simulatedPlan } from './remedy-effect';
+import { addCoat, applyRemedy, removeCoat } from '../edit/remedy';
+import { remedyEffect, simulatedPlan } from '../study/remedy-effect';
 import type { Problem } from './plan-types';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');

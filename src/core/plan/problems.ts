@@ -7,7 +7,7 @@ import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
-import { RESTS_S } from './remedy';
+import { RESTS_S } from '../record/sets';
 import type { CastingPlan, Problem, Remedy } from './plan-types';
 
 /** From here on a job is called long for one evening, s. Working rule. */

@@ -3,9 +3,9 @@ import { SHIPPED_MOLDS } from '../../data/mold-library';
 import { planned } from '../../testing/planned';
 import { shopping } from '../batch/shopping';
 import type { Casting } from '../record/casting';
-import { pourFrom } from '../record/melting';
+import { pourFrom } from '../edit/melting';
 import { larderNeeds } from './larder';
-import { castIn } from './parts';
+import { castIn } from '../edit/parts';
 import { changesInKind } from './scale';
 
 const supper = (id = 'demo-bombs'): Casting =>

@@ -7,7 +7,8 @@ import { simulateShell } from '../shell/shell';
 import type { Simulated } from '../shell/simulated';
 import { draftPlan } from './draft';
 import { make, makingOf, structureOf, type Making } from './making';
-import { makeBy, methodsFor } from './methods';
+import { makeBy } from '../edit/methods';
+import { methodsFor } from './methods';
 import { SHELL_SAMPLE, shellInputOf, simulateMaking, simulateRange } from './simulate';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');

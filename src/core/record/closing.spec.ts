@@ -1,6 +1,6 @@
 import { demoCastings } from '../../data/demo';
 import { closeStation } from '../close/close';
-import { usualClosing } from '../plan/closing';
+import { usualClosing } from '../edit/closing';
 import { CastingSchema } from './casting';
 import {
   CLOSING_ROWS,

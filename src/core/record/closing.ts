@@ -1,4 +1,4 @@
-import type { Place } from './choices';
+import { hasRim, type PartRole, type Place } from './choices';
 import type { LIMITS } from './limits';
 
 /** A number that a closing has of its own: the limit it is held to, and what it is usually begun with, SI. */
@@ -113,3 +113,12 @@ export const closingNumber = (closure: Closure, name: string): number | undefine
 /** The numbers of a way of closing, by name, in the order they are asked for. */
 export const closingNumbers = (kind: ClosureKind): readonly (readonly [ClosingNumber, ClosingNumberRow])[] =>
   Object.entries(rowOf(kind).numbers) as [ClosingNumber, ClosingNumberRow][];
+
+/** What a plate or a seam joins in a piece: two halves, or a shell and the base it stands on; undefined where there is nothing to join. */
+export function joinsOf(
+  parts: readonly { readonly role: PartRole; readonly perPiece: number }[],
+): 'halves' | 'base' | undefined {
+  const rims = parts.filter(hasRim).reduce((sum, { perPiece }) => sum + perPiece, 0);
+  if (rims > 1) return 'halves';
+  return rims === 1 && parts.some(({ role }) => role === 'base') ? 'base' : undefined;
+}

@@ -1,4 +1,5 @@
-import { ownSecondsOf, placeOf, restFirst, restsOf, setIn, stayFor } from './sets';
+import { ownSecondsOf, placeOf, restsOf } from './sets';
+import { restFirst, setIn, stayFor } from '../edit/sets';
 import type { Coat } from './casting';
 
 describe('where a coat sets', () => {

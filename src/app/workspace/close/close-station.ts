@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { closedPart } from '../../../core/plan/draft';
-import { joinsOf, usualClosing } from '../../../core/plan/closing';
+import { joinsOf } from '../../../core/record/closing';
+import { usualClosing } from '../../../core/edit/closing';
 import { hasRim, PLACES, type Place } from '../../../core/record/choices';
 import {
   CLOSING_ROWS,
@@ -14,7 +15,8 @@ import {
   type ClosureKind,
 } from '../../../core/record/closing';
 import { LIMITS } from '../../../core/record/limits';
-import { meltFrom, dropUnused, sourceKey } from '../../../core/record/melting';
+import { meltFrom, dropUnused } from '../../../core/edit/melting';
+import { sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';

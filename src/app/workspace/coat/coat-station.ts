@@ -16,10 +16,12 @@ import {
 } from '../../../core/record/method';
 import type { Dimension } from '../../../core/quantity/answer';
 import { LIMITS, type Limit } from '../../../core/record/limits';
-import { pourFrom, sourceKey, streakInto } from '../../../core/record/melting';
+import { pourFrom, streakInto } from '../../../core/edit/melting';
+import { sourceKey } from '../../../core/record/melting';
 import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
-import { makeTogether, methodsFor } from '../../../core/plan/methods';
-import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/plan/remedy';
+import { makeTogether } from '../../../core/edit/methods';
+import { methodsFor } from '../../../core/plan/methods';
+import { addCoat, keepCoatsAsMade, removeCoat } from '../../../core/edit/remedy';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
 import { OpenPart } from '../../state/open-part';

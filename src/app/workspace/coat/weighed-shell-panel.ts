@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { takeWeighed, type WeighedOutcome } from '../../../core/plan/weighed-shell';
+import { takeWeighed } from '../../../core/edit/weighed';
+import { type WeighedOutcome } from '../../../core/study/weighed-shell';
 import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';

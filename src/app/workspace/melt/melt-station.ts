@@ -5,9 +5,9 @@ import { nearestClass } from '../../../core/matter/chocolate';
 import { workingBy } from '../../../core/melt/schools';
 import { thinnerKg } from '../../../core/matter/thinning';
 import { inBowl, madeOf, schoolsFor } from '../../../core/plan/melts';
-import { workingEffect } from '../../../core/plan/working-effect';
+import { workingEffect } from '../../../core/study/working-effect';
 import type { Casting, Melt } from '../../../core/record/casting';
-import { turnInto } from '../../../core/record/melting';
+import { turnInto } from '../../../core/edit/melting';
 import {
   JACKETS,
   MELTING_WAYS,

@@ -4,7 +4,7 @@ import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
 import { mugRoomM } from '../../../core/mold/mold';
-import { castIn } from '../../../core/plan/parts';
+import { castIn } from '../../../core/edit/parts';
 import { castingMold, moldDiffers } from '../../../core/record/copies';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
 import { careOf } from '../../../core/record/mold-care';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { seenFrom } from '../../../core/plan/draft';
-import { applyRemedy } from '../../../core/plan/remedy';
-import { problemId } from '../../../core/plan/remedy-effect';
+import { applyRemedy } from '../../../core/edit/remedy';
+import { problemId } from '../../../core/study/remedy-effect';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { StartTime } from '../../state/start-time';

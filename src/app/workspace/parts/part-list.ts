@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { addPart, removePart, takePerPiece, type PartKind } from '../../../core/plan/parts';
+import { addPart, removePart, takePerPiece, type PartKind } from '../../../core/edit/parts';
 import type { PartRole } from '../../../core/record/choices';
 import { MOST } from '../../../core/record/limits';
 import { OpenPart } from '../../state/open-part';

@@ -8,14 +8,15 @@ import { LIMITS } from '../record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
 import { chillNominal } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
-import { draftPlan } from './draft';
-import { makingOf } from './making';
-import { finishPlan } from './plan';
-import { makeBy, methodsFor } from './methods';
-import { keepCoatsAsMade } from './remedy';
-import { simulateMaking } from './simulate';
+import { draftPlan } from '../plan/draft';
+import { makingOf } from '../plan/making';
+import { finishPlan } from '../plan/plan';
+import { makeBy } from '../edit/methods';
+import { methodsFor } from '../plan/methods';
+import { keepCoatsAsMade } from '../edit/remedy';
+import { simulateMaking } from '../plan/simulate';
 import { comparedSide, type ComparedSide } from './ways';
-import type { CastingPlan, PlanDraft } from './plan-types';
+import type { CastingPlan, PlanDraft } from '../plan/plan-types';
 
 /** What a shell is wanted for: a thickness at the rim, to survive unmolding, or to be smashed with a spoon and yet come out whole. */
 export type AimGoal =

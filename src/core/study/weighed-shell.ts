@@ -1,22 +1,17 @@
 import { cassonAt40, stiffened } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import { LIMITS } from '../record/limits';
 import type { Casting } from '../record/casting';
 import { tippedOut } from '../record/method';
 import { copyOf } from '../record/copy';
-import { meltOf, partOf, sharesOf } from '../record/references';
-import { makingOf, type Made, type Making } from './making';
-import { keepCoatsAsMade } from './remedy';
-import { simulateMaking } from './simulate';
-import type { PartDraft } from './plan-types';
+import { partOf } from '../record/references';
+import { makingOf, type Made, type Making } from '../plan/making';
+import { keepCoatsAsMade } from '../edit/remedy';
+import { simulateMaking } from '../plan/simulate';
+import type { PartDraft } from '../plan/plan-types';
+import type { Weighed } from '../edit/weighed';
 
 /** What a weighed shell says of the chocolate or of the hand. */
-export interface WeighedShell {
-  /** Factor on both Casson values where the coats are tipped out, on the dose where they are spooned in. */
-  readonly by: 'stiffness' | 'dose';
-  readonly factor: number;
-  /** How surely it is known then: a factor either way. */
-  readonly within: number;
+export interface WeighedShell extends Weighed {
   readonly before: { readonly massKg: number; readonly rimM: number };
   readonly after: { readonly massKg: number; readonly rimM: number };
 }
@@ -106,29 +101,4 @@ function scaled(making: Making, by: WeighedShell['by'], factor: number): Making 
     };
   });
   return { ...making, coats, wantedRimM: undefined };
-}
-
-/** Takes over what a weighed shell of one of a casting's parts said, on a draft of the casting that may be written to. */
-export function takeWeighed(casting: Casting, partId: string, { by, factor, within: surely }: WeighedShell): void {
-  const { coats } = partOf(casting, partId);
-  const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number =>
-    Math.min(high, Math.max(low, value));
-  if (by === 'dose') {
-    for (const coat of coats) if (!tippedOut(coat.method)) coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
-    return;
-  }
-  const used = new Set(
-    coats.flatMap(({ shares }) =>
-      shares.flatMap(({ meltId }) => sharesOf(casting, meltOf(casting, meltId)).map(({ chocolateId }) => chocolateId)),
-    ),
-  );
-  for (const chocolate of casting.chocolates) {
-    if (!used.has(chocolate.id)) continue;
-    const { yieldPa, viscosityPas } = stiffened(cassonAt40(chocolate.fluidity), factor);
-    chocolate.fluidityWithin = within(surely, LIMITS.fluidityWithin);
-    chocolate.fluidity = {
-      yieldPa: within(yieldPa, LIMITS.yieldPa),
-      viscosityPas: within(viscosityPas, LIMITS.viscosityPas),
-    };
-  }
 }

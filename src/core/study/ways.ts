@@ -3,10 +3,10 @@ import type { Casting, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { setsUpright, tippedOut } from '../record/method';
 import { partOf } from '../record/references';
-import { setIn } from '../record/sets';
-import { keepCoatsAsMade } from './remedy';
+import { setIn } from '../edit/sets';
+import { keepCoatsAsMade } from '../edit/remedy';
 import { simulatedPlan } from './remedy-effect';
-import type { CastingPlan } from './plan-types';
+import type { CastingPlan } from '../plan/plan-types';
 
 /** Ways of making the same piece that are worth holding beside each other. */
 export const WAYS = [

@@ -1,10 +1,11 @@
 import { demoCastings } from '../../data/demo';
 import type { Casting } from '../record/casting';
 import { readCasting } from '../record/read-casting';
-import { draftPlan } from './draft';
-import { makingOf } from './making';
-import { simulateMaking } from './simulate';
-import { takeWeighed, weighedShell, type WeighedShell } from './weighed-shell';
+import { draftPlan } from '../plan/draft';
+import { makingOf } from '../plan/making';
+import { simulateMaking } from '../plan/simulate';
+import { takeWeighed } from '../edit/weighed';
+import { weighedShell, type WeighedShell } from './weighed-shell';
 
 const bombs = (): Casting => demoCastings(new Date('2026-10-12T08:00:00Z'))[0];
 const massOf = (casting: Casting): number => simulateMaking(makingOf(casting)).made.coat.mass.value;

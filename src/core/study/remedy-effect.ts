@@ -1,12 +1,12 @@
 import { chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
-import { draftPlan, seenFrom } from './draft';
-import { makingOf } from './making';
-import { finishPlan } from './plan';
-import { applyRemedy } from './remedy';
-import { simulateMaking } from './simulate';
-import type { CastingPlan, Problem, Remedy } from './plan-types';
+import { draftPlan, seenFrom } from '../plan/draft';
+import { makingOf } from '../plan/making';
+import { finishPlan } from '../plan/plan';
+import { applyRemedy } from '../edit/remedy';
+import { simulateMaking } from '../plan/simulate';
+import type { CastingPlan, Problem, Remedy } from '../plan/plan-types';
 
 /** What a remedy would change in all, for the note that offers it. */
 export interface RemedyEffect {

@@ -1,5 +1,4 @@
-import type { Casting, Part } from '../record/casting';
-import { hasRim } from '../record/choices';
+import type { Casting } from '../record/casting';
 import { CLOSING_ROWS, closingNumbers, type ClosingRow, type Closure, type ClosureKind } from '../record/closing';
 
 /** A way of closing as it is usually begun, by its row; with the melt that closed before, else that of the first part, and the last part as lid. */
@@ -12,11 +11,4 @@ export function usualClosing(casting: Casting, kind: ClosureKind): Closure {
     ...Object.fromEntries(closingNumbers(kind).map(([key, { usual }]) => [key, usual])),
     ...(row.needs === 'lid' ? { partId: casting.parts[casting.parts.length - 1].id } : {}),
   } as Closure;
-}
-
-/** What a plate or a seam joins in a piece: two halves, or a shell and the base it stands on; undefined where there is nothing to join. */
-export function joinsOf(parts: readonly Part[]): 'halves' | 'base' | undefined {
-  const rims = parts.filter(hasRim).reduce((sum, { perPiece }) => sum + perPiece, 0);
-  if (rims > 1) return 'halves';
-  return rims === 1 && parts.some(({ role }) => role === 'base') ? 'base' : undefined;
 }

@@ -5,14 +5,12 @@ import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
 import { isOnPlate } from '../record/closing';
 import { copyOf } from '../record/copy';
-import { restFirst, setIn, stayFor } from '../record/sets';
+import { restFirst, setIn, stayFor } from './sets';
 import { partOf } from '../record/references';
-import { inBowl } from './melts';
+import { RESTS_S } from '../record/sets';
+import { inBowl } from '../plan/melts';
 import { evenLayers } from './methods';
-import type { CastingPlan, Remedy } from './plan-types';
-
-/** Tempered work in a rigid mold rests so long in the room before the cold, s. Common practice, no source. */
-export const RESTS_S = 20 * 60;
+import type { CastingPlan, Remedy } from '../plan/plan-types';
 
 /** What a remedy changes: the casting, the part that the note is about, and the plan it stands in. */
 interface Mended {

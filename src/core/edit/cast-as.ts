@@ -6,15 +6,19 @@ import type { Mold, MoldCavity } from '../record/mold';
 import { USUAL_CARE } from '../record/mold-care';
 import { gridOf, partsPerPiece } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, meltOf } from '../record/references';
-import { placeOf, restFirst } from '../record/sets';
-import { joinsOf, usualClosing } from './closing';
+import { placeOf } from '../record/sets';
+import { restFirst } from './sets';
+import { joinsOf } from '../record/closing';
+import { usualClosing } from './closing';
 import { chillNominal } from '../chill/chill';
-import { draftPlan } from './draft';
-import { makeBy, methodsFor } from './methods';
+import { draftPlan } from '../plan/draft';
+import { makeBy } from './methods';
+import { methodsFor } from '../plan/methods';
 import { partsOfMold } from './parts';
 import { rowOf, type PieceKind, type PieceKindRow } from './piece-kinds';
-import { finishPlan } from './plan';
-import { applyRemedy, RESTS_S } from './remedy';
+import { finishPlan } from '../plan/plan';
+import { applyRemedy } from './remedy';
+import { RESTS_S } from '../record/sets';
 
 /** A mold of a kind by its two measures, m. Its shapes may be none that a cavity can have: `checkShape` tells. */
 export function moldByMeasures(kind: PieceKind, id: string, name: string, a: number, b: number): Mold {

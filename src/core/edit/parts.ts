@@ -3,11 +3,12 @@ import { isLid, joinsRims } from '../record/closing';
 import type { PartRole } from '../record/choices';
 import { copyOf, putCopy } from '../record/copy';
 import { MOST } from '../record/limits';
-import { dropUnused } from '../record/melting';
+import { dropUnused } from './melting';
 import type { Mold } from '../record/mold';
 import { partsPerPiece } from '../record/mold-cavities';
 import { moldById, moldOf } from '../record/references';
-import { joinsOf, usualClosing } from './closing';
+import { joinsOf } from '../record/closing';
+import { usualClosing } from './closing';
 
 /** One kind of part that a mold gives. */
 export interface MoldPart {

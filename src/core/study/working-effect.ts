@@ -1,5 +1,5 @@
 import type { Casting } from '../record/casting';
-import { draftPlan } from './draft';
+import { draftPlan } from '../plan/draft';
 
 /** What working a melt at another temperature does to the rim, m. */
 export interface WorkingEffect {

@@ -4,10 +4,11 @@ import { demoCastings, newCasting } from '../../data/demo';
 import type { Casting } from '../record/casting';
 import { METHODS, fillsLevel, type Method } from '../record/method';
 import { readCasting } from '../record/read-casting';
-import { draftPlan } from './draft';
-import { coatModels, makeBy, makeTogether, methodsFor } from './methods';
+import { draftPlan } from '../plan/draft';
+import { coatModels, methodsFor } from '../plan/methods';
+import { makeBy, makeTogether } from './methods';
 import { addCoat, removeCoat } from './remedy';
-import { simulatedPlan } from './remedy-effect';
+import { simulatedPlan } from '../study/remedy-effect';
 
 function castIn(id: string): Casting {
   const mold = SHIPPED_MOLDS.find((candidate) => candidate.id === id);

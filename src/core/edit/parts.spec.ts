@@ -2,11 +2,12 @@ import { demoCastings, newCasting } from '../../data/demo';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
 import { planned } from '../../testing/planned';
 import type { Casting } from '../record/casting';
-import { meltsInUse, pourFrom, streakInto, turnInto } from '../record/melting';
+import { meltsInUse } from '../record/melting';
+import { pourFrom, streakInto, turnInto } from './melting';
 import { readCasting } from '../record/read-casting';
-import { draftPlan, seenFrom } from './draft';
+import { draftPlan, seenFrom } from '../plan/draft';
 import { addPart, castIn, partsOfMold, removePart } from './parts';
-import { simulatedPlan } from './remedy-effect';
+import { simulatedPlan } from '../study/remedy-effect';
 
 const NOW = new Date('2026-10-12T08:00:00Z');
 const mold = (id: string) => SHIPPED_MOLDS.find((candidate) => candidate.id === id) ?? SHIPPED_MOLDS[0];
