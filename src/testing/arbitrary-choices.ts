@@ -137,15 +137,12 @@ export const melt: fc.Arbitrary<
   }),
 });
 
-export const closure: fc.Arbitrary<Closure> = fc
-  .constantFrom(...CLOSURES)
-  .chain((kind) =>
-    fc
-      .record(Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)])))
-      .map(
-        (numbers) => ({ kind, meltId: 'w', partId: 'p', sets: [...CLOSING_ROWS[kind].sets], ...numbers }) as Closure,
-      ),
-  );
+export const closure: fc.Arbitrary<Closure> = fc.constantFrom(...CLOSURES).chain((kind) =>
+  fc.record(Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)]))).map((numbers) => {
+    const { needs, sets } = CLOSING_ROWS[kind];
+    return { kind, meltId: 'w', sets: [...sets], ...numbers, ...(needs === 'lid' ? { partId: 'p' } : {}) } as Closure;
+  }),
+);
 
 export const finish: fc.Arbitrary<Finish> = fc
   .record({

@@ -11,7 +11,15 @@ let fields = 0;
   imports: [NzInputDirective],
   template: `
     <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
-    <input nz-input #box [id]="id" [value]="value()" [maxlength]="longest()" autocomplete="off" (change)="leave()" />
+    <input
+      nz-input
+      #box
+      [id]="id"
+      [value]="value()"
+      [attr.maxlength]="longest()"
+      autocomplete="off"
+      (change)="leave()"
+    />
   `,
   styleUrl: './amount-field.less',
   host: { '(window:beforeunload)': 'leave()' },
