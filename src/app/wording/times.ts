@@ -30,8 +30,14 @@ function firstPart(): string | undefined {
 
 /** The zone of whoever reads this. */
 export function ownZone(): string {
-  return Intl.DateTimeFormat().resolvedOptions().timeZone;
+  // Asking takes as long as a third of a picture of a drag, and nobody travels so fast.
+  if (!(Math.abs(Date.now() - own.askedAt) < OWN_FOR_MS))
+    own = { zone: Intl.DateTimeFormat().resolvedOptions().timeZone, askedAt: Date.now() };
+  return own.zone;
 }
+
+const OWN_FOR_MS = 10_000;
+let own = { zone: '', askedAt: NaN };
 
 // Making a formatter takes about as long as planning a casting, so each zone's is kept.
 const formatters = new Map<string, Intl.DateTimeFormat>();

@@ -30,7 +30,10 @@ export function dumpedFilm(
   points?: readonly number[],
 ): Float64Array {
   const tapping = Math.min(tappingSeconds, drainSeconds);
-  const tapped: Rheology = { ...flow, yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor };
+  const tapped: Rheology = {
+    yieldPa: flow.yieldPa * WORKING_RULES.tappingYieldFactor,
+    viscosityPas: flow.viscosityPas,
+  };
   const stages: DrainStage[] = [
     { seconds: tapping, flow: tapped },
     { seconds: drainSeconds - tapping, flow },

@@ -65,7 +65,7 @@ export function dwellSkin(input: DwellInput): DwellSkin {
 /** The same over so much that has set, m. */
 function skinOver(input: DwellInput, setThicknessM: number): DwellSkin {
   const longest = input.dwellSeconds <= STANDS_S ? STANDS_S : LONGEST_S;
-  const { thicknessM, wallC, meltC } = curveOf({ ...input, setThicknessM }, longest);
+  const { thicknessM, wallC, meltC } = curveOf(input, setThicknessM, longest);
   // Straight in the root of time, in which a skin grows evenly.
   const at = STEPS * (Math.min(input.dwellSeconds, longest) / longest) ** (1 / STEP_POWER);
   const k = Math.min(STEPS - 1, Math.floor(at));
@@ -85,36 +85,13 @@ interface SkinCurve {
 const kept = new Map<string, SkinCurve>();
 
 /** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
-function curveOf(
-  {
-    kind,
-    fatShare,
-    workingC,
-    material,
-    wallM,
-    setThicknessM,
-    wallC,
-    airC,
-    airH = WORKING_RULES.airFlatSurface,
-  }: DwellInput,
-  longest: number,
-): SkinCurve {
-  const input = {
-    kind,
-    fatShare,
-    workingC,
-    material,
-    wallM,
-    setThicknessM,
-    wallC,
-    airC,
-    airH,
-  };
-  const key = JSON.stringify([input, longest]);
+function curveOf(input: DwellInput, setThicknessM: number, longest: number): SkinCurve {
+  const { kind, fatShare, workingC, material, wallM, wallC, airC, airH = WORKING_RULES.airFlatSurface } = input;
+  const key = `${kind} ${fatShare} ${workingC} ${material} ${wallM} ${setThicknessM} ${wallC} ${airC} ${airH} ${longest}`;
   let curve = kept.get(key);
   if (!curve) {
     if (kept.size >= MOST_KEPT) kept.clear();
-    curve = skinCurve(input, longest);
+    curve = skinCurve({ kind, fatShare, workingC, material, wallM, setThicknessM, wallC, airC, airH }, longest);
     kept.set(key, curve);
   }
   return curve;
