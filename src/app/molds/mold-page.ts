@@ -29,6 +29,7 @@ import { CARE_NAMES, SHAPE_NAMES } from '../wording/shapes';
 import { CompositionFields } from './composition-fields';
 import { MoldSheet } from './mold-sheet';
 import { TextField } from '../ui/text-field';
+import { Pick } from '../ui/pick';
 
 /** What its numbers are called where a change of them is undone. */
 const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'weight of the empty mold' } as const;
@@ -47,6 +48,7 @@ const NUMBER_NAMES = { wallM: 'mold wall', atHand: 'molds at hand', emptyKg: 'we
     MoldSheet,
     NzButtonComponent,
     NzInputDirective,
+    Pick,
     ProfileEditor,
     RecordHeader,
     RouterLink,
@@ -74,6 +76,9 @@ export class MoldPage {
     const cavities = this.mold()?.cavities ?? [];
     return cavities.find((cavity) => cavity.id === this.openCavity()) ?? cavities[0];
   });
+  protected readonly cavities = computed(() =>
+    (this.mold()?.cavities ?? []).map(({ id, name }) => ({ value: id, name })),
+  );
   protected readonly usedBy = computed(() => this.library.usedBy(this.id()));
   protected readonly geometry = computed(() => {
     const shape = this.cavity()?.shape;

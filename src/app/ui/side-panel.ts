@@ -20,15 +20,20 @@ let panels = 0;
       [nzBodyStyle]="{ padding: 0 }"
       (nzOnClose)="closed.emit()"
     >
-      <div *nzDrawerContent class="sheet" role="dialog" aria-modal="true" [attr.aria-labelledby]="id">
-        <header>
-          <h2 [id]="id">{{ heading() }}</h2>
-          <button nz-button nzType="text" type="button" ksTool="Close" (click)="closed.emit()">
-            <svg lucideX [size]="20" aria-hidden="true"></svg>
-          </button>
-        </header>
-        <div class="body" tabindex="0" role="group" [attr.aria-labelledby]="id"><ng-content /></div>
-      </div>
+      <ng-container *nzDrawerContent>
+        <!-- The kit keeps what was in it; here it goes, and what had the keys in it gives them back. -->
+        @if (open()) {
+          <div class="sheet" role="dialog" aria-modal="true" [attr.aria-labelledby]="id">
+            <header>
+              <h2 [id]="id">{{ heading() }}</h2>
+              <button nz-button nzType="text" type="button" ksTool="Close" (click)="closed.emit()">
+                <svg lucideX [size]="20" aria-hidden="true"></svg>
+              </button>
+            </header>
+            <div class="body" tabindex="0" role="group" [attr.aria-labelledby]="id"><ng-content /></div>
+          </div>
+        }
+      </ng-container>
     </nz-drawer>
   `,
   styleUrl: './side-panel.less',

@@ -1,7 +1,8 @@
+import type { RuleKey } from '../../core/quantity/keys';
 import { PRACTICE, type RuleWording } from './rule-wording';
 
 /** Words for the rules of the batch: what is cast, melted and bought, and when. */
-export const BATCH_RULES: Readonly<Record<string, RuleWording>> = {
+export const BATCH_RULES = {
   'batch.partsByConfidence': {
     title: 'Parts to cast',
     how: 'The fewest parts for which, at this chance of breaking, enough come out whole with the wanted confidence.',
@@ -116,4 +117,4 @@ export const BATCH_RULES: Readonly<Record<string, RuleWording>> = {
     source: 'The same sums, turned round.',
     sure: 'Follows the thickness.',
   },
-};
+} as const satisfies Partial<Record<RuleKey, RuleWording>>;

@@ -1,7 +1,8 @@
+import type { RuleKey } from '../../core/quantity/keys';
 import { PRACTICE, WORKING_RULE, type RuleWording } from './rule-wording';
 
 /** Words for the rules of melting, tempering and preparing. */
-export const MELT_RULES: Readonly<Record<string, RuleWording>> = {
+export const MELT_RULES = {
   'melt.ready': {
     title: 'Until it is ready',
     how: 'Every burst, stir, cooling and warming of the first bowlful. Further ones are melted while the molds chill.',
@@ -99,4 +100,4 @@ export const MELT_RULES: Readonly<Record<string, RuleWording>> = {
     source: WORKING_RULE,
     sure: 'Within two fifths.',
   },
-};
+} as const satisfies Partial<Record<RuleKey, RuleWording>>;

@@ -1,7 +1,8 @@
+import type { RuleKey } from '../../core/quantity/keys';
 import { PRACTICE, WORKING_RULE, type RuleWording } from './rule-wording';
 
 /** Words for the rules of filling, closing and finishing a piece. */
-export const PIECE_RULES: Readonly<Record<string, RuleWording>> = {
+export const PIECE_RULES = {
   'fill.capacity': {
     title: 'Room inside the shell',
     how: 'The space left inside the computed shell, up to the rim.',
@@ -195,4 +196,4 @@ export const PIECE_RULES: Readonly<Record<string, RuleWording>> = {
     source: PRACTICE,
     sure: 'The maker’s instructions win.',
   },
-};
+} as const satisfies Partial<Record<RuleKey, RuleWording>>;

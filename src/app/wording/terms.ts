@@ -1,5 +1,6 @@
+import type { TermName } from '../../core/quantity/keys';
 /** What the inputs of a figure are called in its working. */
-export const TERM_NAMES: Readonly<Record<string, string>> = {
+export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   amount: 'Amount',
   asked: 'Asked for',
   atOnce: 'Most at once',

@@ -23,8 +23,9 @@ function answersOf(value: unknown, found: Answer[] = []): Answer[] {
 }
 
 describe('wording', () => {
-  it('explains every figure, names every input, and words every problem, of any casting', () => {
+  it('has a use for every rule and every input that it words, and words every problem, of any casting', () => {
     const said = new Set<string>();
+    const named = new Set<string>();
     fc.assert(
       fc.property(
         arbitraryCasting,
@@ -37,14 +38,12 @@ describe('wording', () => {
             casting: undefined,
             chillInput: undefined,
           })) {
-            expect([a.rule, RULES[a.rule]?.how]).toEqual([a.rule, expect.any(String)]);
-            for (const term of a.terms)
-              expect([term.name, TERM_NAMES[term.name]]).toEqual([term.name, expect.any(String)]);
             said.add(a.rule);
+            for (const { name } of a.terms) named.add(name);
           }
           for (const a of [piecesFrom(plan, new Map([['q0', 1]])), shopping(1, 0.5, 0.25, 2).packsAnswer]) {
-            expect([RULES[a.rule]?.how, ...a.terms.map((term) => TERM_NAMES[term.name])]).not.toContain(undefined);
             said.add(a.rule);
+            for (const { name } of a.terms) named.add(name);
           }
           for (const problem of plan.problems) {
             const note = noteWording(problem, 'us');
@@ -67,10 +66,12 @@ describe('wording', () => {
       cocoaButterColour(0.1),
       caramelised(0.3, 0.3, place),
     ])) {
-      expect(a.terms.map((term) => TERM_NAMES[term.name])).toEqual(a.terms.map(() => expect.any(String)));
       said.add(a.rule);
+      for (const { name } of a.terms) named.add(name);
     }
+    // That each is worded is seen to by the compiler; here, that none is worded for nothing.
     expect(Object.keys(RULES).filter((rule) => !said.has(rule))).toEqual([]);
+    expect(Object.keys(TERM_NAMES).filter((name) => !named.has(name))).toEqual([]);
   });
 
   it.each([
@@ -95,9 +96,11 @@ describe('wording', () => {
   });
 
   it('says a range once, and only where its ends read apart', () => {
-    expect(rangeText(answer(0.0013, 'length', 'x', [], [0.0011, 0.0015]), 'metric')).toBe('likely 1.1 to 1.5 mm');
-    expect(rangeText(answer(0.0013, 'length', 'x', [], [0.0013, 0.00132]), 'metric')).toBe('');
-    expect(rangeText(answer(0.0013, 'length', 'x'), 'metric')).toBe('');
+    expect(rangeText(answer(0.0013, 'length', 'coat.spread', [], [0.0011, 0.0015]), 'metric')).toBe(
+      'likely 1.1 to 1.5 mm',
+    );
+    expect(rangeText(answer(0.0013, 'length', 'coat.spread', [], [0.0013, 0.00132]), 'metric')).toBe('');
+    expect(rangeText(answer(0.0013, 'length', 'coat.spread'), 'metric')).toBe('');
   });
 
   it('measures in the spoon that suits', () => {

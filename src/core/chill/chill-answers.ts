@@ -1,6 +1,7 @@
 import { CHOCOLATE_SPECIFIC_HEAT } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer } from '../quantity/answer';
+import type { RuleKey } from '../quantity/keys';
 import type { Kitchen } from '../record/kitchen';
 import type { Place } from '../record/choices';
 import type { ChillResult, CoatChill, LikelySeconds, PlaceChill } from './chill';
@@ -118,7 +119,7 @@ export function inWholeMinutes({ value, low, high, ...rest }: Answer): Answer {
 
 function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): PlaceAnswers {
   const terms = placeTerms(input, index, chill.place);
-  const likely = (seconds: LikelySeconds, rule: string): Answer =>
+  const likely = (seconds: LikelySeconds, rule: RuleKey): Answer =>
     answer(
       seconds.value,
       'duration',

@@ -1,6 +1,7 @@
 import { CHOCOLATE_MATTER, nearestClass } from '../matter/chocolate';
 import { fillsLevel, isDosed, isTurned, tippedOut } from '../record/method';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
+import type { RuleKey } from '../quantity/keys';
 import { aimCoats, HOLD_MULTIPLE } from './aim';
 import type { CoatChoice, Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
@@ -126,7 +127,7 @@ function observed(
   };
 }
 
-function ruleOf({ press }: CoatInput, { method }: CoatChoice, simulated: boolean): string {
+function ruleOf({ press }: CoatInput, { method }: CoatChoice, simulated: boolean): RuleKey {
   if (press) return 'coat.pressed';
   const way = tippedOut(method) ? 'coat.dumped' : isTurned(method) ? 'coat.turned' : 'coat.spread';
   return simulated ? `${way}Simulated` : way;

@@ -1,5 +1,5 @@
 import type { Casting, Coat, Melt } from '../record/casting';
-import { LIMITS } from '../record/limits';
+import { LIMITS, within } from '../record/limits';
 import { chocolateOf, meltOf } from '../record/references';
 import { meltsInUse, sourceKey, type MeltSource } from '../record/melting';
 
@@ -8,7 +8,7 @@ export function suit(casting: Casting, meltId: string): void {
   const melt = casting.melts.find((candidate) => candidate.id === meltId);
   if (!melt) return;
   const { kind, workFromC, workToC } = chocolateOf(casting, melt);
-  melt.workingC = Math.min(LIMITS.workingC.high, Math.max(LIMITS.workingC.low, (workFromC + workToC) / 2));
+  melt.workingC = within(LIMITS.workingC, (workFromC + workToC) / 2);
   if (kind === 'compound') melt.school = 'meltOnly';
   else if (melt.school === 'meltOnly') melt.school = 'seeding';
 }

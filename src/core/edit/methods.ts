@@ -13,7 +13,7 @@ import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { partOf } from '../record/references';
 import { filmVolume } from '../shell/laid-film';
-import { LIMITS } from '../record/limits';
+import { LIMITS, within } from '../record/limits';
 import type { PartDraft, PlanDraft } from '../plan/plan-types';
 
 /** A brushed or painted layer, m: thin enough to stay where it is put. Working rule. */
@@ -81,8 +81,7 @@ function startBy(coat: Coat, method: Method, doseM3: number): void {
 /** The dose for one of the part's coats that makes it thick enough in all, or as thick as one paints. */
 function dosed(method: Method, { coats }: Part, { cavity, coat }: Pick<PartDraft, 'cavity' | 'coat'>): number {
   const even = isPainted(method) ? PAINTED_M : (1.2 * coat.neededRim.value) / coats.length;
-  const { low, high } = LIMITS.doseM3;
-  return Math.min(high, Math.max(low, filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(even))));
+  return within(LIMITS.doseM3, filmVolume(cavity, new Float64Array(cavity.profile.arcM.length).fill(even)));
 }
 
 /** Divides a cavity, but for what is clamped, evenly among the layers of a solid fill; other coats are left as they are. */

@@ -1,5 +1,5 @@
 import { cassonAt40, stiffened } from '../matter/chocolate';
-import { LIMITS } from '../record/limits';
+import { LIMITS, within } from '../record/limits';
 import type { Casting } from '../record/casting';
 import { tippedOut } from '../record/method';
 import { meltOf, partOf, sharesOf } from '../record/references';
@@ -16,10 +16,8 @@ export interface Weighed {
 /** Takes over what a weighed shell of one of a casting's parts said, on a draft of the casting that may be written to. */
 export function takeWeighed(casting: Casting, partId: string, { by, factor, within: surely }: Weighed): void {
   const { coats } = partOf(casting, partId);
-  const within = (value: number, { low, high }: { readonly low: number; readonly high: number }): number =>
-    Math.min(high, Math.max(low, value));
   if (by === 'dose') {
-    for (const coat of coats) if (!tippedOut(coat.method)) coat.doseM3 = within(coat.doseM3 * factor, LIMITS.doseM3);
+    for (const coat of coats) if (!tippedOut(coat.method)) coat.doseM3 = within(LIMITS.doseM3, coat.doseM3 * factor);
     return;
   }
   const used = new Set(
@@ -30,10 +28,10 @@ export function takeWeighed(casting: Casting, partId: string, { by, factor, with
   for (const chocolate of casting.chocolates) {
     if (!used.has(chocolate.id)) continue;
     const { yieldPa, viscosityPas } = stiffened(cassonAt40(chocolate.fluidity), factor);
-    chocolate.fluidityWithin = within(surely, LIMITS.fluidityWithin);
+    chocolate.fluidityWithin = within(LIMITS.fluidityWithin, surely);
     chocolate.fluidity = {
-      yieldPa: within(yieldPa, LIMITS.yieldPa),
-      viscosityPas: within(viscosityPas, LIMITS.viscosityPas),
+      yieldPa: within(LIMITS.yieldPa, yieldPa),
+      viscosityPas: within(LIMITS.viscosityPas, viscosityPas),
     };
   }
 }

@@ -1,5 +1,6 @@
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
+import type { RuleKey } from '../quantity/keys';
 import type { Finish } from '../record/casting';
 
 /** What one finish is worked out from, SI. */
@@ -73,7 +74,7 @@ function chocolateOf(finish: Finish, outsideM2: number, density: number): Answer
 }
 
 function materialOf(finish: Finish, outsideM2: number, topping: FinishInput['topping']): Answer | undefined {
-  const spread = (perM2: number, rule: string): Answer =>
+  const spread = (perM2: number, rule: RuleKey): Answer =>
     answer(perM2 * finishShare(finish) * outsideM2, 'mass', rule, [
       term('outside', outsideM2, 'area'),
       term('covered', finishShare(finish), 'share'),

@@ -1,6 +1,7 @@
 import { allergensOf } from '../fill/recipe';
 import { FILLING_MATTER, KEEPING } from '../matter/filling';
 import { answer, term } from '../quantity/answer';
+import type { TermName } from '../quantity/keys';
 import type { Casting } from '../record/casting';
 import { chocolateOf, fillingOf, meltOf } from '../record/references';
 import type { CloseResult } from '../close/close';
@@ -47,7 +48,7 @@ export function pieceOf(
       Array.from({ length: filledPerPiece(one) }, () => term('layerMass', layer.mass.value, 'mass')),
     ),
   );
-  const optional = (name: string, kg: number) => (kg === 0 ? [] : [term(name, kg, 'mass')]);
+  const optional = (name: TermName, kg: number) => (kg === 0 ? [] : [term(name, kg, 'mass')]);
   return {
     mass: answer(shellKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [
       term('shellMass', shellKg, 'mass'),

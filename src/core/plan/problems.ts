@@ -4,11 +4,14 @@ import { BOWL_MATTER } from '../matter/bowl-material';
 import { SOFT_BELOW } from '../chill/chill-answers';
 import { chocolateOf, meltOf } from '../record/references';
 import { MOLD_MATTER } from '../matter/mold-material';
-import { LIMITS } from '../record/limits';
+import { LIMITS, within } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
 import type { CastingPlan, Problem, Remedy } from './plan-types';
+
+/** A rim that is proposed is told to this, m. */
+const RIM_STEP_M = 1e-5;
 
 /** From here on a job is called long for one evening, s. Working rule. */
 export const LONG_JOB_S = 2.5 * 3600;
@@ -229,7 +232,7 @@ function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[]
     const remedy: Remedy | undefined = pressed
       ? undefined
       : part.coatsBy.by === 'thickness'
-        ? { key: 'wantRim', rimM: clampRim(coat.neededRim.value * 1.1) }
+        ? { key: 'wantRim', rimM: within(LIMITS.wantedRimM, coat.neededRim.value * 1.1, RIM_STEP_M) }
         : coatsMade.length < LIMITS.coats.high
           ? { key: 'addCoat' }
           : undefined;
@@ -241,11 +244,7 @@ function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[]
 /** What comes out, as a wanted thickness: rounded to the side that can be reached. */
 function nearestWithinReach(comesOutM: number, wantedM: number): number {
   const steps = comesOutM * 1e5;
-  return clampRim((comesOutM < wantedM ? Math.floor(steps) : Math.ceil(steps)) / 1e5);
-}
-
-function clampRim(rimM: number): number {
-  return Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(rimM * 1e5) / 1e5));
+  return within(LIMITS.wantedRimM, (comesOutM < wantedM ? Math.floor(steps) : Math.ceil(steps)) / 1e5, RIM_STEP_M);
 }
 
 function fillProblems({ fill, coat, parts, part, closure }: Planned): Problem[] {

@@ -1,3 +1,5 @@
+import type { RuleKey, TermName } from './keys';
+
 /**
  * What a number measures. Everything is held in SI (degrees Celsius for temperatures);
  * display units are chosen at the edge, by the screen.
@@ -22,7 +24,7 @@ export type Dimension =
 
 /** One input of an answer, named by a key the screen puts into words. */
 export interface Term {
-  readonly name: string;
+  readonly name: TermName;
   readonly value: number | string;
   readonly dimension?: Dimension;
 }
@@ -38,7 +40,7 @@ export interface Answer {
   readonly dimension: Dimension;
   readonly low?: number;
   readonly high?: number;
-  readonly rule: string;
+  readonly rule: RuleKey;
   readonly terms: readonly Term[];
   /** Answers that this one is the sum of, each with a working of its own. */
   readonly parts?: readonly Answer[];
@@ -50,7 +52,7 @@ export interface Answer {
 export function answer(
   value: number,
   dimension: Dimension,
-  rule: string,
+  rule: RuleKey,
   terms: readonly Term[] = [],
   range?: readonly [number, number],
 ): Answer {
@@ -61,6 +63,6 @@ export function answer(
 }
 
 /** Names an input of an answer. A string value is a key the screen words, such as a method. */
-export function term(name: string, value: number | string, dimension?: Dimension): Term {
+export function term(name: TermName, value: number | string, dimension?: Dimension): Term {
   return dimension ? { name, value, dimension } : { name, value };
 }

@@ -7,6 +7,13 @@ export interface Limit {
   readonly dimension: Dimension;
 }
 
+/** A value brought within a range; where a step is given, the nearest multiple of it first. */
+export function within({ low, high }: Pick<Limit, 'low' | 'high'>, value: number, step?: number): number {
+  // Without the dust that a multiple of a decimal step leaves.
+  const stepped = step === undefined ? value : Number((Math.round(value / step) * step).toPrecision(12));
+  return Math.min(high, Math.max(low, stepped));
+}
+
 const limit = (dimension: Dimension, low: number, high: number): Limit => ({ dimension, low, high });
 
 /** Ranges every field and every stored record is held to. */

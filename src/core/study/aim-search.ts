@@ -4,7 +4,7 @@ import { copyOf } from '../record/copy';
 import type { Chocolate } from '../record/chocolate';
 import { WAYS_UP, type WayUp } from '../record/choices';
 import { fillsLevel, type Method } from '../record/method';
-import { LIMITS } from '../record/limits';
+import { LIMITS, within } from '../record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
 import { chillNominal } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
@@ -54,7 +54,7 @@ function workableAt({ workFromC, workToC }: Pick<Chocolate, 'workFromC' | 'workT
 export function rimOfGoal(goal: AimGoal, plan: Pick<CastingPlan, 'cavity' | 'chocolates'>): number {
   const needed = neededRimM(plan.cavity.spanM, plan.chocolates[plan.chocolates.length - 1].kind);
   const rimM = goal.by === 'rim' ? goal.rimM : needed * (goal.by === 'survive' ? SURVIVES : SMASHES);
-  return Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, rimM));
+  return within(LIMITS.wantedRimM, rimM);
 }
 
 /**

@@ -1,4 +1,4 @@
-import { LIMITS } from '../record/limits';
+import { LIMITS, within } from '../record/limits';
 import type { Casting, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { setsUpright, tippedOut } from '../record/method';
@@ -69,11 +69,8 @@ export function madeThisWay(casting: Casting, way: Way, plan: CastingPlan): Cast
     case 'warmer':
       for (const melt of changed.melts) {
         if (!part.coats.some(({ shares }) => shares.some(({ meltId }) => meltId === melt.id))) continue;
-        const { low, high } = LIMITS.workingC;
-        melt.workingC = Math.min(
-          high,
-          Math.max(low, melt.workingC + (way === 'warmer' ? WORKED_APART_K : -WORKED_APART_K)),
-        );
+        const apartK = way === 'warmer' ? WORKED_APART_K : -WORKED_APART_K;
+        melt.workingC = within(LIMITS.workingC, melt.workingC + apartK);
       }
       break;
     case 'spooned':
@@ -105,7 +102,7 @@ function spreadOver(part: Part, count: number, plan: CastingPlan): void {
 }
 
 function dose(m3: number): number {
-  return Math.min(LIMITS.doseM3.high, Math.max(LIMITS.doseM3.low, m3));
+  return within(LIMITS.doseM3, m3);
 }
 
 /** What is shown of one way; plain data, so that a worker can send it. */

@@ -9,7 +9,7 @@ import { changesInKind } from '../../../core/plan/scale';
 import type { Casting } from '../../../core/record/casting';
 import { castingMold } from '../../../core/record/copies';
 import { copyOf } from '../../../core/record/copy';
-import { LIMITS } from '../../../core/record/limits';
+import { LIMITS, within } from '../../../core/record/limits';
 import { pourFrom } from '../../../core/edit/melting';
 import { sourceKey } from '../../../core/record/melting';
 import { meltOf, partOf } from '../../../core/record/references';
@@ -135,8 +135,7 @@ export class ScalePanel {
   });
 
   protected times(by: number): void {
-    const { low, high } = LIMITS.pieces;
-    this.wantedPieces.set(Math.min(high, Math.max(low, Math.round((this.plan()?.casting.pieces ?? 1) * by))));
+    this.wantedPieces.set(within(LIMITS.pieces, (this.plan()?.casting.pieces ?? 1) * by, 1));
   }
 
   protected take(): void {

@@ -15,7 +15,7 @@ import {
   type Method,
 } from '../../../core/record/method';
 import type { Dimension } from '../../../core/quantity/answer';
-import { LIMITS, type Limit } from '../../../core/record/limits';
+import { type Limit, LIMITS, within } from '../../../core/record/limits';
 import { pourFrom, streakInto } from '../../../core/edit/melting';
 import { sourceKey } from '../../../core/record/melting';
 import { cavityRecordOf, chocolateOf, meltOf, sharesOf } from '../../../core/record/references';
@@ -340,6 +340,5 @@ function keyOf(casting: Casting, meltId: string): string {
 
 /** A computed rim thickness as a wanted one: to a tenth of a millimetre, within its limits. */
 function nearestRim(rimM: number): number {
-  const { low, high } = LIMITS.wantedRimM;
-  return Math.min(high, Math.max(low, Math.round(rimM * 1e4) / 1e4));
+  return within(LIMITS.wantedRimM, rimM, 1e-4);
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Answer } from '../../../core/quantity/answer';
-import { LIMITS } from '../../../core/record/limits';
+import { LIMITS, within } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -171,10 +171,7 @@ export class PieceDrawing {
     if (move.start) this.dragFrom = this.capM();
     const moved =
       move.step === undefined ? this.dragFrom - move.dy / geometry.pxPerM : this.capM() + move.step * CAP_STEP_M;
-    const thicknessM = Math.min(
-      LIMITS.capM.high,
-      Math.max(LIMITS.capM.low, Math.round(moved / CAP_STEP_M) * CAP_STEP_M),
-    );
+    const thicknessM = within(LIMITS.capM, moved, CAP_STEP_M);
     this.store.edit(
       'cap',
       (casting) => {

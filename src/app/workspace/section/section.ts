@@ -4,7 +4,7 @@ import { map, timer } from 'rxjs';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { amountForLevel } from '../../../core/fill/fill';
 import { closedPartId } from '../../../core/plan/draft';
-import { LIMITS } from '../../../core/record/limits';
+import { LIMITS, within } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { isCap } from '../../../core/record/closing';
 import { CastingStore } from '../../state/casting-store';
@@ -176,7 +176,7 @@ export class Section {
       move.step === undefined
         ? this.dragFrom - move.dx / geometry.pxPerM / geometry.exaggeration
         : this.wanted() + move.step * STEP_M;
-    const rimM = Math.min(LIMITS.wantedRimM.high, Math.max(LIMITS.wantedRimM.low, Math.round(moved / STEP_M) * STEP_M));
+    const rimM = within(LIMITS.wantedRimM, moved, STEP_M);
     this.open.edit('wanted thickness', (part) => (part.coatsBy = { by: 'thickness', rimM }), `wanted ${move.gesture}`);
   }
 }
