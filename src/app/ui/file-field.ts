@@ -34,6 +34,9 @@ import { NzUploadComponent, type NzUploadFile } from 'ng-zorro-antd/upload';
       color: var(--ink);
       cursor: pointer;
     }
+    svg {
+      flex: none;
+    }
     :host ::ng-deep .ant-upload[role='button']:hover {
       border-color: var(--ember);
     }

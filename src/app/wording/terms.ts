@@ -49,7 +49,6 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   headspace: 'Headspace',
   hole: 'Hole',
   humidity: 'Humidity',
-  inFillings: 'In the fillings',
   inParts: 'Stays in the parts',
   insideDepth: 'Depth inside the shell',
   jacket: 'Kept warm',

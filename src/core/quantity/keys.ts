@@ -155,7 +155,6 @@ export type TermName =
   | 'headspace'
   | 'hole'
   | 'humidity'
-  | 'inFillings'
   | 'inParts'
   | 'insideDepth'
   | 'jacket'
