@@ -1,16 +1,17 @@
-import { Injectable, signal } from '@angular/core';
+import { Injectable, computed, signal, type Signal } from '@angular/core';
 import type { Answer } from '../../core/quantity/answer';
 
-/** Which figure's working is open. */
+/** Which figure's working is open. It follows the figure, as when the simulation corrects an estimate. */
 @Injectable({ providedIn: 'root' })
 export class WorkingPanel {
-  readonly answer = signal<Answer | undefined>(undefined);
+  private readonly figure = signal<Signal<Answer> | undefined>(undefined);
+  readonly answer = computed(() => this.figure()?.());
 
-  open(answer: Answer): void {
-    this.answer.set(answer);
+  open(figure: Signal<Answer>): void {
+    this.figure.set(figure);
   }
 
   close(): void {
-    this.answer.set(undefined);
+    this.figure.set(undefined);
   }
 }

@@ -10,7 +10,7 @@ import { answerText, rangeText, spoons } from '../wording/format';
   selector: 'ks-figure',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" [class.strong]="strong()" (click)="panel.open(answer())" [attr.aria-label]="spoken()">
+    <button type="button" [class.strong]="strong()" (click)="panel.open(answer)" [attr.aria-label]="spoken()">
       @if (!rangeOnly()) {
         <span class="value">{{ value() }}</span>
       }
