@@ -6,7 +6,7 @@ import {
   roundedRectangleOutline,
   type PlanOutline,
 } from './plan-outline';
-import { cumulativeVolume, profileOf, type Profile } from './profile';
+import { enclosedVolume, profileOf, type Profile } from './profile';
 import type { CavityShape } from './shape';
 
 /** What everything downstream takes from a cavity's geometry, SI. */
@@ -128,10 +128,8 @@ function volumeOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian):
       const h = meridian.depthM;
       return (Math.PI * h * h * (3 * sphereRadiusOf(shape) - h)) / 3;
     }
-    default: {
-      const volumes = cumulativeVolume({ radiusM: meridian.share, heightM: meridian.heightM });
-      return (volumes[volumes.length - 1] / Math.PI) * outline.areaM2;
-    }
+    default:
+      return (enclosedVolume({ radiusM: meridian.share, heightM: meridian.heightM }) / Math.PI) * outline.areaM2;
   }
 }
 

@@ -26,8 +26,10 @@ export function insetLine(outer: Profile, thicknessM: ArrayLike<number>): Line {
   const rimM = heightM[n - 1];
   // Where the wall leans in at the rim, the coat goes on along it up to the rim's height, where it is scraped level.
   const leans = slope[n - 1] > Math.PI / 2;
-  const r = new Float64Array(leans ? n + 1 : n);
-  const z = new Float64Array(leans ? n + 1 : n);
+  const moved = leans ? n + 1 : n;
+  // With room for the point at which the rim's height cuts it off.
+  const r = new Float64Array(moved + 1);
+  const z = new Float64Array(moved + 1);
   for (let i = 0; i < n; i++) {
     const t = thicknessM[i] * areaFactor[i];
     r[i] = i === 0 ? 0 : radiusM[i] - t * sine[i];
@@ -39,25 +41,26 @@ export function insetLine(outer: Profile, thicknessM: ArrayLike<number>): Line {
   }
   const floor = z[0];
   if (floor >= rimM) return { radiusM: new Float64Array(2), heightM: new Float64Array([rimM, rimM]) };
-  return rises(r, z) ? asMoved(r, z, rimM) : narrowest(r, z, floor, rimM);
+  return rises(r, z, moved)
+    ? cutOff(r, z, moved, rimM)
+    : narrowest(r.subarray(0, moved), z.subarray(0, moved), floor, rimM);
 }
 
-function rises(r: Float64Array, z: Float64Array): boolean {
-  for (let i = 1; i < z.length; i++) if (z[i] < z[i - 1] || r[i] < r[i - 1]) return false;
+function rises(r: Float64Array, z: Float64Array, count: number): boolean {
+  for (let i = 1; i < count; i++) if (z[i] < z[i - 1] || r[i] < r[i - 1]) return false;
   return true;
 }
 
-/** A moved line that nowhere folds back, cut off at the rim's height. */
-function asMoved(r: Float64Array, z: Float64Array, rimM: number): Line {
-  const line = new RisingLine(z.length + 1);
+/** A moved line of so many points that nowhere folds back, cut off at the rim's height; written over. */
+function cutOff(r: Float64Array, z: Float64Array, count: number, rimM: number): Line {
   let k = 0;
-  for (; k < z.length && z[k] <= rimM; k++) line.add(Math.max(0, r[k]), z[k]);
-  const last = z.length - 1;
-  const rim =
-    k <= last && z[k] > z[k - 1]
-      ? line.radius + ((rimM - z[k - 1]) / (z[k] - z[k - 1])) * (Math.max(0, r[k]) - line.radius)
-      : Math.max(0, r[last]);
-  return line.ended(rim, rimM);
+  for (; k < count && z[k] <= rimM; k++) r[k] = Math.max(0, r[k]);
+  if (z[k - 1] < rimM) {
+    const share = k < count ? (rimM - z[k - 1]) / (z[k] - z[k - 1]) : 0;
+    r[k] = r[k - 1] + share * (Math.max(0, r[k]) - r[k - 1]);
+    z[k++] = rimM;
+  }
+  return { radiusM: r.subarray(0, k), heightM: z.subarray(0, k) };
 }
 
 /** Levels this close are one, m; a line is read so far above and below each, as it may step from one width to another there. */

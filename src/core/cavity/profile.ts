@@ -26,6 +26,8 @@ export interface Profile extends Line {
   readonly gaussCurvature: Float64Array;
   /** Wall area over that of the turned body, 1 and more. */
   readonly areaFactor: Float64Array;
+  /** Volume of the turned body, m³. */
+  readonly turnedM3: number;
 }
 
 const STRAIGHT_CELLS = 56;
@@ -81,6 +83,7 @@ export function profileOf(
     meanCurvature: mean,
     gaussCurvature: gauss,
     areaFactor: factor,
+    turnedM3: enclosedVolume({ radiusM: radius, heightM }),
   };
 }
 
@@ -173,6 +176,14 @@ export function cumulativeVolume({ radiusM: r, heightM: z }: Line): Float64Array
     volumes[i] = volumes[i - 1] + (Math.PI / 3) * (z[i] - z[i - 1]) * (r[i] ** 2 + r[i] * r[i - 1] + r[i - 1] ** 2);
   }
   return volumes;
+}
+
+/** Volume that a line encloses, m³: the last of the cumulative ones. */
+export function enclosedVolume({ radiusM: r, heightM: z }: Line): number {
+  let volume = 0;
+  for (let i = 1; i < r.length; i++)
+    volume += (z[i] - z[i - 1]) * (r[i] * r[i] + r[i] * r[i - 1] + r[i - 1] * r[i - 1]);
+  return (Math.PI / 3) * volume;
 }
 
 /** Wetted wall area of a profile, m²: the sum of the frusta's mantles (Pappus-Guldin), with what the true wall has more. */

@@ -49,17 +49,21 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
     };
     best = tune(1);
     if (overAsLaid(1) < 0) continue;
-    if (overAsLaid(0) > 0) return { coats: tune(0), reached: false };
-    const first = rootBetween(over, 0, 1, over(0), over(1), CLOSE_ENOUGH_M);
-    overAsLaid(first);
-    const least = over(0);
-    const most = over(1);
-    return {
-      coats: tune(least < 0 && most > 0 ? rootBetween(over, 0, 1, least, most, CLOSE_ENOUGH_M) : first),
-      reached: true,
-    };
+    const least = overAsLaid(0);
+    if (least > 0) return { coats: tune(0), reached: false };
+    const first = rootBetween(over, 0, 1, least, over(1), CLOSE_ENOUGH_M);
+    return { coats: tune(rootNear(overAsLaid, over, first)), reached: true };
   }
   return { coats: best, reached: false };
+}
+
+/** The share at which the coats come to the wanted rim laid on each other as they are there, from one that was found on coats laid otherwise. */
+function rootNear(overAsLaid: (share: number) => number, over: (share: number) => number, first: number): number {
+  const there = overAsLaid(first);
+  if (Math.abs(there) <= CLOSE_ENOUGH_M) return first;
+  const end = there < 0 ? 1 : 0;
+  const atEnd = over(end);
+  return there < 0 === atEnd < 0 ? first : rootBetween(over, first, end, there, atEnd, CLOSE_ENOUGH_M);
 }
 
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats: by time to stand and to tip out, or by dose. */

@@ -1,11 +1,11 @@
 import type { Cavity } from '../cavity/cavity';
 import { stiffened, type Rheology } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import { rootBetween } from '../quantity/root';
+import { rootUpward } from '../quantity/root';
 import type { WayUp } from '../record/choices';
 import { drainedThicknessM, type DrainStage } from '../flow/drained-film';
 import { ROCKING_SINE } from '../flow/pull';
-import { filmVolume, startThicknessM } from '../shell/laid-film';
+import { filmVolume, startThicknessM, volumeUnder } from '../shell/laid-film';
 
 /** What a film runs on: the cavity with its drain lengths both ways. */
 export interface Wall {
@@ -84,8 +84,9 @@ export function settledFilm(
       }),
     ),
   );
-  const lost = filmVolume(cavity, film) - filmVolume(cavity, left);
-  if (lost <= 1e-9 * filmVolume(cavity, film)) return left;
+  const whole = filmVolume(cavity, film);
+  const lost = whole - filmVolume(cavity, left);
+  if (lost <= 1e-9 * whole) return left;
   return pooled(cavity, left, lost, wayUp);
 }
 
@@ -97,9 +98,7 @@ function pooled(cavity: Cavity, film: Float64Array, volumeM3: number, wayUp: Way
     wayUp === 'upright' ? Math.max(0, 0.5 - heightM[i] / cavity.depthM) : Math.max(0, s / rim - 0.7),
   );
   const before = filmVolume(cavity, film);
-  const raised = (height: number): Float64Array => film.map((h, i) => h + height * shape[i]);
-  const gap = (height: number): number => filmVolume(cavity, raised(height)) - before - volumeM3;
-  const most = 2 * cavity.depthM;
-  const atMost = gap(most);
-  return raised(atMost <= 0 ? most : rootBetween(gap, 0, most, -volumeM3, atMost, 1e-7 * volumeM3));
+  const gap = (height: number): number => volumeUnder(cavity, (i) => film[i] + height * shape[i]) - before - volumeM3;
+  const height = rootUpward(gap, -volumeM3, (4 * volumeM3) / cavity.wallAreaM2, 2 * cavity.depthM, 1e-6 * volumeM3);
+  return film.map((h, i) => h + height * shape[i]);
 }

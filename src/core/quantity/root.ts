@@ -36,3 +36,27 @@ export function rootBetween(
   }
   return best;
 }
+
+/**
+ * Where a function that rises from below zero at 0 passes it: looked for up to `reach` first, then twice as far each time, up to `most`,
+ * which is the answer where it does not pass it before.
+ * @param atZero value at 0, below 0; @param reach above 0
+ * @param closeEnough size of the function's value at which it is called zero
+ */
+export function rootUpward(
+  value: (x: number) => number,
+  atZero: number,
+  reach: number,
+  most: number,
+  closeEnough: number,
+): number {
+  let [low, atLow] = [0, atZero];
+  let high = Math.min(reach, most);
+  let atHigh = value(high);
+  while (atHigh < 0 && high < most) {
+    [low, atLow] = [high, atHigh];
+    high = Math.min(2 * high, most);
+    atHigh = value(high);
+  }
+  return atHigh <= 0 ? high : rootBetween(value, low, high, atLow, atHigh, closeEnough);
+}

@@ -41,7 +41,7 @@ const LONGEST_S = 1200;
 const STEP_POWER = 2.5;
 /** A skin is conducted over what has set below in steps of this, m, and is told from both sides in between. */
 const SET_STEP_M = 0.0001;
-const MOST_KEPT = 64;
+const MOST_KEPT = 256;
 
 /**
  * The skin that sets against the cooler wall while the cavity stands full, by the enthalpy slab with the real, finite wall.

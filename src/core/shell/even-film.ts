@@ -1,5 +1,5 @@
 import { NO_FLOW_FROM } from '../flow/setting-rheology';
-import { rootBetween } from '../quantity/root';
+import { rootUpward } from '../quantity/root';
 import { layerOn, type WallCells } from './wall-cells';
 import type { WallFilm } from './wall-film';
 
@@ -30,9 +30,7 @@ export function evenFilm(
   const on = (i: number, h: number): number =>
     cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i]));
   const over = (h: number): number => flowing.reduce((sum, i) => sum + on(i, h), 0) - volume;
-  let most = 1e-4;
-  while (over(most) < 0) most *= 2;
-  const even = rootBetween(over, 0, most, -volume, over(most), 1e-9 * volume);
+  const even = rootUpward(over, -volume, 1e-4, Infinity, 1e-9 * volume);
   const rounding = volume / (over(even) + volume);
   for (const i of flowing) {
     film.thicknessM[i] = even;

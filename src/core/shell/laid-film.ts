@@ -1,9 +1,9 @@
 import type { Cavity } from '../cavity/cavity';
 import { layerVolumePerArea } from '../cavity/layer';
 import { insetLine } from '../cavity/inset';
-import { cumulativeVolume, type Line, type Profile } from '../cavity/profile';
+import { enclosedVolume, type Profile } from '../cavity/profile';
 import { WORKING_RULES } from '../matter/working-rules';
-import { rootBetween } from '../quantity/root';
+import { rootBetween, rootUpward } from '../quantity/root';
 import type { CoatArea } from '../record/choices';
 import type { Press } from './coat-choice';
 
@@ -20,6 +20,9 @@ export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiame
   );
 }
 
+/** A dose is spread as near as this share of it: what is left is made up where the film is made to hold the dose. */
+const NEAR_SPREAD = 1e-6;
+
 /**
  * Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. On a coat that has set it
  * lies a little thicker than on the bare wall, as there is less of a surface to lie on.
@@ -27,23 +30,18 @@ export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiame
  */
 export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea, belowM?: ArrayLike<number>): Float64Array {
   const covers = coverage(cavity.profile, where);
-  const laid = (even: number): Float64Array => covers.map((share) => even * share);
-  const over = (even: number): number => filmVolume(cavity, laid(even)) - doseM3;
+  const over = (even: number): number => volumeUnder(cavity, (i) => even * covers[i]) - doseM3;
   const most = Math.max(cavity.depthM, cavity.rimDiameterM / 2);
-  const atMost = over(most);
   // A dose that would more than fill the cavity lies as thick as it is deep.
-  const bare = laid(atMost <= 0 ? most : rootBetween(over, 0, most, -doseM3, atMost, 1e-9 * doseM3));
+  const even = rootUpward(over, -doseM3, (2 * doseM3) / cavity.wallAreaM2, most, NEAR_SPREAD * doseM3);
+  const bare = covers.map((share) => even * share);
   if (!belowM) return bare;
   const before = filmVolume(cavity, belowM);
   const times = timesThicker(
     cavity,
     bare,
     belowM,
-    (more) =>
-      filmVolume(
-        cavity,
-        bare.map((h, i) => belowM[i] + more * h),
-      ) - before,
+    (more) => volumeUnder(cavity, (i) => belowM[i] + more * bare[i]) - before,
     doseM3,
   );
   return bare.map((h) => h * times);
@@ -69,7 +67,7 @@ export function timesThicker(
   const [low, high] = [held(1) - doseM3, held(MOST_TIMES) - doseM3];
   return low >= 0 || high <= 0
     ? 1
-    : rootBetween((times) => held(times) - doseM3, 1, MOST_TIMES, low, high, 1e-9 * doseM3);
+    : rootBetween((times) => held(times) - doseM3, 1, MOST_TIMES, low, high, NEAR_SPREAD * doseM3);
 }
 
 /** The shell between a cavity and its insert: as wide as the gap all over, or evenly what the gap holds. */
@@ -81,11 +79,16 @@ export function pressedFilm(cavity: Cavity, press: Press): Float64Array {
 
 /** Volume of a layer on the wall, m³, with the wall's curvature at each place. */
 export function filmVolume(cavity: Pick<Cavity, 'profile'>, thicknessM: ArrayLike<number>): number {
-  const { arcM: s, radiusM: r, areaFactor: f, meanCurvature, gaussCurvature } = cavity.profile;
+  return volumeUnder(cavity, (i) => thicknessM[i]);
+}
+
+/** The same of a layer told point by point, for searches that ask for many. */
+export function volumeUnder({ profile }: Pick<Cavity, 'profile'>, thicknessM: (point: number) => number): number {
+  const { arcM: s, radiusM: r, areaFactor: f, meanCurvature, gaussCurvature } = profile;
   let volume = 0;
   let before = 0;
   for (let i = 1; i < s.length; i++) {
-    const here = r[i] * f[i] * layerVolumePerArea({ mean: meanCurvature[i], gauss: gaussCurvature[i] }, thicknessM[i]);
+    const here = r[i] * f[i] * layerVolumePerArea({ mean: meanCurvature[i], gauss: gaussCurvature[i] }, thicknessM(i));
     volume += (s[i] - s[i - 1]) * (here + before);
     before = here;
   }
@@ -101,13 +104,8 @@ export function shellVolume(
   thicknessM: ArrayLike<number>,
 ): number {
   if (cavity.outward) return filmVolume(cavity, thicknessM);
-  const inside = enclosed(insetLine(cavity.profile, thicknessM));
-  return cavity.volumeM3 * Math.max(0, 1 - inside / enclosed(cavity.profile));
-}
-
-function enclosed(line: Line): number {
-  const volumes = cumulativeVolume(line);
-  return volumes[volumes.length - 1];
+  const inside = enclosedVolume(insetLine(cavity.profile, thicknessM));
+  return cavity.volumeM3 * Math.max(0, 1 - inside / cavity.profile.turnedM3);
 }
 
 /** What lies on a wall: its thickness at each point of the profile, m, and its volume, m³. */

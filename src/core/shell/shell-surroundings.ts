@@ -3,7 +3,7 @@ import type { CoatChoice, Inside } from './coat-choice';
 import type { DwellInput } from './dwell-skin';
 import { tippedOut } from '../record/method';
 import type { Cavity } from '../cavity/cavity';
-import { rootBetween } from '../quantity/root';
+import { rootUpward } from '../quantity/root';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
 import { airInsideH, airOutsideH, placeC } from './place-air';
 import { layerOn, toCells, type WallCells } from './wall-cells';
@@ -78,10 +78,7 @@ function dosedFilm(
       (sum, h, i) => sum + cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i])),
       -doseM3,
     );
-  let high = 1;
-  let atHigh = over(high);
-  while (atHigh < 0 && high < MOST_TIMES) atHigh = over((high *= 2));
-  return laid(atHigh <= 0 ? high : rootBetween(over, 0, high, -doseM3, atHigh, 1e-10 * doseM3));
+  return laid(rootUpward(over, -doseM3, 1, MOST_TIMES, 1e-10 * doseM3));
 }
 
 /** More than this would stand over a cavity, and is no layer on its wall, m. */

@@ -85,21 +85,17 @@ export class WallFilm {
 
   /** How many times its yield stress the film is pulled by where that is most: nothing flows from 1 down. */
   pull(held: Held): number {
+    const { thicknessM, yieldPa } = this;
+    const upright = held === 'upright';
     let most = 0;
-    for (let i = 0; i < this.cells.count; i++) {
-      const pulled =
-        held === 'upright' ? this.levelPull(i) : (this.drive(i + 1, held) * this.thicknessM[i]) / this.yieldPa[i];
-      if (pulled > most) most = pulled;
+    for (let i = upright ? 1 : 0; i < this.cells.count; i++) {
+      const drive = upright ? this.levelDrive(i, thicknessM) : this.drive(i + 1, held);
+      // Held upright it runs over the lower face of a cell either way.
+      const from = upright && drive > 0 ? i - 1 : i;
+      const stress = Math.abs(drive) * thicknessM[from];
+      if (stress > most * yieldPa[from]) most = stress / yieldPa[from];
     }
     return most;
-  }
-
-  /** The same across the lower face of cell `i`. */
-  private levelPull(i: number): number {
-    if (i === 0) return 0;
-    const drive = this.levelDrive(i, this.thicknessM);
-    const from = drive > 0 ? i - 1 : i;
-    return (Math.abs(drive) * this.thicknessM[from]) / this.yieldPa[from];
   }
 
   private drive(face: number, held: Held): number {

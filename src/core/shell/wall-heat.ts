@@ -185,8 +185,11 @@ export class WallHeat {
     const { outsideC, insideC } = this.air;
     const per = 1 / dt;
     // Latent heat over specific heat, K, and the share of the way to equilibrium that a step goes.
-    const filmGain = (film.latent / film.heat) * (dt / (dt + film.lagS));
-    const belowGain = (below.latent / below.heat) * (dt / (dt + below.lagS));
+    const [filmWay, belowWay] = [dt / (dt + film.lagS), dt / (dt + below.lagS)];
+    const filmGain = (film.latent / film.heat) * filmWay;
+    const belowGain = (below.latent / below.heat) * belowWay;
+    const [filmPerK, belowPerK] = [1 / film.spanK, 1 / below.spanK];
+    const [filmFrom, belowFrom] = [film.fromC * filmPerK, below.fromC * belowPerK];
     const least = NOTED_M * film.heat;
     let largest = 0;
     for (let i = 0; i < count; i++) {
@@ -195,8 +198,9 @@ export class WallHeat {
       const cWall = wallCapacity[i] * per;
       const cBelow = belowCapacity[i] * per;
       const cFilm = filmCapacity[i] * per;
-      const wallShare = gWall / (cWall + toOutside[i] + gWall);
-      const wallPart = (cWall * wallC[i] + toOutside[i] * outsideC) / (cWall + toOutside[i] + gWall);
+      const perWall = 1 / (cWall + toOutside[i] + gWall);
+      const wallShare = gWall * perWall;
+      const wallPart = (cWall * wallC[i] + toOutside[i] * outsideC) * perWall;
       const setBelow = belowSet[i];
       const setFilm = filmSet[i];
       let modeBelow = cBelow > 0 ? modeAt(below, belowC[i], setBelow) : 0;
@@ -207,16 +211,13 @@ export class WallHeat {
       for (let k = 0; k <= MODES_TRIED; k++) {
         const gainBelow = modeBelow === 0 ? 0 : cBelow * belowGain;
         const gainFilm = modeFilm === 0 ? 0 : cFilm * filmGain;
-        const dFilm = cFilm + gFilm + toInside[i] + (modeFilm === 1 ? gainFilm / film.spanK : 0);
-        const rFilm =
-          cFilm * filmC[i] +
-          toInside[i] * insideC +
-          gainFilm * ((modeFilm === 1 ? film.fromC / film.spanK : 1) - setFilm);
-        const dBelow = cBelow + gWall + gFilm + (modeBelow === 1 ? gainBelow / below.spanK : 0);
-        const rBelow = cBelow * belowC[i] + gainBelow * ((modeBelow === 1 ? below.fromC / below.spanK : 1) - setBelow);
-        const filmShare = gFilm / dFilm;
+        const perFilm = 1 / (cFilm + gFilm + toInside[i] + (modeFilm === 1 ? gainFilm * filmPerK : 0));
+        const rFilm = cFilm * filmC[i] + toInside[i] * insideC + gainFilm * ((modeFilm === 1 ? filmFrom : 1) - setFilm);
+        const dBelow = cBelow + gWall + gFilm + (modeBelow === 1 ? gainBelow * belowPerK : 0);
+        const rBelow = cBelow * belowC[i] + gainBelow * ((modeBelow === 1 ? belowFrom : 1) - setBelow);
+        const filmShare = gFilm * perFilm;
         tBelow = (rBelow + gWall * wallPart + filmShare * rFilm) / (dBelow - gWall * wallShare - gFilm * filmShare);
-        tFilm = rFilm / dFilm + filmShare * tBelow;
+        tFilm = rFilm * perFilm + filmShare * tBelow;
         const nextBelow = cBelow > 0 ? modeAt(below, tBelow, setBelow) : 0;
         const nextFilm = cFilm > 0 ? modeAt(film, tFilm, setFilm) : 0;
         // What was not settled by then is a matter of rounding, and the heat stays right.
@@ -226,8 +227,8 @@ export class WallHeat {
         modeFilm = nextFilm;
       }
       const tWall = wallPart + wallShare * tBelow;
-      if (modeBelow > 0) belowSet[i] += (dt / (dt + below.lagS)) * (equilibrium(below, tBelow) - setBelow);
-      if (modeFilm > 0) filmSet[i] += (dt / (dt + film.lagS)) * (equilibrium(film, tFilm) - setFilm);
+      if (modeBelow > 0) belowSet[i] += belowWay * (equilibrium(below, tBelow) - setBelow);
+      if (modeFilm > 0) filmSet[i] += filmWay * (equilibrium(film, tFilm) - setFilm);
       const moved = Math.max(
         Math.abs(tWall - wallC[i]),
         belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0,
@@ -255,9 +256,9 @@ export class WallHeat {
 
 /** Which stretch of the setting curve a temperature lies on: 0 nothing more sets, 1 within the interval, 2 below it. */
 function modeAt(matter: SettingMatter, c: number, set: number): 0 | 1 | 2 {
-  const share = (matter.fromC - c) / matter.spanK;
-  if (share <= set) return 0;
-  return share >= 1 ? 2 : 1;
+  const cooler = matter.fromC - c;
+  if (cooler <= set * matter.spanK) return 0;
+  return cooler >= matter.spanK ? 2 : 1;
 }
 
 function equilibrium(matter: SettingMatter, c: number): number {

@@ -9,7 +9,7 @@ import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/reference
 import { chillNominal } from '../chill/chill';
 import type { Simulated } from '../shell/simulated';
 import { draftPlan } from '../plan/draft';
-import { makingOf } from '../plan/making';
+import { makingOf, type Made } from '../plan/making';
 import { finishPlan } from '../plan/plan';
 import { makeBy } from '../edit/methods';
 import { methodsFor } from '../plan/methods';
@@ -117,15 +117,17 @@ function tried(
   part.coatsBy = { by: 'thickness', rimM };
   for (const coat of part.coats) Object.assign(coat, { wayUp, where: 'all' });
   for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;
-  const { simulated } = simulateMaking(makingOf(changed, part), from);
+  const meets = ({ coat: { total, coats } }: Made): boolean =>
+    total.rim.value > rimM * (1 - CLOSE_SHARE) &&
+    (thicker || total.rim.value < rimM * (1 + CLOSE_SHARE)) &&
+    !coats.some(({ overHold }) => overHold);
+  const { simulated, made } = simulateMaking(makingOf(changed, part), from);
+  if (!meets(made)) return { way: undefined, simulated };
   const draft = draftPlan(
     changed,
     changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)),
     part.id,
   );
-  const { rim } = draft.coat.total;
-  const meets = rim.value > rimM * (1 - CLOSE_SHARE) && (thicker || rim.value < rimM * (1 + CLOSE_SHARE));
-  if (!meets || draft.coat.coats.some((coat) => coat.overHold)) return { way: undefined, simulated };
   const whole = finishPlan(
     draft,
     draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
