@@ -1,26 +1,7 @@
 import type { Page } from '@playwright/test';
-import { MONDAY, expect, openBombs, saved, test } from './kitchen';
+import { MONDAY, expect, openBombs, saved, stored, test } from './kitchen';
 
 const pieces = (page: Page) => page.getByLabel('Pieces', { exact: true });
-
-/** What the browser has stored of a casting. */
-function stored(page: Page, id = 'demo-bombs'): Promise<{ pieces: number; kitchen: { fridgeC: number } } | undefined> {
-  return page.evaluate(
-    (key) =>
-      new Promise((resolve, reject) => {
-        const open = indexedDB.open('kilnstone');
-        open.onerror = () => reject(new Error('no database'));
-        open.onsuccess = () => {
-          const get = open.result.transaction('castings').objectStore('castings').get(key);
-          get.onsuccess = () => {
-            open.result.close();
-            resolve((get.result as { casting: never } | undefined)?.casting);
-          };
-        };
-      }),
-    id,
-  );
-}
 
 /** Numbers from 0 to 1 that come the same every time (Park and Miller, 1988). */
 function* chances(seed: number): Generator<number, never> {

@@ -93,6 +93,32 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
 
+/** What a test looks at of a stored casting. */
+interface StoredCasting {
+  readonly pieces: number;
+  readonly kitchen: { readonly fridgeC: number };
+  readonly chocolates: readonly { readonly id: string; readonly fluidityWithin?: number }[];
+}
+
+/** What the browser has stored of a casting. */
+export function stored(page: Page, id = 'demo-bombs'): Promise<StoredCasting | undefined> {
+  return page.evaluate(
+    (key) =>
+      new Promise((resolve, reject) => {
+        const open = indexedDB.open('kilnstone');
+        open.onerror = () => reject(new Error('no database'));
+        open.onsuccess = () => {
+          const get = open.result.transaction('castings').objectStore('castings').get(key);
+          get.onsuccess = () => {
+            open.result.close();
+            resolve((get.result as { casting: never } | undefined)?.casting);
+          };
+        };
+      }),
+    id,
+  );
+}
+
 /** Waits until the chill on screen is the worker's for what is on screen. */
 export async function worked(page: Page): Promise<void> {
   await expect(tab(page, 'Chill').locator('strong')).toHaveAttribute('aria-busy', 'false');

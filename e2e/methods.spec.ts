@@ -47,6 +47,25 @@ test('tiles are filled in layers: told by depth, no film, room for no filling, c
   await expect(page.locator('.verdict')).toContainText(/sooner|lets go|No difference/);
 });
 
+test('a layer of a tile is filled by share, by grams or by spoons, and says all three', async ({ page }) => {
+  await page.goto('/casting/demo-tiles/coat');
+  await worked(page);
+  const layer = page.getByLabel('Layer 1', { exact: true });
+  const said = page.locator('ks-amount-field').filter({ has: layer });
+  await expect(said).toContainText(/36 g, .* tbsp; a share, grams or spoons/);
+  await layer.fill('24 g');
+  await layer.press('Enter');
+  await expect(layer).toHaveValue(/^29\.\d+ %$/);
+  await expect(said).toContainText(/24 g, /);
+  await layer.fill('2 tbsp');
+  await layer.press('Enter');
+  await expect(said).toContainText('2 tbsp;');
+  await layer.fill('900 g');
+  await layer.press('Enter');
+  await expect(said).toContainText(/Out of range/);
+  await expect(layer).toHaveValue('900 g');
+});
+
 test('owls are clamped, bonbons rest before the fridge, painted details keep out of the freezer', async ({ page }) => {
   await page.goto('/casting/demo-owls/coat');
   await expect(tab(page, 'Coat')).toContainText('two halves, clamped');

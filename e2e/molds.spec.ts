@@ -32,6 +32,32 @@ test('a mold is found, copied, changed, deleted, brought back, exported and impo
   await expect(page.getByRole('listitem')).toHaveCount(4);
 });
 
+test('a new mold begins as others of its kind: a corner that fits, care by material, one cavity, and it is cast in', async ({
+  page,
+}) => {
+  await page.goto('/molds');
+  await page.getByRole('button', { name: 'New mold' }).click();
+  await expect(page.locator('ks-composition-fields')).toContainText('each by itself');
+  const care = (): Promise<string[]> =>
+    page
+      .getByRole('checkbox', { checked: true })
+      .evaluateAll((boxes) => boxes.map((box) => box.closest('label')?.innerText.trim() ?? ''));
+  await expect.poll(care).toEqual(['carry on a tray', 'flex when new']);
+  await choose(page.getByLabel('Material', { exact: true }), 'polycarbonate');
+  await expect.poll(care).toEqual(['buff before use', 'wash in cool water']);
+  await choose(page.getByLabel('Shape', { exact: true }), 'pillow');
+  const corner = page.getByLabel('Corner radius');
+  await corner.fill('200 mm');
+  await corner.press('Enter');
+  await expect(page.locator('ks-amount-field').filter({ has: corner })).toContainText(/Out of range/);
+  await page.getByRole('link', { name: 'Cast in it' }).click();
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await worked(page);
+  await tab(page, 'Fill').click();
+  await page.getByRole('button', { name: 'Add a layer' }).click();
+  await expect(page.getByText(/No room|over the rim/)).toHaveCount(0);
+});
+
 test('a profile is drawn: points dragged, added and removed, and a broken one is marked', async ({ page }) => {
   await page.goto('/molds/bells');
   const rim = page.getByRole('slider', { name: 'Point 7 of 7' });

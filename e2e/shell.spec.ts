@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { choose, expect, openBombs, tab, test, worked } from './kitchen';
+import type { Page } from '@playwright/test';
+import { choose, expect, openBombs, saved, stored, tab, test, worked } from './kitchen';
 
 test('the figures become the simulation’s, and say so', async ({ page }) => {
   await openBombs(page);
@@ -84,14 +85,19 @@ test('ways are found for what the shell is wanted for; the first is taken over, 
   );
 });
 
+/** Scrolls to where a weighed shell is told: it is loaded when it comes in sight. */
+async function toTheWeight(page: Page): Promise<void> {
+  await page.locator('ks-coat-station').getByText('Breaks when unmolded').scrollIntoViewIfNeeded();
+  await page.locator('ks-coat-station').hover();
+  await page.mouse.wheel(0, 600);
+}
+
 test('a weighed shell tells how the chocolate runs, before and after, and is taken over or refused', async ({
   page,
 }) => {
   await openBombs(page);
   await worked(page);
-  await page.locator('ks-coat-station').getByText('Breaks when unmolded').scrollIntoViewIfNeeded();
-  await page.locator('ks-coat-station').hover();
-  await page.mouse.wheel(0, 600);
+  await toTheWeight(page);
   const weight = page.getByLabel('One part, all its coats');
   const computed = parseFloat(await weight.inputValue());
   await weight.fill(`${(computed * 1.15).toFixed(1)} g`);
@@ -107,6 +113,33 @@ test('a weighed shell tells how the chocolate runs, before and after, and is tak
   await weight.press('Enter');
   await expect(panel).toContainText('No chocolate makes a shell of 300 g this way');
   await expect(panel.getByRole('button', { name: 'Take it over' })).toBeHidden();
+});
+
+test('a chocolate that is chosen again keeps what a weighed shell taught it, until the pantry’s is asked for', async ({
+  page,
+}) => {
+  await openBombs(page);
+  await worked(page);
+  await toTheWeight(page);
+  const weight = page.getByLabel('One part, all its coats');
+  await weight.fill(`${(parseFloat(await weight.inputValue()) * 1.15).toFixed(1)} g`);
+  await weight.press('Enter');
+  await page.locator('ks-weighed-shell').getByRole('button', { name: 'Take it over' }).click();
+  await saved(page);
+  const kept = () => stored(page).then((casting) => casting?.chocolates.find(({ id }) => id === 'quarry'));
+  await expect.poll(async () => (await kept())?.fluidityWithin ?? Infinity).toBeLessThan(1.3);
+  const taught = await kept();
+  await page.getByRole('button', { name: 'Another for each coat' }).click();
+  for (const id of ['fallow', 'quarry', 'linen']) await choose(page.getByLabel('Chocolate of coat 2'), id);
+  await page.getByRole('button', { name: 'Marble it' }).nth(1).click();
+  await choose(page.getByLabel('Streaked with'), 'quarry');
+  await saved(page);
+  expect(await kept()).toEqual(taught);
+  // Only where one asks for it does the casting take the pantry's again.
+  await tab(page, 'Melt').click();
+  await page.getByRole('button', { name: 'Take the pantry’s' }).click();
+  await saved(page);
+  await expect.poll(kept).not.toEqual(taught);
 });
 
 test('extremes give an answer or a plain sentence, never a figure that is none', async ({ page }) => {
