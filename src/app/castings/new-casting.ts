@@ -3,7 +3,6 @@ import { FormsModule } from '@angular/forms';
 import { NzRadioModule } from 'ng-zorro-antd/radio';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { PIECE_KINDS } from '../../core/edit/piece-kinds';
-import { LIMITS } from '../../core/record/limits';
 import { CastingsActions } from '../state/castings-actions';
 import { Kitchens } from '../state/kitchens';
 import { MoldLibrary } from '../state/mold-library';
@@ -52,7 +51,6 @@ export class NewCasting {
   /** Query parameter: a mold to begin with. */
   readonly mold = input<string>();
 
-  protected readonly limits = LIMITS;
   protected readonly kinds = PIECE_KINDS.map((value) => ({ value, name: PIECE_NAMES[value].name }));
   protected readonly ready = computed(() => this.library.loaded() && this.pantry.loaded() && this.kitchens.loaded());
   protected readonly hint = computed(() => {

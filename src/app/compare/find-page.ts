@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/study/aim-search';
-import { LIMITS } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Study } from '../state/study';
@@ -34,7 +33,6 @@ export class FindPage {
   private readonly units = inject(Units);
 
   protected readonly casting = this.store.current;
-  protected readonly limits = LIMITS;
   protected readonly goals = GOALS.map((value) => ({ value, name: goalText(value) }));
   protected readonly key = signal<GoalKey>('survive');
   protected readonly rimM = signal(0.0024);

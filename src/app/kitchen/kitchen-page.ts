@@ -10,7 +10,6 @@ import { kitchenCalibration } from '../../core/plan/melts';
 import { UNITS } from '../../core/quantity/units';
 import type { Casting } from '../../core/record/casting';
 import type { StoredKitchen } from '../../core/record/kitchen';
-import { LIMITS } from '../../core/record/limits';
 import { CastingStore } from '../state/casting-store';
 import { Kitchens, kitchenDiffers, takeKitchen } from '../state/kitchens';
 import { newId } from '../state/new-id';
@@ -41,7 +40,6 @@ export class KitchenPage {
   protected readonly kitchens = inject(Kitchens);
   private readonly store = inject(CastingStore);
   protected readonly units = inject(Units);
-  protected readonly limits = LIMITS;
   protected readonly second = UNITS.second;
   protected readonly gram = UNITS.gram;
   protected readonly kitchen = this.kitchens.kitchen;

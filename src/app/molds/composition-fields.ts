@@ -55,7 +55,6 @@ import { COMPOSITION_NAMES } from '../wording/shapes';
                 [label]="nameOf(part.cavityId) + ' in a piece'"
                 [field]="mold().id + ' part ' + part.cavityId"
                 [value]="part.perPiece"
-                dimension="count"
                 [whole]="true"
                 [limits]="[perPiece]"
                 (amount)="setPerPiece(i, $event.value)"

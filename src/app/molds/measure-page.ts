@@ -56,7 +56,6 @@ export class MeasurePage {
   /** Route parameter. */
   readonly id = input.required<string>();
 
-  protected readonly limits = LIMITS;
   protected readonly gram = UNITS.gram;
   protected readonly ways = [
     { value: 'water' as const, name: 'with water' },

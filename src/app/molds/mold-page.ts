@@ -9,7 +9,6 @@ import type { CavityShape, ShapeKind, TurnedPoint } from '../../core/cavity/shap
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../core/matter/mold-material';
 import { moldStation } from '../../core/mold/mold';
 import { MOLD_CARE, type MoldCare } from '../../core/record/choices';
-import { LIMITS } from '../../core/record/limits';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
 import { careOf } from '../../core/record/mold-care';
 import { cavityCount } from '../../core/record/mold-cavities';
@@ -66,7 +65,6 @@ export class MoldPage {
   /** Route parameter. */
   readonly id = input.required<string>();
 
-  protected readonly limits = LIMITS;
   protected readonly cares = MOLD_CARE.map((value) => ({ value, name: CARE_NAMES[value] }));
   protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
   protected readonly kinds = Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name }));

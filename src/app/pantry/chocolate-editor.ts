@@ -16,19 +16,16 @@ import { holdThicknessM } from '../../core/matter/chocolate';
 import { thinnerShare } from '../../core/matter/thinning';
 import { ALLERGENS, type Allergen } from '../../core/record/choices';
 import type { PantryChocolate } from '../../core/record/chocolate';
-import { LIMITS } from '../../core/record/limits';
-import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
-import { MomentField } from '../ui/moment-field';
 import { Ticks } from '../ui/ticks';
 import { text } from '../wording/format';
 import { BAND_NAMES, bandProblemText } from '../wording/melting';
 import { ALLERGEN_NAMES, FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
 import { BandLadder } from './band-ladder';
-import { TextField } from '../ui/text-field';
+import { StockFields } from './stock-fields';
 
 const OWN_VALUES = 'own';
 type Runs = FluidityClass | typeof OWN_VALUES;
@@ -37,25 +34,22 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, MomentField, NzButtonComponent, RouterLink, TextField, Ticks],
+  imports: [AmountField, BandLadder, ChoiceList, NzButtonComponent, RouterLink, StockFields, Ticks],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })
 export class ChocolateEditor {
   private readonly pantry = inject(Pantry);
-  private readonly kitchens = inject(Kitchens);
   private readonly units = inject(Units);
 
   readonly chocolate = input.required<PantryChocolate>();
 
-  protected readonly limits = LIMITS;
   protected readonly kinds = CHOCOLATE_KINDS.map((value) => ({ value, name: KIND_NAMES[value] }));
   protected readonly allergens = ALLERGENS.map((value) => ({ value, name: ALLERGEN_NAMES[value] }));
   protected readonly runs = [
     ...FLUIDITY_CLASSES.map((value) => ({ value: value as Runs, name: FLUIDITY_NAMES[value] })),
     { value: OWN_VALUES as Runs, name: 'by its own values' },
   ];
-  protected readonly currency = computed(() => this.kitchens.kitchen().currency);
   protected readonly bands = computed<readonly (keyof Bands)[]>(() =>
     this.chocolate().kind === 'compound'
       ? ['meltToC', 'workFromC', 'workToC', 'ceilingC']
@@ -144,23 +138,12 @@ export class ChocolateEditor {
     );
   }
 
-  protected setNumber(key: 'fatShare' | 'packKg' | 'stockKg' | 'packPrice', value: number): void {
-    this.edit(
-      key === 'fatShare' ? 'fat' : key === 'stockKg' ? 'stock' : 'pack',
-      (chocolate) => (chocolate[key] = value),
-      key,
-    );
+  protected setFat(share: number): void {
+    this.edit('fat', (chocolate) => (chocolate.fatShare = share), 'fat');
   }
 
-  protected setText(key: 'lot' | 'colour', value: string): void {
-    this.edit(key, (chocolate) => (chocolate[key] = value.slice(0, 60)), key);
-  }
-
-  protected setBestBefore(day: string): void {
-    this.edit('best before', (chocolate) => {
-      if (day) chocolate.bestBefore = day;
-      else delete chocolate.bestBefore;
-    });
+  protected setColour(colour: string): void {
+    this.edit('colour', (chocolate) => (chocolate.colour = colour), 'colour');
   }
 
   protected setAllergens(allergens: Allergen[]): void {

@@ -5,7 +5,6 @@ import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { dripTest } from '../../core/melt/drip-test';
 import { UNITS } from '../../core/quantity/units';
 import type { DripReading } from '../../core/record/chocolate';
-import { LIMITS } from '../../core/record/limits';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { Gone } from '../ui/gone';
@@ -40,7 +39,6 @@ export class DripPage {
   readonly id = input.required<string>();
 
   protected readonly gram = UNITS.gram;
-  protected readonly limits = LIMITS;
   protected readonly chocolate = computed(() => {
     const entry = this.pantry.byId().get(this.id());
     return entry?.entry === 'chocolate' ? entry : undefined;

@@ -7,19 +7,17 @@ import { FILLING_KINDS, FILLING_MATTER, type FillingKind } from '../../core/matt
 import { UNITS } from '../../core/quantity/units';
 import { ALLERGENS, type Allergen } from '../../core/record/choices';
 import { circularRecipe, type Ingredient, type PantryFilling } from '../../core/record/filling';
-import { LIMITS } from '../../core/record/limits';
-import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
-import { MomentField } from '../ui/moment-field';
 import { Ticks } from '../ui/ticks';
 import { KEEPING_TEXTS } from '../wording/closing';
 import { text } from '../wording/format';
 import { ALLERGEN_NAMES, FILLING_NAMES, listed } from '../wording/names';
 import { Tool } from '../ui/tool';
 import { TextField } from '../ui/text-field';
+import { StockFields } from './stock-fields';
 
 const MOST_INGREDIENTS = 12;
 const OTHER = 'other';
@@ -28,22 +26,19 @@ const OTHER = 'other';
 @Component({
   selector: 'ks-filling-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, MomentField, NzButtonComponent, TextField, Ticks, Tool],
+  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, StockFields, TextField, Ticks, Tool],
   templateUrl: './filling-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })
 export class FillingEditor {
   private readonly pantry = inject(Pantry);
-  private readonly kitchens = inject(Kitchens);
   private readonly units = inject(Units);
 
   readonly filling = input.required<PantryFilling>();
 
-  protected readonly limits = LIMITS;
   protected readonly gram = UNITS.gram;
   protected readonly kinds = FILLING_KINDS.map((value) => ({ value, name: FILLING_NAMES[value] }));
   protected readonly allergens = ALLERGENS.map((value) => ({ value, name: ALLERGEN_NAMES[value] }));
-  protected readonly currency = computed(() => this.kitchens.kitchen().currency);
   protected readonly wantedKg = signal(0.3);
   /** Names of the circle that the last choice would have made. */
   protected readonly circle = signal('');
@@ -95,15 +90,8 @@ export class FillingEditor {
     });
   }
 
-  protected setNumber(key: 'bulkDensity' | 'pieceKg' | 'stockKg' | 'packKg' | 'packPrice', value: number): void {
-    this.edit(key, (filling) => (filling[key] = value), key);
-  }
-
-  protected setBestBefore(date: string): void {
-    this.edit('best before', (filling) => {
-      if (date) filling.bestBefore = date;
-      else delete filling.bestBefore;
-    });
+  protected setNumber(key: 'bulkDensity' | 'pieceKg', value: number): void {
+    this.edit(key === 'pieceKg' ? 'weight of one' : 'density', (filling) => (filling[key] = value), key);
   }
 
   protected setAllergens(allergens: Allergen[]): void {

@@ -8,7 +8,6 @@ import {
   type GanacheUse,
 } from '../../core/melt/preparations';
 import { kitchenCalibration } from '../../core/plan/melts';
-import { LIMITS } from '../../core/record/limits';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
@@ -38,7 +37,6 @@ export class PreparationsPage {
   private readonly kitchens = inject(Kitchens);
   private readonly units = inject(Units);
 
-  protected readonly limits = LIMITS;
   protected readonly uses = GANACHE_USES.map((value) => ({ value, name: USE_NAMES[value] }));
   protected readonly ganacheKg = signal(0.3);
   protected readonly sprayKg = signal(0.05);

@@ -6,7 +6,6 @@ import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { UNITS } from '../../core/quantity/units';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
-import { LIMITS } from '../../core/record/limits';
 import { tintAmounts } from '../../core/record/melted';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
@@ -38,7 +37,6 @@ export class TintEditor {
 
   readonly tint = input.required<PantryTint>();
 
-  protected readonly limits = LIMITS;
   protected readonly gram = UNITS.gram;
   protected readonly bases = [...COLOUR_BASES, WATER as Base].map((value) => ({ value, name: BASE_NAMES[value] }));
   protected readonly wantedKg = signal(0.3);

@@ -1,4 +1,5 @@
-import { Injectable } from '@angular/core';
+import { Injectable, inject } from '@angular/core';
+import { CastingStore } from './casting-store';
 
 const KEY = 'kilnstone.typed';
 
@@ -26,6 +27,49 @@ export class TypedTexts {
     } catch {
       // Storage may be blocked: texts then last as long as the page, which the storage notice already says.
     }
+  }
+}
+
+/** What a field has to do as its value, its name or the number of undone edits moves on. */
+export interface TypedTurn {
+  /** Text that was kept for it when it was here last. */
+  readonly kept: string | undefined;
+  /** It is another field than before, or an edit was taken back: what was typed in it is over. */
+  readonly anew: boolean;
+}
+
+/** The text that one field keeps; made where the field is, as a part of it. */
+export class KeptText {
+  private readonly texts = inject(TypedTexts);
+  private readonly store = inject(CastingStore);
+  private field: string | undefined;
+  private undone = 0;
+
+  get text(): string | undefined {
+    return this.field === undefined ? undefined : this.texts.get(this.field);
+  }
+
+  keep(text: string): void {
+    if (this.field !== undefined) this.texts.keep(this.field, text);
+  }
+
+  drop(): void {
+    if (this.field !== undefined) this.texts.drop(this.field);
+  }
+
+  /**
+   * To be asked in the effect that shows a field's value.
+   * @param field what names it among all others
+   */
+  turn(field: string): TypedTurn {
+    const another = field !== this.field;
+    const undone = this.store.undoneCount();
+    const takenBack = undone !== this.undone;
+    this.field = field;
+    this.undone = undone;
+    if (another) return { kept: this.text, anew: true };
+    if (takenBack) this.drop();
+    return { kept: undefined, anew: takenBack };
   }
 }
 

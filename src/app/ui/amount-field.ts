@@ -25,9 +25,8 @@ import {
   type ParsedAmount,
 } from '../../core/quantity/parse-amount';
 import { UNITS, type Unit } from '../../core/quantity/units';
-import type { Limit } from '../../core/record/limits';
-import { CastingStore } from '../state/casting-store';
-import { TypedTexts } from '../state/typed-texts';
+import { LIMITS, type Limit, type LimitName } from '../../core/record/limits';
+import { KeptText, type TypedTurn } from '../state/typed-texts';
 import { Units } from '../state/units';
 import { amountProblemText, type FieldProblem } from '../wording/fields';
 
@@ -83,15 +82,17 @@ let fields = 0;
 })
 export class AmountField {
   private readonly units = inject(Units);
-  private readonly typed = inject(TypedTexts);
-  private readonly store = inject(CastingStore);
+  private readonly typed = new KeptText();
 
   readonly label = input.required<string>();
-  /** Current value, SI, of the kind that `dimension` says. */
+  /** Current value, SI. */
   readonly value = input.required<number>();
-  readonly dimension = input.required<Dimension>();
-  /** One limit for each kind of quantity that the field takes. */
-  readonly limits = input.required<readonly Limit[]>();
+  /** The limit it is held to, which also says what kind of quantity it takes. */
+  readonly limit = input<LimitName>();
+  /** Where it takes several kinds of quantity, or has a limit of its own: one limit for each kind, instead of `limit`. */
+  readonly limits = input<readonly Limit[]>();
+  /** Kind of quantity of the value, where it is not that of the first limit. */
+  readonly dimension = input<Dimension>();
   /** What names this field among all of the casting's, for keeping unread text. */
   readonly field = input.required<string>();
   readonly whole = input(false);
@@ -110,25 +111,27 @@ export class AmountField {
   protected readonly problem = signal<AmountProblem | FieldProblem | undefined>(undefined);
   protected readonly wrongText = computed(() => {
     const problem = this.problem();
-    return problem ? amountProblemText(problem, this.limits(), this.units.system()) : '';
+    return problem ? amountProblemText(problem, this.held(), this.units.system()) : '';
   });
+  private readonly held = computed<readonly Limit[]>(() => {
+    const name = this.limit();
+    return this.limits() ?? (name ? [LIMITS[name]] : []);
+  });
+  private readonly kind = computed(() => this.dimension() ?? this.held()[0].dimension);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   private readonly shown = computed(() => {
     const unit = this.unit();
     return unit
       ? `${Number((this.value() / unit.factor).toPrecision(3))} ${unit.symbol}`
-      : editableText(this.value(), this.dimension(), this.units.system());
+      : editableText(this.value(), this.kind(), this.units.system());
   });
-  private undoneSeen = 0;
-  private fieldSeen: string | undefined;
-
   constructor() {
     this.control.valueChanges.pipe(takeUntilDestroyed(inject(DestroyRef))).subscribe((text) => this.read(text));
     effect(() => {
       const shown = this.shown();
       const field = this.field();
-      const undone = this.store.undoneCount();
-      untracked(() => this.refresh(shown, field, undone));
+      const turn = this.typed.turn(field);
+      untracked(() => this.refresh(shown, turn));
     });
   }
 
@@ -137,26 +140,15 @@ export class AmountField {
     this.box().nativeElement.focus();
   }
 
-  private refresh(shown: string, field: string, undone: number): void {
-    const takenBack = undone !== this.undoneSeen;
-    this.undoneSeen = undone;
-    if (field !== this.fieldSeen) {
-      this.fieldSeen = field;
-      const kept = this.typed.get(field);
-      this.problem.set(undefined);
-      this.control.setValue(kept ?? shown, { emitEvent: kept !== undefined });
-      return;
-    }
-    if (takenBack) {
-      this.typed.drop(field);
-      this.problem.set(undefined);
-    } else if (this.focused() || this.problem()) return;
-    this.control.setValue(shown, { emitEvent: false });
+  private refresh(shown: string, { kept, anew }: TypedTurn): void {
+    if (!anew && (this.focused() || this.problem())) return;
+    this.problem.set(undefined);
+    this.control.setValue(kept ?? shown, { emitEvent: kept !== undefined });
   }
 
   private read(text: string): void {
-    const limits = this.limits();
-    const bare = this.unit() ?? displayUnit(this.dimension(), this.units.system()) ?? UNITS.piece;
+    const limits = this.held();
+    const bare = this.unit() ?? displayUnit(this.kind(), this.units.system()) ?? UNITS.piece;
     const parsed = parseAmount(
       text,
       limits.map((limit) => limit.dimension),
@@ -168,7 +160,7 @@ export class AmountField {
   }
 
   private limitOf(dimension: Dimension): Limit {
-    return this.limits().find((limit) => limit.dimension === dimension) ?? this.limits()[0];
+    return this.held().find((limit) => limit.dimension === dimension) ?? this.held()[0];
   }
 
   private within(value: number, { low, high }: Limit): boolean {
@@ -185,13 +177,13 @@ export class AmountField {
     const why = this.refusal()?.(parsed.value, parsed.dimension);
     if (why) return this.refuse({ ok: false, problem: 'refused', detail: why }, text);
     this.problem.set(undefined);
-    this.typed.drop(this.field());
+    this.typed.drop();
     this.amount.emit({ value: Math.min(limit.high, Math.max(limit.low, parsed.value)), dimension: parsed.dimension });
   }
 
   private refuse(problem: AmountProblem | FieldProblem, text: string): void {
     this.problem.set(problem);
-    this.typed.keep(this.field(), text);
+    this.typed.keep(text);
   }
 
   protected take(reading: AmountReading): void {

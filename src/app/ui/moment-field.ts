@@ -7,7 +7,6 @@ import {
   afterRenderEffect,
   computed,
   effect,
-  inject,
   input,
   output,
   signal,
@@ -15,14 +14,14 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { format } from 'date-fns';
 import { LucideCalendarDays } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzDatePickerComponent } from 'ng-zorro-antd/date-picker';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import { Tool } from './tool';
 import { movedBy } from '../../core/record/typed-moment';
-import { CastingStore } from '../state/casting-store';
-import { TypedTexts } from '../state/typed-texts';
+import { KeptText, type TypedTurn } from '../state/typed-texts';
 import { TWELVE_HOURS, fieldExample, fieldReading, fieldText } from '../wording/times';
 
 const DAY_MINUTES = 24 * 60;
@@ -53,8 +52,7 @@ let fields = 0;
   styleUrls: ['./amount-field.less', './moment-field.less'],
 })
 export class MomentField {
-  private readonly store = inject(CastingStore);
-  private readonly typed = inject(TypedTexts);
+  private readonly typed = new KeptText();
   readonly label = input.required<string>();
   /** Local time, as "2026-10-17T18:00", or a day, as "2027-06-30"; empty where there is none. */
   readonly value = input.required<string>();
@@ -87,15 +85,13 @@ export class MomentField {
   /** The day that a year left out, or a time alone, is reckoned from. */
   private readonly standing = computed(() => this.value() || localDay(new Date()));
   private focused = false;
-  private undoneSeen = 0;
-  private fieldSeen: string | undefined;
 
   constructor() {
     effect(() => {
       const value = this.value();
       const field = this.field();
-      const undone = this.store.undoneCount();
-      untracked(() => this.refresh(value, field, undone));
+      const turn = this.typed.turn(field);
+      untracked(() => this.refresh(value, turn));
     });
     // The day it stands at has the keys, once the calendar is there and has been told of it.
     afterRenderEffect(() => {
@@ -108,25 +104,16 @@ export class MomentField {
     });
   }
 
-  private refresh(value: string, field: string, undone: number): void {
-    const takenBack = undone !== this.undoneSeen;
-    this.undoneSeen = undone;
-    const kept = field === this.fieldSeen ? undefined : this.typed.get(field);
-    const another = field !== this.fieldSeen;
-    this.fieldSeen = field;
-    if (kept !== undefined) {
-      this.text.set(kept);
-      return this.read();
-    }
-    if (!another && !takenBack && (this.focused || this.wrong())) return;
-    if (takenBack) this.typed.drop(field);
+  private refresh(value: string, { kept, anew }: TypedTurn): void {
+    if (!anew && (this.focused || this.wrong())) return;
     this.wrong.set(false);
-    this.text.set(fieldText(value));
+    this.text.set(kept ?? fieldText(value));
+    if (kept !== undefined) this.read();
   }
 
   protected type(text: string): void {
     this.text.set(text);
-    this.typed.keep(this.field(), text);
+    this.typed.keep(text);
     if (this.wrong()) this.wrong.set(this.reading() === undefined);
   }
 
@@ -144,7 +131,7 @@ export class MomentField {
   }
 
   private take(value: string): void {
-    this.typed.drop(this.field());
+    this.typed.drop();
     this.wrong.set(false);
     this.text.set(fieldText(value));
     if (value !== this.value()) this.moment.emit(value);
@@ -156,7 +143,7 @@ export class MomentField {
 
   protected leave(): void {
     this.focused = false;
-    if (!this.wrong() && this.typed.get(this.field()) === undefined) this.text.set(fieldText(this.value()));
+    if (!this.wrong() && this.typed.text === undefined) this.text.set(fieldText(this.value()));
   }
 
   /** Up and down: the day, or a quarter of an hour where the cursor is at the time. */
@@ -199,7 +186,7 @@ export class MomentField {
 
   protected pick(date: Date | null): void {
     if (!date) return;
-    this.take(this.withTime() ? `${localDay(date)}T${localClock(date)}` : localDay(date));
+    this.take(this.withTime() ? format(date, "yyyy-MM-dd'T'HH:mm") : localDay(date));
     this.close();
   }
 
@@ -209,6 +196,4 @@ export class MomentField {
   }
 }
 
-const two = (figure: number): string => String(figure).padStart(2, '0');
-const localDay = (date: Date): string => `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
-const localClock = (date: Date): string => `${two(date.getHours())}:${two(date.getMinutes())}`;
+const localDay = (date: Date): string => format(date, 'yyyy-MM-dd');

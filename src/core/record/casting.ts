@@ -17,7 +17,7 @@ import { fillsLevel, isClamped, METHODS } from './method';
 import { ChocolateSchema, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { isLocalTime, isZone } from './due';
-import { id, name, wholeWithin, within } from './fields';
+import { id, name, wholeOf, numberOf } from './fields';
 import { FillingSchema } from './filling';
 import { MOST } from './limits';
 import { MoldSchema } from './mold';
@@ -43,23 +43,23 @@ const MeltSchema = z.object({
     z.object({ kind: z.literal('chocolate'), chocolateId: id }),
     z.object({ kind: z.literal('tint'), tintId: id }),
   ]),
-  workingC: within('workingC'),
+  workingC: numberOf('workingC'),
   way: z.enum(MELTING_WAYS),
   school: z.enum(SCHOOLS),
   /** Power setting of the microwave, 0 to 1. */
-  power: within('microwavePower'),
+  power: numberOf('microwavePower'),
   bowlId: id,
   /** Poured into a second, cool bowl before the seed goes in. */
   coolBowl: z.boolean(),
   jacket: z.enum(JACKETS),
-  thinning: z.optional(z.object({ fat: z.enum(THINNERS), share: within('thinnerShare') })),
+  thinning: z.optional(z.object({ fat: z.enum(THINNERS), share: numberOf('thinnerShare') })),
   thermometer: z.optional(ThermometerSchema),
   tests: z
     .array(z.object({ at: z.iso.datetime(), way: z.enum(TEST_WAYS), result: z.enum(TEST_RESULTS) }))
     .check(z.maxLength(50)),
 });
 
-const SetSchema = z.object({ place: z.enum(PLACES), seconds: z.optional(within('setMinutesS')) });
+const SetSchema = z.object({ place: z.enum(PLACES), seconds: z.optional(numberOf('setMinutesS')) });
 
 /** Where it sets, one place after another: how long in each, but for the last, where that is computed unless it is given. */
 const SetsSchema = z.array(SetSchema).check(
@@ -74,16 +74,16 @@ const CoatSchema = z.object({
   shares: z
     .array(z.object({ meltId: id, share: z.number().check(z.gt(0), z.lte(1)) }))
     .check(z.minLength(1), z.maxLength(6)),
-  doseM3: within('doseM3'),
-  dwellSeconds: within('dwellSeconds'),
+  doseM3: numberOf('doseM3'),
+  dwellSeconds: numberOf('dwellSeconds'),
   /** Where it stands full before it is tipped out; a fill and dump stands in the room. */
   standsIn: z.enum(PLACES),
-  drainSeconds: within('drainSeconds'),
-  tappingSeconds: within('tappingSeconds'),
+  drainSeconds: numberOf('drainSeconds'),
+  tappingSeconds: numberOf('tappingSeconds'),
   /** How often a closed vessel is turned: the seconds between two turns. */
-  turnSeconds: within('turnSeconds'),
+  turnSeconds: numberOf('turnSeconds'),
   /** Share of the cavity that a solid fill or a layer of it takes. */
-  volumeShare: within('volumeShare'),
+  volumeShare: numberOf('volumeShare'),
   wayUp: z.enum(WAYS_UP),
   where: z.enum(COAT_AREAS),
   sets: SetsSchema,
@@ -109,7 +109,7 @@ const PartSchema = z.object({
   /** Either the coats as listed, or as many of them, tuned, as reach a wanted thickness at the rim. */
   coatsBy: z.discriminatedUnion('by', [
     z.object({ by: z.literal('count') }),
-    z.object({ by: z.literal('thickness'), rimM: within('wantedRimM') }),
+    z.object({ by: z.literal('thickness'), rimM: numberOf('wantedRimM') }),
   ]),
   coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(MOST.coats), z.refine(coatsFit)),
   /** Unmolded parts rest under a cover until they are above the dew point. */
@@ -121,11 +121,11 @@ const PartSchema = z.object({
 });
 
 export const FillAmountSchema = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('volume'), m3: within('fillVolumeM3') }),
-  z.object({ by: z.literal('mass'), kg: within('fillMassKg') }),
-  z.object({ by: z.literal('count'), count: wholeWithin('fillCount') }),
-  z.object({ by: z.literal('share'), share: within('fillShare') }),
-  z.object({ by: z.literal('line'), belowRimM: within('belowRimM') }),
+  z.object({ by: z.literal('volume'), m3: numberOf('fillVolumeM3') }),
+  z.object({ by: z.literal('mass'), kg: numberOf('fillMassKg') }),
+  z.object({ by: z.literal('count'), count: wholeOf('fillCount') }),
+  z.object({ by: z.literal('share'), share: numberOf('fillShare') }),
+  z.object({ by: z.literal('line'), belowRimM: numberOf('belowRimM') }),
 ]);
 
 const LayerSchema = z.object({ id, partId: id, fillingId: id, amount: FillAmountSchema });
@@ -137,7 +137,7 @@ const ClosureSchema = z.discriminatedUnion(
 ) as unknown as z.ZodMiniType<Closure>;
 
 function closureSchema(kind: ClosureKind) {
-  const numbers = Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)]));
+  const numbers = Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, numberOf(limit)]));
   const lid = CLOSING_ROWS[kind].needs === 'lid' ? { partId: id } : {};
   return z.object({
     kind: z.literal(kind),
@@ -156,13 +156,13 @@ const FinishSchema = z.discriminatedUnion('kind', [
     ...finishing,
     kind: z.literal('drizzle'),
     meltId: id,
-    share: within('finishShare'),
-    lineM: within('lineM'),
+    share: numberOf('finishShare'),
+    lineM: numberOf('lineM'),
   }),
   /** Pressed on while it is wet. */
-  z.object({ ...finishing, kind: z.literal('sprinkle'), fillingId: id, share: within('finishShare') }),
-  z.object({ ...finishing, kind: z.literal('dust'), share: within('finishShare') }),
-  z.object({ ...finishing, kind: z.literal('paint'), share: within('finishShare') }),
+  z.object({ ...finishing, kind: z.literal('sprinkle'), fillingId: id, share: numberOf('finishShare') }),
+  z.object({ ...finishing, kind: z.literal('dust'), share: numberOf('finishShare') }),
+  z.object({ ...finishing, kind: z.literal('paint'), share: numberOf('finishShare') }),
   /** So many of a part or of something bought, each on a dot of chocolate. */
   z.object({
     ...finishing,
@@ -170,13 +170,13 @@ const FinishSchema = z.discriminatedUnion('kind', [
     meltId: id,
     partId: z.optional(id),
     fillingId: z.optional(id),
-    count: wholeWithin('stickOnCount'),
+    count: wholeOf('stickOnCount'),
   }),
 ]);
 
 const SpareRuleSchema = z.discriminatedUnion('by', [
-  z.object({ by: z.literal('confidence'), confidence: within('confidence') }),
-  z.object({ by: z.literal('share'), share: within('spareShare') }),
+  z.object({ by: z.literal('confidence'), confidence: numberOf('confidence') }),
+  z.object({ by: z.literal('share'), share: numberOf('spareShare') }),
 ]);
 
 /**
@@ -188,7 +188,7 @@ export const CastingSchema = z.object({
   id,
   name,
   createdAt: z.iso.datetime(),
-  pieces: wholeWithin('pieces'),
+  pieces: wholeOf('pieces'),
   due: z.object({
     local: z.string().check(z.refine(isLocalTime)),
     zone: z.string().check(z.maxLength(60), z.refine(isZone)),
@@ -207,15 +207,15 @@ export const CastingSchema = z.object({
   /** Of parts cast before in this mold and way, how many broke. */
   breakages: z.optional(
     z
-      .object({ cast: wholeWithin('castBefore'), broken: wholeWithin('brokeBefore') })
+      .object({ cast: wholeOf('castBefore'), broken: wholeOf('brokeBefore') })
       .check(z.refine(({ cast, broken }) => broken <= cast)),
   ),
   /** Chocolate on hand, where that is to be counted with rather than what the pantry holds, kg. */
-  onHand: z.array(z.object({ chocolateId: id, kg: within('stockKg') })).check(z.maxLength(MOST.chocolates)),
+  onHand: z.array(z.object({ chocolateId: id, kg: numberOf('stockKg') })).check(z.maxLength(MOST.chocolates)),
   /** When the job was booked into the pantry. */
   bookedAt: z.optional(z.iso.datetime()),
   /** Inner diameter of the mug a bomb is served in, where there is one. */
-  mugDiameterM: z.optional(within('mugDiameterM')),
+  mugDiameterM: z.optional(numberOf('mugDiameterM')),
 });
 
 export type Casting = z.infer<typeof CastingSchema>;

@@ -2,11 +2,11 @@ import * as z from 'zod/mini';
 import { bandProblem, type Bands } from '../matter/bands';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, type ChocolateKind } from '../matter/chocolate';
 import { ALLERGENS, COLOUR_BASES } from './choices';
-import { id, name, within } from './fields';
+import { id, name, numberOf } from './fields';
 import type { PantryFilling } from './filling';
 
 const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
-const bandC = within('bandC');
+const bandC = numberOf('bandC');
 
 const inOrder = z.refine<Bands & { readonly kind: ChocolateKind }>(
   (chocolate) => bandProblem(chocolate.kind, chocolate) === undefined,
@@ -18,12 +18,12 @@ const chocolateFields = {
   kind: z.enum(CHOCOLATE_KINDS),
   /** A class, or its own Casson values at 40 °C. */
   /** How surely that is known: a factor either way on how it runs; that of a class where it is left out. Learned from weighed shells. */
-  fluidityWithin: z.optional(within('fluidityWithin')),
+  fluidityWithin: z.optional(numberOf('fluidityWithin')),
   fluidity: z.union([
     z.enum(FLUIDITY_CLASSES),
-    z.object({ yieldPa: within('yieldPa'), viscosityPas: within('viscosityPas') }),
+    z.object({ yieldPa: numberOf('yieldPa'), viscosityPas: numberOf('viscosityPas') }),
   ]),
-  fatShare: within('fatShare'),
+  fatShare: numberOf('fatShare'),
   meltToC: bandC,
   seedToC: bandC,
   workFromC: bandC,
@@ -32,7 +32,7 @@ const chocolateFields = {
   colour,
   allergens: z.array(z.enum(ALLERGENS)),
   lot: z.string().check(z.maxLength(60)),
-  packKg: within('packKg'),
+  packKg: numberOf('packKg'),
 };
 
 /** A chocolate as a casting holds it; bands out of order are refused. */
@@ -43,8 +43,10 @@ export const TintSchema = z.object({
   id,
   name,
   colour,
-  chocolates: z.array(z.object({ chocolateId: id, parts: within('tintParts') })).check(z.minLength(1), z.maxLength(6)),
-  colours: z.array(z.object({ name, base: z.enum(COLOUR_BASES), parts: within('tintParts') })).check(z.maxLength(6)),
+  chocolates: z
+    .array(z.object({ chocolateId: id, parts: numberOf('tintParts') }))
+    .check(z.minLength(1), z.maxLength(6)),
+  colours: z.array(z.object({ name, base: z.enum(COLOUR_BASES), parts: numberOf('tintParts') })).check(z.maxLength(6)),
   /** A second batch would not match the first. */
   allAtOnce: z.boolean(),
 });
@@ -57,11 +59,11 @@ export const PANTRY_SCHEMA_VERSION = 1;
 
 /** How fast and how much stays on a card: what the class of a chocolate was picked by. */
 const DripSchema = z.object({
-  cardWidthM: within('cardM'),
-  dippedM: within('cardM'),
-  celsius: within('dripC'),
-  first: z.object({ seconds: within('dripFirstS'), kg: within('dripKg') }),
-  second: z.optional(z.object({ seconds: within('dripSecondS'), kg: within('dripKg') })),
+  cardWidthM: numberOf('cardM'),
+  dippedM: numberOf('cardM'),
+  celsius: numberOf('dripC'),
+  first: z.object({ seconds: numberOf('dripFirstS'), kg: numberOf('dripKg') }),
+  second: z.optional(z.object({ seconds: numberOf('dripSecondS'), kg: numberOf('dripKg') })),
 });
 export type DripReading = z.infer<typeof DripSchema>;
 
@@ -72,9 +74,9 @@ export const PantryChocolateSchema = z
     entry: z.literal('chocolate'),
     schemaVersion: z.literal(PANTRY_SCHEMA_VERSION),
     createdAt: z.iso.datetime(),
-    stockKg: within('stockKg'),
+    stockKg: numberOf('stockKg'),
     /** Of one pack, in the kitchen's currency. */
-    packPrice: z.optional(within('packPrice')),
+    packPrice: z.optional(numberOf('packPrice')),
     bestBefore: z.optional(z.iso.date()),
     drip: z.optional(DripSchema),
   })

@@ -4,10 +4,10 @@ import { LIMITS, type LimitName } from './limits';
 // What the schemas of all records are put together from.
 
 /** A number within one of the limits. */
-export const within = (limit: LimitName) => z.number().check(z.gte(LIMITS[limit].low), z.lte(LIMITS[limit].high));
+export const numberOf = (limit: LimitName) => z.number().check(z.gte(LIMITS[limit].low), z.lte(LIMITS[limit].high));
 
 /** A whole number within one of the limits. */
-export const wholeWithin = (limit: LimitName) => z.int().check(z.gte(LIMITS[limit].low), z.lte(LIMITS[limit].high));
+export const wholeOf = (limit: LimitName) => z.int().check(z.gte(LIMITS[limit].low), z.lte(LIMITS[limit].high));
 
 /** What a record or a part of one is referred to by. */
 export const id = z.string().check(z.minLength(1), z.maxLength(60));

@@ -1,12 +1,12 @@
 import * as z from 'zod/mini';
 import { FILLING_KINDS } from '../matter/filling';
 import { ALLERGENS } from './choices';
-import { id, name, within } from './fields';
+import { id, name, numberOf } from './fields';
 
 /** Something a filling is mixed of: a chocolate, another filling, or anything else by its name. */
 const IngredientSchema = z.object({
   name,
-  parts: within('tintParts'),
+  parts: numberOf('tintParts'),
   chocolateId: z.optional(id),
   fillingId: z.optional(id),
   allergens: z.array(z.enum(ALLERGENS)),
@@ -17,8 +17,8 @@ const fillingFields = {
   name,
   kind: z.enum(FILLING_KINDS),
   /** Mass over the space it takes in a wide vessel, kg/m³. */
-  bulkDensity: within('bulkDensity'),
-  pieceKg: z.optional(within('fillingPieceKg')),
+  bulkDensity: numberOf('bulkDensity'),
+  pieceKg: z.optional(numberOf('fillingPieceKg')),
   allergens: z.array(z.enum(ALLERGENS)),
   /** What it is mixed of, by parts of weight; empty for what is bought as it is. */
   recipe: z.array(IngredientSchema).check(z.maxLength(12)),
@@ -33,9 +33,9 @@ export const PantryFillingSchema = z.object({
   entry: z.literal('filling'),
   schemaVersion: z.literal(1),
   createdAt: z.iso.datetime(),
-  stockKg: within('stockKg'),
-  packKg: within('packKg'),
-  packPrice: z.optional(within('packPrice')),
+  stockKg: numberOf('stockKg'),
+  packKg: numberOf('packKg'),
+  packPrice: z.optional(numberOf('packPrice')),
   bestBefore: z.optional(z.iso.date()),
 });
 

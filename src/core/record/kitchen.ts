@@ -1,28 +1,32 @@
 import * as z from 'zod/mini';
 import { BOWL_MATERIALS } from '../matter/bowl-material';
-import { id, name, within } from './fields';
+import { id, name, numberOf } from './fields';
 import { MOST } from './limits';
 
 const BowlSchema = z.object({
   id,
   name,
   material: z.enum(BOWL_MATERIALS),
-  kg: within('bowlKg'),
-  diameterM: within('bowlDiameterM'),
+  kg: numberOf('bowlKg'),
+  diameterM: numberOf('bowlDiameterM'),
 });
 
 /** Where the work is done: air, cold places, microwave, bowls. */
 export const KitchenSchema = z.object({
-  roomC: within('roomC'),
-  humidity: within('humidity'),
-  fridgeC: within('fridgeC'),
+  roomC: numberOf('roomC'),
+  humidity: numberOf('humidity'),
+  fridgeC: numberOf('fridgeC'),
   fridgeFan: z.boolean(),
-  freezerC: within('freezerC'),
+  freezerC: numberOf('freezerC'),
   freezerFan: z.boolean(),
-  microwaveW: within('microwaveW'),
+  microwaveW: numberOf('microwaveW'),
   /** A known weight melted once: by what the microwave is calibrated. */
   microwaveTest: z.optional(
-    z.object({ kg: within('calibrationKg'), seconds: within('calibrationSeconds'), endC: within('calibrationEndC') }),
+    z.object({
+      kg: numberOf('calibrationKg'),
+      seconds: numberOf('calibrationSeconds'),
+      endC: numberOf('calibrationEndC'),
+    }),
   ),
   bowls: z.array(BowlSchema).check(z.minLength(1), z.maxLength(MOST.bowls)),
 });

@@ -3,11 +3,11 @@ import { checkShape } from '../cavity/check-shape';
 import { FACETED_FORMS, type CavityShape } from '../cavity/shape';
 import { MOLD_MATERIALS } from '../matter/mold-material';
 import { MOLD_CARE } from './choices';
-import { id, name, wholeWithin, within } from './fields';
+import { id, name, wholeOf, numberOf } from './fields';
 import { LIMITS } from './limits';
 
-const width = within('cavityDiameterM');
-const depthM = within('cavityDepthM');
+const width = numberOf('cavityDiameterM');
+const depthM = numberOf('cavityDepthM');
 
 /** The shape of a cavity; what its numbers make impossible together is refused as well. */
 export const ShapeSchema = z
@@ -16,21 +16,21 @@ export const ShapeSchema = z
     z.object({ kind: z.literal('cap'), diameterM: width, depthM }),
     z.object({ kind: z.literal('egg'), lengthM: width, widthM: width, depthM }),
     z.object({ kind: z.literal('cylinder'), diameterM: width, depthM }),
-    z.object({ kind: z.literal('cup'), diameterM: width, baseDiameterM: within('baseDiameterM'), depthM }),
+    z.object({ kind: z.literal('cup'), diameterM: width, baseDiameterM: numberOf('baseDiameterM'), depthM }),
     z.object({
       kind: z.literal('liner'),
       diameterM: width,
-      baseDiameterM: within('baseDiameterM'),
+      baseDiameterM: numberOf('baseDiameterM'),
       depthM,
-      pleatFactor: within('pleatFactor'),
+      pleatFactor: numberOf('pleatFactor'),
     }),
-    z.object({ kind: z.literal('tile'), lengthM: width, widthM: width, depthM, cornerM: within('cornerM') }),
-    z.object({ kind: z.literal('pillow'), lengthM: width, widthM: width, depthM, cornerM: within('cornerM') }),
+    z.object({ kind: z.literal('tile'), lengthM: width, widthM: width, depthM, cornerM: numberOf('cornerM') }),
+    z.object({ kind: z.literal('pillow'), lengthM: width, widthM: width, depthM, cornerM: numberOf('cornerM') }),
     z.object({
       kind: z.literal('faceted'),
       form: z.enum(FACETED_FORMS),
       diameterM: width,
-      facets: wholeWithin('facets'),
+      facets: wholeOf('facets'),
       depthM,
     }),
     z.object({
@@ -39,21 +39,23 @@ export const ShapeSchema = z
     }),
     z.object({
       kind: z.literal('measured'),
-      volumeM3: within('cavityVolumeM3'),
+      volumeM3: numberOf('cavityVolumeM3'),
       uncertaintyM3: z.optional(z.number().check(z.gte(0), z.lte(0.05))),
       diameterM: width,
       depthM,
     }),
-    z.object({ kind: z.literal('ball'), diameterM: width, openingM: within('openingM') }),
+    z.object({ kind: z.literal('ball'), diameterM: width, openingM: numberOf('openingM') }),
   ])
   .check(z.refine((shape) => checkShape(shape as CavityShape) === undefined));
 
 /** Weighings of a cavity, kept so that more can be added and the average told again. */
 const WaterSchema = z.object({
-  readings: z.array(z.object({ emptyKg: within('waterMassKg'), fullKg: within('waterMassKg') })).check(z.maxLength(20)),
-  cavities: wholeWithin('cavities'),
-  waterC: within('waterC'),
-  scaleStepKg: within('scaleStepKg'),
+  readings: z
+    .array(z.object({ emptyKg: numberOf('waterMassKg'), fullKg: numberOf('waterMassKg') }))
+    .check(z.maxLength(20)),
+  cavities: wholeOf('cavities'),
+  waterC: numberOf('waterC'),
+  scaleStepKg: numberOf('scaleStepKg'),
 });
 
 const CavitySchema = z
@@ -61,8 +63,8 @@ const CavitySchema = z
     id,
     name,
     shape: ShapeSchema,
-    rows: wholeWithin('cavities'),
-    columns: wholeWithin('cavities'),
+    rows: wholeOf('cavities'),
+    columns: wholeOf('cavities'),
     water: z.optional(WaterSchema),
   })
   .check(z.refine(({ rows, columns }) => rows * columns <= LIMITS.cavities.high));
@@ -78,8 +80,8 @@ const CompositionSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('press'),
     gap: z.discriminatedUnion('by', [
-      z.object({ by: z.literal('width'), gapM: within('gapM') }),
-      z.object({ by: z.literal('water'), m3: within('gapVolumeM3') }),
+      z.object({ by: z.literal('width'), gapM: numberOf('gapM') }),
+      z.object({ by: z.literal('water'), m3: numberOf('gapVolumeM3') }),
     ]),
   }),
   /** Coated on its outside and taken out through its opening. */
@@ -97,12 +99,12 @@ export const MoldSchema = z.object({
   id,
   name,
   material: z.enum(MOLD_MATERIALS),
-  wallM: within('moldWallM'),
-  atHand: wholeWithin('moldsAtHand'),
+  wallM: numberOf('moldWallM'),
+  atHand: wholeOf('moldsAtHand'),
   /** Each kind of cavity on the sheet, with its rows and columns. */
   cavities: z.array(CavitySchema).check(z.minLength(1), z.maxLength(20)),
   composition: CompositionSchema,
-  emptyKg: z.optional(within('moldMassKg')),
+  emptyKg: z.optional(numberOf('moldMassKg')),
   care: z.array(z.enum(MOLD_CARE)),
   notes: z.string().check(z.maxLength(600)),
 });

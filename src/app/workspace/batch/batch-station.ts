@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting, SpareRule } from '../../../core/record/casting';
 import { dueSeconds, localTime } from '../../../core/record/due';
-import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { ShoppingList, type OnHand } from '../../state/shopping-list';
@@ -29,7 +28,6 @@ export class BatchStation {
   private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).plan;
   protected readonly list = inject(ShoppingList);
-  protected readonly limits = LIMITS;
   protected readonly rules = [
     { value: 'confidence' as const, name: 'by confidence' },
     { value: 'share' as const, name: 'flat share' },

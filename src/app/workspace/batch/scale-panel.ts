@@ -45,9 +45,8 @@ import { scaledTexts } from '../../wording/scaling';
               label="Pieces then"
               [field]="p.casting.id + ' scaled'"
               [value]="pieces()"
-              dimension="count"
               [whole]="true"
-              [limits]="[limits.pieces]"
+              limit="pieces"
               (amount)="wantedPieces.set($event.value)"
             />
             <ks-choice-list label="In" [options]="molds()" [value]="moldId()" (chosen)="wantedMold.set($event)" />
@@ -80,7 +79,6 @@ export class ScalePanel {
   protected readonly sources = inject(Sources);
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.plan;
-  protected readonly limits = LIMITS;
   protected readonly factors = [
     { name: 'half', by: 0.5 },
     { name: 'double', by: 2 },

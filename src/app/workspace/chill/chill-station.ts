@@ -6,7 +6,6 @@ import { PLACES, type Place } from '../../../core/record/choices';
 import { placeOf, restsOf } from '../../../core/record/sets';
 import { restFirst, setIn, stayFor } from '../../../core/edit/sets';
 import { RESTS_S } from '../../../core/record/sets';
-import { LIMITS } from '../../../core/record/limits';
 import { UNITS } from '../../../core/quantity/units';
 import { CastingStore } from '../../state/casting-store';
 import { Kitchens, kitchenDiffers, takeKitchen } from '../../state/kitchens';
@@ -40,7 +39,6 @@ export class ChillStation {
     const casting = this.store.current();
     return casting !== undefined && this.kitchens.loaded() && kitchenDiffers(casting, this.kitchens.kitchen());
   });
-  protected readonly limits = LIMITS;
   protected readonly minute = UNITS.minute;
   protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
   protected readonly covered = [

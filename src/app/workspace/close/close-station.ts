@@ -45,7 +45,6 @@ export class CloseStation {
   private readonly store = inject(CastingStore);
   protected readonly plan = inject(PlanService).draft;
   protected readonly sources = inject(Sources);
-  protected readonly limits = LIMITS;
   protected readonly minute = UNITS.minute;
   protected readonly repairs = REPAIRS;
   protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));

@@ -66,7 +66,6 @@ export class CoatStation {
   private readonly open = inject(OpenPart);
   private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).draft;
-  protected readonly limits = LIMITS;
   /** Less than a kitchen scale tells is not worth a line. */
   protected readonly leastFeetKg = 0.0001;
   protected readonly teaspoon = UNITS.teaspoon;

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { takeWeighed } from '../../../core/edit/weighed';
 import { type WeighedOutcome } from '../../../core/study/weighed-shell';
-import { LIMITS } from '../../../core/record/limits';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { Study } from '../../state/study';
@@ -22,8 +21,7 @@ import { weighedText } from '../../wording/weighed';
         label="One part, all its coats"
         [field]="p.casting.id + p.part.id + ' weighed'"
         [value]="weighedKg() ?? p.coat.mass.value"
-        dimension="mass"
-        [limits]="[limits.shellKg]"
+        limit="shellKg"
         (amount)="weigh($event.value)"
       />
     }
@@ -41,7 +39,6 @@ export class WeighedShellPanel {
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
   protected readonly plan = inject(PlanService).draft;
-  protected readonly limits = LIMITS;
   protected readonly weighedKg = signal<number | undefined>(undefined);
   protected readonly outcome = signal<WeighedOutcome | undefined>(undefined);
   private readonly state = signal<'idle' | 'working' | 'failed'>('idle');

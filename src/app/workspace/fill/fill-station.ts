@@ -58,7 +58,6 @@ export class FillStation {
   private readonly plans = inject(PlanService);
   protected readonly fillings = inject(Fillings);
   protected readonly plan = this.plans.draft;
-  protected readonly limits = LIMITS;
   protected readonly ways = [
     { value: 'amount' as const, name: 'an amount' },
     { value: 'share' as const, name: 'a share' },

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { LucideTrash2 } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting, Finish } from '../../../core/record/casting';
-import { LIMITS, MOST } from '../../../core/record/limits';
+import { MOST } from '../../../core/record/limits';
 import { dropUnused, meltFrom } from '../../../core/edit/melting';
 import { sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
@@ -36,7 +36,6 @@ export class FinishStation {
   protected readonly plan = inject(PlanService).draft;
   protected readonly sources = inject(Sources);
   protected readonly fillings = inject(Fillings);
-  protected readonly limits = LIMITS;
   protected readonly minute = UNITS.minute;
   protected readonly names = FINISH_NAMES;
   protected readonly texts = FINISH_TEXTS;

@@ -55,7 +55,6 @@ export class MeltStation {
   private readonly kitchens = inject(Kitchens);
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.plan;
-  protected readonly limits = LIMITS;
   protected readonly ways = MELTING_WAYS.map((value) => ({ value, name: WAY_NAMES[value] }));
   protected readonly jackets = JACKETS.map((value) => ({ value, name: JACKET_NAMES[value] }));
   protected readonly pouring = [

@@ -9,7 +9,6 @@ import { castingMold, moldDiffers } from '../../../core/record/copies';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
 import { careOf } from '../../../core/record/mold-care';
 import { cavityCount, gridOf } from '../../../core/record/mold-cavities';
-import { LIMITS } from '../../../core/record/limits';
 import { cavityRecordOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { OpenPart } from '../../state/open-part';
@@ -40,7 +39,6 @@ export class MoldStation {
   private readonly units = inject(Units);
   protected readonly library = inject(MoldLibrary);
   protected readonly plan = inject(PlanService).draft;
-  protected readonly limits = LIMITS;
   protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
   protected readonly cavity = computed(() => {
     const plan = this.plan();

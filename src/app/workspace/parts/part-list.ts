@@ -63,7 +63,6 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
             label="In a piece"
             [field]="p.casting.id + p.part.id + ' per piece'"
             [value]="p.part.perPiece"
-            dimension="count"
             [whole]="true"
             [limits]="[perPiece]"
             (amount)="setPerPiece($event.value)"
