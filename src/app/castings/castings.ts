@@ -28,6 +28,7 @@ import { dueText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
 import { cavitySizeText } from '../wording/shapes';
 import { ImportPanel } from '../ui/import-panel';
+import { Nothing } from '../ui/nothing';
 import { RecordTools } from '../ui/record-tools';
 import { SmallSection } from './small-section';
 
@@ -37,6 +38,7 @@ import { SmallSection } from './small-section';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     ImportPanel,
+    Nothing,
     NzButtonComponent,
     NzInputDirective,
     ReactiveFormsModule,

@@ -23,6 +23,7 @@ import { MoldLibrary } from '../state/mold-library';
 import { Units } from '../state/units';
 import { ChoiceList } from '../ui/choice-list';
 import { ImportPanel } from '../ui/import-panel';
+import { Nothing } from '../ui/nothing';
 import { RecordTools } from '../ui/record-tools';
 import { MATERIAL_NAMES } from '../wording/names';
 import { SHAPE_NAMES, cavitySizeText } from '../wording/shapes';
@@ -41,6 +42,7 @@ const NEXT_MS = 60;
     ChoiceList,
     ImportPanel,
     MoldCardDrawing,
+    Nothing,
     NzButtonComponent,
     NzInputDirective,
     ReactiveFormsModule,

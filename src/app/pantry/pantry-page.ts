@@ -6,22 +6,32 @@ import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import { nearestClass } from '../../core/matter/chocolate';
 import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
-import type { PantryFilling } from '../../core/record/filling';
 import { readPantryFile } from '../../data/pantry-file';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { ImportPanel } from '../ui/import-panel';
+import { Nothing } from '../ui/nothing';
 import { RecordTools } from '../ui/record-tools';
 import { text, written } from '../wording/format';
-import { FILLING_NAMES, FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
+import { FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
 import { bestBeforeText, packText } from '../wording/pantry';
+import { FillingTable } from './filling-table';
 
 /** What is at hand: chocolates with their colours and bands, tints and fillings with their recipes; found, copied, exported, deleted. */
 @Component({
   selector: 'ks-pantry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ImportPanel, NzButtonComponent, NzInputDirective, ReactiveFormsModule, RecordTools, RouterLink],
+  imports: [
+    FillingTable,
+    ImportPanel,
+    Nothing,
+    NzButtonComponent,
+    NzInputDirective,
+    ReactiveFormsModule,
+    RecordTools,
+    RouterLink,
+  ],
   templateUrl: './pantry-page.html',
   styleUrl: './pantry-page.less',
 })
@@ -48,12 +58,7 @@ export class PantryPage {
       .map((tint) => ({ tint, recipe: this.recipe(tint) })),
   );
 
-  protected readonly fillings = computed(() =>
-    this.pantry
-      .fillings()
-      .filter(({ name }) => this.wanted(name))
-      .map((filling) => ({ filling, ...this.fillingLines(filling) })),
-  );
+  protected readonly fillings = computed(() => this.pantry.fillings().filter(({ name }) => this.wanted(name)));
 
   constructor() {
     this.search.valueChanges.pipe(takeUntilDestroyed()).subscribe((typed) => this.searched.set(typed));
@@ -101,27 +106,6 @@ export class PantryPage {
       kind: `${KIND_NAMES[chocolate.kind]}, runs ${FLUIDITY_NAMES[nearestClass(chocolate.fluidity)]}`,
       work: `Work ${written(chocolate.workFromC, 'temperature', system).number} to ${text(chocolate.workToC, 'temperature', system)}`,
       stock: `${chocolate.stockKg > 0 ? text(chocolate.stockKg, 'mass', system) : 'none'} here; ${packText(chocolate, this.kitchens.kitchen().currency, system)}`,
-      before: best.text,
-      old: best.past,
-    };
-  }
-
-  private fillingLines(filling: PantryFilling): {
-    readonly kind: string;
-    readonly recipe: string;
-    readonly stock: string;
-    readonly before: string;
-    readonly old: boolean;
-  } {
-    const system = this.units.system();
-    const best = bestBeforeText(filling.bestBefore, new Date());
-    const bought = filling.recipe.length === 0;
-    return {
-      kind: `${FILLING_NAMES[filling.kind]}, ${text(filling.bulkDensity, 'density', system)}`,
-      recipe: filling.recipe.map(({ name, parts }) => `${parts} ${name}`).join(' : '),
-      stock: bought
-        ? `${filling.stockKg > 0 ? text(filling.stockKg, 'mass', system) : 'none'} here; ${packText(filling, this.kitchens.kitchen().currency, system)}`
-        : '',
       before: best.text,
       old: best.past,
     };

@@ -42,7 +42,7 @@ const tint = (id: string): PantryTint => {
 describe('Pantry', () => {
   it('shows what is there: chocolates with band, stock, price and best before, tints with their recipe', async () => {
     const bench = await Bench.of(PantryPage);
-    expect(bench.all('li')).toHaveLength(SHIPPED);
+    expect(bench.all('li, tbody tr')).toHaveLength(SHIPPED);
     expect(bench.text).toMatch(
       /Quarry 64dark, runs fluidWork 31 to 32 °C500 g here; 250 g a pack, € 4\.90Best before 30 Jun 2027/,
     );
@@ -51,12 +51,37 @@ describe('Pantry', () => {
     search.value = 'lin';
     search.dispatchEvent(new Event('input'));
     await bench.settle();
-    expect(bench.all('li strong').map((name) => name.textContent)).toEqual(['Linen', 'Hazelnut butter filling']);
+    expect(bench.all('li strong, tbody a').map((name) => name.textContent)).toEqual([
+      'Linen',
+      'Hazelnut butter filling',
+    ]);
     search.value = 'no such thing';
     search.dispatchEvent(new Event('input'));
     await bench.settle();
     await bench.press('Show all');
-    expect(bench.all('li')).toHaveLength(SHIPPED);
+    expect(bench.all('li, tbody tr')).toHaveLength(SHIPPED);
+  });
+
+  it('sorts the fillings by name, by what is there and by date, either way, what has none last', async () => {
+    const bench = await Bench.of(PantryPage);
+    const names = (): (string | null)[] => bench.all('tbody a').map((name) => name.textContent);
+    const byName = names();
+    expect(byName).toEqual([...byName].sort((a, b) => a!.localeCompare(b!)));
+    await bench.press('filling');
+    expect(names()).toEqual([...byName].reverse());
+    expect(bench.all('th[aria-sort=descending]').map((head) => head.textContent?.trim())).toEqual(['filling']);
+    await bench.press('best before');
+    expect(names().slice(0, 2)).toEqual(['Soft caramel', 'Small marshmallows']);
+    await bench.press('best before');
+    expect(names().slice(0, 2)).toEqual(['Small marshmallows', 'Soft caramel']);
+    // What is mixed here is not in stock, and stands last: by the alphabet, where all else is alike.
+    await bench.press('in stock, or mixed of');
+    expect(names().slice(-4)).toEqual([
+      'Cider-spice powder',
+      'Dark ganache',
+      'Hazelnut butter filling',
+      'Hazelnut ganache',
+    ]);
   });
 
   it('deletes with the way back, and says which tint lacks it', async () => {

@@ -134,6 +134,13 @@ export function answerText({ value, dimension, rule, zone }: Answer, system: Uni
   return dimension === 'moment' ? momentText(value, zone ?? ownZone()) : text(value, dimension, system);
 }
 
+/** A counted answer as how often something is done: "13 times", "1 time"; as it is said where it has no end. */
+export function timesText(answer: Answer, system: UnitSystem): string {
+  const said = answerText(answer, system);
+  if (!Number.isFinite(answer.value)) return said;
+  return `${said} ${answer.value === 1 ? 'time' : 'times'}`;
+}
+
 /** "likely 1.1 to 1.5 mm", or nothing where the answer has no range or both ends read alike. */
 export function rangeText(answer: Answer, system: UnitSystem): string {
   if (answer.low === undefined || answer.high === undefined || !Number.isFinite(answer.low)) return '';

@@ -7,7 +7,7 @@ import { answer, type Answer } from '../../core/quantity/answer';
 import { demoCastings } from '../../data/demo';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import { planned } from '../../testing/planned';
-import { answerText, rangeText, spoons, text } from './format';
+import { answerText, rangeText, spoons, text, timesText } from './format';
 import { noteWording } from './problems';
 import { RULES } from './rules';
 import { TERM_NAMES } from './terms';
@@ -101,6 +101,12 @@ describe('wording', () => {
     );
     expect(rangeText(answer(0.0013, 'length', 'coat.spread', [], [0.0013, 0.00132]), 'metric')).toBe('');
     expect(rangeText(answer(0.0013, 'length', 'coat.spread'), 'metric')).toBe('');
+  });
+
+  it('says how often, in as many times', () => {
+    const often = (value: number): string => timesText(answer(value, 'count', 'melt.reheats'), 'metric');
+    expect([often(0), often(1), often(13)]).toEqual(['0 times', '1 time', '13 times']);
+    expect(often(Infinity)).not.toMatch(/time|Infinity/);
   });
 
   it('measures in the spoon that suits', () => {

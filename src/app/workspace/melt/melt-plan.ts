@@ -10,6 +10,7 @@ import { Units } from '../../state/units';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { TemperatureChart, type ChartCurve } from '../../ui/temperature-chart';
+import { timesText } from '../../wording/format';
 import { SCHOOL_NAMES } from '../../wording/names';
 import { chartBands, planInBrief, schoolRisk, stepWordings } from '../../wording/melting';
 
@@ -90,6 +91,10 @@ export class MeltPlanView {
       { name: SCHOOL_NAMES[made.plan.school], points: made.plan.curve },
       ...(other ? [{ name: SCHOOL_NAMES[other.school], points: other.curve, second: true }] : []),
     ];
+  });
+  protected readonly again = computed(() => {
+    const made = this.made();
+    return made ? timesText(made.reheats, this.units.system()) : '';
   });
   protected readonly bands = computed(() => {
     const made = this.made();

@@ -1,0 +1,90 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ViewEncapsulation,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective } from 'ng-zorro-antd/table';
+import type { PantryFilling } from '../../core/record/filling';
+import { Kitchens } from '../state/kitchens';
+import { Units } from '../state/units';
+import { RecordTools } from '../ui/record-tools';
+import { SortHead, type SortOrder } from '../ui/sort-head';
+import { text } from '../wording/format';
+import { FILLING_NAMES } from '../wording/names';
+import { bestBeforeText, packText } from '../wording/pantry';
+
+/** A filling as the table writes it, and what it is sorted by: words by the alphabet, numbers by size, nothing last. */
+interface Row {
+  readonly filling: PantryFilling;
+  readonly kind: string;
+  readonly density: string;
+  readonly there: string;
+  readonly before: string;
+  readonly old: boolean;
+  readonly keys: Readonly<Record<string, string | number>>;
+}
+
+/** The fillings of the pantry, sorted as one likes. */
+@Component({
+  selector: 'ks-filling-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  encapsulation: ViewEncapsulation.None,
+  imports: [NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective, RecordTools, RouterLink, SortHead],
+  templateUrl: './filling-table.html',
+  styleUrl: './filling-table.less',
+})
+export class FillingTable {
+  private readonly kitchens = inject(Kitchens);
+  private readonly units = inject(Units);
+
+  readonly fillings = input.required<readonly PantryFilling[]>();
+  readonly copied = output<PantryFilling>();
+  readonly exported = output<PantryFilling>();
+  readonly deleted = output<PantryFilling>();
+
+  protected readonly order = signal<SortOrder>({ by: 'name', down: false });
+  protected readonly rows = computed(() => {
+    const { by, down } = this.order();
+    return this.fillings()
+      .map((filling) => this.row(filling))
+      .sort((a, b) => compared(a.keys[by], b.keys[by], down) || compared(a.keys['name'], b.keys['name'], false));
+  });
+
+  private row(filling: PantryFilling): Row {
+    const system = this.units.system();
+    const { name, kind, bulkDensity, recipe, stockKg } = filling;
+    const best = bestBeforeText(filling.bestBefore, new Date());
+    const bought = recipe.length === 0;
+    const stock = stockKg > 0 ? text(stockKg, 'mass', system) : 'none';
+    return {
+      filling,
+      kind: FILLING_NAMES[kind],
+      density: text(bulkDensity, 'density', system),
+      there: bought
+        ? `${stock} here; ${packText(filling, this.kitchens.kitchen().currency, system)}`
+        : recipe.map((part) => `${part.parts} ${part.name}`).join(' : '),
+      before: best.text.replace('Best before ', ''),
+      old: best.past,
+      keys: {
+        name,
+        kind: FILLING_NAMES[kind],
+        density: bulkDensity,
+        there: bought ? stockKg : '',
+        before: filling.bestBefore ?? '',
+      },
+    };
+  }
+}
+
+/** Below 0 where `a` comes first. What is empty comes last either way. */
+function compared(a: string | number, b: string | number, down: boolean): number {
+  if (a === '' || b === '') return Number(a === '') - Number(b === '');
+  const order = typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b));
+  return down ? -order : order;
+}
