@@ -31,6 +31,7 @@ runTool('madge/bin/cli.js', [
   'tsconfig.json',
   'src',
 ]);
+run(process.execPath, ['scripts/rooms.mjs']);
 step('Units');
 const jestFile = join(results, 'jest.json');
 runTool('jest/bin/jest.js', ['--json', `--outputFile=${jestFile}`], { env: { ...process.env, TZ: 'Europe/Berlin' } });

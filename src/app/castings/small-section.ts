@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { draftPlan } from '../../core/plan/draft';
 import type { Casting } from '../../core/record/casting';
-import { coatShades } from '../workspace/section/coat-shades';
-import { sectionGeometry } from '../workspace/section/section-geometry';
+import { coatShades } from '../drawing/coat-shades';
+import { sectionGeometry } from '../drawing/section-geometry';
 
 const WIDTH = 340;
 const HEIGHT = 176;

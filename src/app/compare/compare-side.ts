@@ -3,8 +3,8 @@ import type { ComparedSide } from '../../core/study/ways';
 import { Units } from '../state/units';
 import { Figure } from '../ui/figure';
 import { text } from '../wording/format';
-import { coatShades } from '../workspace/section/coat-shades';
-import { sectionGeometry } from '../workspace/section/section-geometry';
+import { coatShades } from '../drawing/coat-shades';
+import { sectionGeometry } from '../drawing/section-geometry';
 
 const WIDTH = 440;
 const HEIGHT = 250;

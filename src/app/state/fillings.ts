@@ -6,7 +6,7 @@ import type { PantryFilling } from '../../core/record/filling';
 import { dropUnusedCopies } from '../../core/edit/melting';
 import { hasRoomFor } from '../../core/record/melting';
 import { alike } from '../../core/record/merge';
-import type { Option } from '../ui/choice-list';
+import type { Option } from '../wording/option';
 import { FILLING_NAMES } from '../wording/names';
 import { CastingStore } from './casting-store';
 import { Pantry } from './pantry';

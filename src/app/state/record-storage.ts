@@ -2,11 +2,9 @@ import { inject, signal } from '@angular/core';
 import { Observable, Subject, firstValueFrom, from, map, merge, race, retry, switchMap, timer } from 'rxjs';
 import { mergeRecords } from '../../core/record/merge';
 import type { Named, RecordRepository, StoredRecords, UnreadableRecord } from '../../data/record-repository';
+import type { SavedState, StoredKind } from '../../data/kept-kinds';
 import { Journal } from './journal';
-import { Storages, type Kept, type StoredKind } from './storages';
-
-/** `silent`: the database is there and does not answer. */
-export type SavedState = 'saved' | 'saving' | 'memory' | 'full' | 'silent';
+import { Storages, type Kept } from './storages';
 
 /** Records changed or removed by another tab, or merged with a change of this one. */
 export interface OutsideChange<T> {

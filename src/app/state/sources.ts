@@ -3,7 +3,7 @@ import type { Casting } from '../../core/record/casting';
 import { castingChocolate, castingTint } from '../../core/record/copies';
 import { alike } from '../../core/record/merge';
 import { sourceKey, type MeltSource } from '../../core/record/melting';
-import type { Option } from '../ui/choice-list';
+import type { Option } from '../wording/option';
 import { KIND_NAMES } from '../wording/names';
 import { CastingStore } from './casting-store';
 import { Pantry, bringIn } from './pantry';

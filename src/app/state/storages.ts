@@ -1,8 +1,6 @@
 import { Injectable, signal, type Signal } from '@angular/core';
+import type { StoredKind } from '../../data/kept-kinds';
 import type { UnreadableRecord } from '../../data/record-repository';
-
-/** Kinds of record that are kept. */
-export type StoredKind = 'castings' | 'molds' | 'pantry' | 'kitchens';
 
 /** What is kept of one kind, as far as the frame asks about it. */
 export interface Kept {

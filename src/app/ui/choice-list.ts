@@ -15,16 +15,7 @@ import {
 import { FormsModule } from '@angular/forms';
 import { LucideChevronDown } from '@lucide/angular';
 import { NzSelectComponent, NzSelectModule } from 'ng-zorro-antd/select';
-
-/** One thing to choose. */
-export interface Option<T extends string> {
-  readonly value: T;
-  readonly name: string;
-  /** What kind of thing it is: the heading it stands under in a long list, where what has none comes first. */
-  readonly group?: string;
-  /** A colour that stands before its name. */
-  readonly colour?: string;
-}
+import type { Option } from '../wording/option';
 
 /** A longer list than this is grouped, and searched by typing; in a shorter one a letter goes to the next name that begins with it. */
 const IN_SIGHT = 8;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { NzRadioModule } from 'ng-zorro-antd/radio';
-import type { Option } from './choice-list';
+import type { Option } from '../wording/option';
 
 let picks = 0;
 

@@ -24,18 +24,9 @@ import { thinnedReadings, type Readings } from '../../core/melt/thermometer';
 import type { CurvePoint } from '../../core/melt/schools';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
+import type { ChartBand } from '../wording/chart-band';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale);
-
-/** A line of the chart that is a temperature to keep to, or a band to stay in, °C. */
-export interface ChartBand {
-  readonly name: string;
-  readonly fromC: number;
-  readonly toC?: number;
-  readonly tone: 'work' | 'mark' | 'ceiling';
-  /** Its name stands under it and not over it. */
-  readonly under?: boolean;
-}
 
 /** A planned curve, with the name it is read by. */
 export interface ChartCurve {

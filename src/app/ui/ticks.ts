@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { NzCheckboxModule } from 'ng-zorro-antd/checkbox';
-import type { Option } from './choice-list';
+import type { Option } from '../wording/option';
 
 /** Things of which any number holds, each ticked by itself. */
 @Component({

@@ -7,7 +7,7 @@ import type { Bands } from '../../core/matter/bands';
 import type { ChocolateKind } from '../../core/matter/chocolate';
 import type { MeltingWay, School, TestResult } from '../../core/record/choices';
 import type { UnitSystem } from '../../core/quantity/units';
-import type { ChartBand } from '../ui/temperature-chart';
+import type { ChartBand } from './chart-band';
 import { text } from './format';
 
 export const BAND_NAMES: Readonly<Record<keyof Bands, string>> = {

@@ -1,5 +1,4 @@
-import type { SavedState } from '../state/record-storage';
-import type { StoredKind } from '../state/storages';
+import type { SavedState, StoredKind } from '../../data/kept-kinds';
 
 const ONE: Readonly<Record<StoredKind, string>> = {
   castings: 'casting',

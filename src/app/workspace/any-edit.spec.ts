@@ -25,7 +25,7 @@ import { MeltStation } from './melt/melt-station';
 import { MoldStation } from './mold/mold-station';
 import { Notes } from './notes/notes';
 import { PartList } from './parts/part-list';
-import { sectionGeometry } from './section/section-geometry';
+import { sectionGeometry } from '../drawing/section-geometry';
 import { weighOutTables } from './weigh-out/weigh-out-table';
 
 /** As many sequences as are tried; each begins with a casting of the demo. */

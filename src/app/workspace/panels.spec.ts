@@ -8,7 +8,7 @@ import { weighOutCsv } from '../sheet/weigh-out-csv';
 import { PlaceComparison } from './chill/place-comparison';
 import { Notes } from './notes/notes';
 import { Ribbon } from './ribbon/ribbon';
-import { Strip } from './strip/strip';
+import { Strip } from './strip';
 import { weighOutTables } from './weigh-out/weigh-out-table';
 import { WeighOut } from './weigh-out/weigh-out';
 

@@ -16,7 +16,7 @@ import { Ribbon } from './ribbon/ribbon';
 import { Section } from './section/section';
 import { ThicknessCurve } from './section/thickness-curve';
 import { STATIONS, STATION_ROWS } from './stations';
-import { Strip } from './strip/strip';
+import { Strip } from './strip';
 import { WeighOut } from './weigh-out/weigh-out';
 import type { StationKey } from '../../core/plan/plan-types';
 

@@ -2,8 +2,8 @@ import { line } from 'd3-shape';
 import type { Cavity } from '../../../core/cavity/cavity';
 import { filmState, type FilmState } from '../../../core/shell/film-state';
 import type { ShellFrame } from '../../../core/shell/recording';
-import type { Spot } from '../section/cut';
-import type { SectionGeometry } from '../section/section-geometry';
+import type { Spot } from '../../drawing/cut';
+import type { SectionGeometry } from '../../drawing/section-geometry';
 
 /** What is drawn of one picture, px. */
 export interface FilmGeometry {

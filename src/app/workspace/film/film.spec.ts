@@ -9,7 +9,7 @@ import { Bench, closeWorkers, MONDAY, openDemo, until } from '../../../testing/b
 import type { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { clockText, speedText } from '../../wording/film';
-import { sectionGeometry } from '../section/section-geometry';
+import { sectionGeometry } from '../../drawing/section-geometry';
 import { FilmBar } from './film-bar';
 import { FilmButton } from './film-button';
 import { filmGeometry } from './film-geometry';

@@ -8,7 +8,7 @@ import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { AmountField } from '../../ui/amount-field';
 import { LONGEST_NAME, tidyName } from '../../wording/naming';
-import { coatShades } from '../section/coat-shades';
+import { coatShades } from '../../drawing/coat-shades';
 import { Tool } from '../../ui/tool';
 import { TextField } from '../../ui/text-field';
 

@@ -7,7 +7,7 @@ import type { FillingKind } from '../../../core/matter/filling';
 import type { Finish } from '../../../core/record/casting';
 import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
-import { closed, cutThrough, outline, type Cut, type Place, type Spot } from '../section/cut';
+import { closed, cutThrough, outline, type Cut, type Place, type Spot } from '../../drawing/cut';
 import type { PlanDraft } from '../../../core/plan/plan-types';
 import { isCap } from '../../../core/record/closing';
 

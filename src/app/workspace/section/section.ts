@@ -20,13 +20,13 @@ import { FilmBar } from '../film/film-bar';
 import { FilmButton } from '../film/film-button';
 import { FilmDrawing } from '../film/film-drawing';
 import { ShellFilm } from '../film/shell-film';
-import { shadesOf } from './coat-shades';
-import { FillPatterns, type FilledLayer } from './fill-patterns';
-import { rulerTicks, rulerUnit } from './ruler';
-import { fillOf, StreakPatterns } from './streak-patterns';
+import { shadesOf } from '../../drawing/coat-shades';
+import { FillPatterns, type FilledLayer } from '../../drawing/fill-patterns';
+import { rulerTicks, rulerUnit } from '../../drawing/ruler';
+import { fillOf, StreakPatterns } from '../../drawing/streak-patterns';
 import { DragHandle, type HandleMove } from '../../ui/drag-handle';
 import { MissingPart } from '../../ui/missing-part';
-import { sectionGeometry } from './section-geometry';
+import { sectionGeometry } from '../../drawing/section-geometry';
 
 const STEP_M = 0.0001;
 

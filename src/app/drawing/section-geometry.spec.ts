@@ -1,5 +1,5 @@
-import { draftPlan } from '../../../core/plan/draft';
-import { demoCastings } from '../../../data/demo';
+import { draftPlan } from '../../core/plan/draft';
+import { demoCastings } from '../../data/demo';
 import { sectionGeometry } from './section-geometry';
 
 const [bombs, bites] = demoCastings(new Date('2026-10-12T08:00:00Z')).map((casting) => draftPlan(casting));

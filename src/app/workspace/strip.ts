@@ -8,9 +8,9 @@ import {
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { PlanService } from '../../state/plan-service';
-import { StationList } from '../station-list';
-import type { StationKey } from '../../../core/plan/plan-types';
+import { PlanService } from '../state/plan-service';
+import { StationList } from './station-list';
+import type { StationKey } from '../../core/plan/plan-types';
 
 /** The stations in the order of the work, each with its answer: the plan at a glance. */
 @Component({

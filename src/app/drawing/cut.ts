@@ -1,7 +1,7 @@
 import { line } from 'd3-shape';
-import { coatLine } from '../../../core/cavity/inset';
-import type { Line } from '../../../core/cavity/profile';
-import type { PartDraft } from '../../../core/plan/plan-types';
+import { coatLine } from '../../core/cavity/inset';
+import type { Line } from '../../core/cavity/profile';
+import type { PartDraft } from '../../core/plan/plan-types';
 
 /** A place on the drawing, px. */
 export interface Spot {

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { UnitSystem } from '../../../core/quantity/units';
+import type { UnitSystem } from '../../core/quantity/units';
 
 /** Round marks on a ruler of a length, about `most` of them: how far each is, m, and what stands beside it. */
 export function rulerTicks(

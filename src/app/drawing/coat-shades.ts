@@ -1,7 +1,7 @@
-import type { Casting } from '../../../core/record/casting';
-import { chocolateOf, meltOf } from '../../../core/record/references';
+import type { Casting } from '../../core/record/casting';
+import { chocolateOf, meltOf } from '../../core/record/references';
 import type { Shade } from './streak-patterns';
-import type { PartDraft } from '../../../core/plan/plan-types';
+import type { PartDraft } from '../../core/plan/plan-types';
 
 /** Each coat in its chocolate's own colour; coats of one colour that follow each other in steps of lightness, the first the darkest. */
 export function coatShades(colours: readonly string[]): string[] {

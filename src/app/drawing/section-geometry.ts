@@ -1,6 +1,6 @@
-import type { Profile } from '../../../core/cavity/profile';
+import type { Profile } from '../../core/cavity/profile';
 import { between, bothHalves, closed, cutThrough, type DrawnLayer, type Place, type Spot } from './cut';
-import type { PlanDraft } from '../../../core/plan/plan-types';
+import type { PlanDraft } from '../../core/plan/plan-types';
 
 /** Everything the section draws, px; all of it at one scale. */
 export interface SectionGeometry {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { pieceWidthM } from '../../../core/fill/packing';
-import type { FillingKind } from '../../../core/matter/filling';
-import type { Filling } from '../../../core/record/filling';
+import { pieceWidthM } from '../../core/fill/packing';
+import type { FillingKind } from '../../core/matter/filling';
+import type { Filling } from '../../core/record/filling';
 import type { DrawnLayer } from './cut';
 
 /** A layer with what is in it. */
