@@ -1,3 +1,5 @@
+import { logGamma } from '../quantity/gamma';
+import { byHalving } from '../quantity/root';
 import type { SpareRule } from '../record/casting';
 
 /** Highest chance of breaking that is counted with, so that the answer stays a number of parts one could think of. */
@@ -43,19 +45,6 @@ function betaFraction(x: number, a: number, b: number): number {
   return fraction;
 }
 
-const LANCZOS = [
-  676.5203681218851, -1259.1392167224028, 771.3234287776531, -176.6150291621406, 12.507343278686905,
-  -0.13857109526572012, 9.984369578019572e-6, 1.5056327351493116e-7,
-];
-
-/** Natural logarithm of the gamma function for x ≥ 1 (Lanczos, g = 7). */
-function logGamma(x: number): number {
-  const y = x - 1;
-  const base = y + 7.5;
-  const sum = LANCZOS.reduce((total, weight, i) => total + weight / (y + i + 1), 0.9999999999998099);
-  return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(base) - base + Math.log(sum);
-}
-
 /** The chance of breaking as known from parts that were cast: as sure as so many parts of which so many broke. */
 export interface LearnedChance {
   readonly broken: number;
@@ -92,13 +81,8 @@ const MOST_COUNTED = 500;
 
 /** The chance of breaking that is not passed with so much confidence: a quantile of its Beta distribution, by bisection; at most 0.95. */
 function likelyAtMost({ broken, whole }: LearnedChance, confidence: number): number {
-  let [low, high] = [0, WORST_CHANCE];
-  for (let k = 0; k < 40; k++) {
-    const middle = (low + high) / 2;
-    if (incompleteBeta(middle, Math.max(1, broken), Math.max(1, whole)) < confidence) low = middle;
-    else high = middle;
-  }
-  return high;
+  const [a, b] = [Math.max(1, broken), Math.max(1, whole)];
+  return byHalving((chance) => incompleteBeta(chance, a, b) < confidence, 0, WORST_CHANCE, 40);
 }
 
 /** Logarithm of the beta function, for any arguments above 0: small ones are raised by Γ(x) = Γ(x + 1) / x. */

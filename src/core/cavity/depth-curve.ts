@@ -1,3 +1,4 @@
+import { byHalving } from '../quantity/root';
 import { cumulativeVolume, type Line } from './profile';
 
 /** How much a cavity holds against how deep it is filled. */
@@ -36,14 +37,7 @@ export function depthCurve(line: Line): DepthCurve {
     if (volumeM3 <= 0) return 0;
     if (volumeM3 >= volumes[last]) return z[last] - floor;
     const i = firstAbove(volumes, volumeM3);
-    let low = z[i - 1];
-    let high = z[i];
-    for (let k = 0; k < 60 && high - low > 1e-15; k++) {
-      const middle = (low + high) / 2;
-      if (volumes[i - 1] + partOf(i, middle) < volumeM3) low = middle;
-      else high = middle;
-    }
-    return (low + high) / 2 - floor;
+    return byHalving((level) => volumes[i - 1] + partOf(i, level) < volumeM3, z[i - 1], z[i], 46) - floor;
   };
   return { depthM: z[last] - floor, capacityM3: volumes[last], volumeAt, levelAt };
 }

@@ -1,3 +1,6 @@
+import { logGamma } from '../quantity/gamma';
+import { byHalving } from '../quantity/root';
+
 /** Exponents of the bowl that is fitted: from a funnel with hollow sides to all but a cylinder. */
 const LEANEST = 0.35;
 const FULLEST = 60;
@@ -10,14 +13,7 @@ const FULLEST = 60;
  */
 export function bowlExponent(volumeM3: number, diameterM: number, depthM: number): number {
   const wanted = shareOfCylinder(volumeM3, diameterM, depthM);
-  let low = LEANEST;
-  let high = FULLEST;
-  for (let k = 0; k < 60; k++) {
-    const middle = (low + high) / 2;
-    if (bowlShare(middle) < wanted) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return byHalving((n) => bowlShare(n) < wanted, LEANEST, FULLEST, 60);
 }
 
 /** Whether a bowl of this width and depth can hold that volume: 'lean' or 'full' where it holds more or less than any. */
@@ -33,17 +29,4 @@ function shareOfCylinder(volumeM3: number, diameterM: number, depthM: number): n
 
 function bowlShare(n: number): number {
   return Math.exp(logGamma(1 + 1 / n) + logGamma(1 + 2 / n) - logGamma(1 + 3 / n));
-}
-
-// Lanczos' approximation (1964) with g = 7 and nine terms, to about 1e-13.
-const LANCZOS = [
-  0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
-  12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-];
-
-/** Natural logarithm of the gamma function, for x of 1 and more. */
-function logGamma(x: number): number {
-  const t = x + 6.5;
-  const series = LANCZOS.reduce((sum, coefficient, i) => sum + (i === 0 ? coefficient : coefficient / (x - 1 + i)), 0);
-  return 0.5 * Math.log(2 * Math.PI) + (x - 0.5) * Math.log(t) - t + Math.log(series);
 }

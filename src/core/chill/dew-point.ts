@@ -1,3 +1,5 @@
+import { byHalving } from '../quantity/root';
+
 /**
  * Saturation pressure of water vapour, Pa, over ice below 0 °C and over water above.
  * ASHRAE Handbook of Fundamentals 2017, chapter 1, equations 5 and 6; -100 to 200 °C.
@@ -29,15 +31,8 @@ export function saturationPressurePa(temperatureC: number): number {
  */
 export function dewPointC(temperatureC: number, humidity: number): number {
   const wanted = saturationPressurePa(temperatureC) * humidity;
-  let low = -60;
-  let high = temperatureC;
   // Halved 36 times, 100 K come down to some billionths.
-  for (let k = 0; k < 36; k++) {
-    const middle = (low + high) / 2;
-    if (saturationPressurePa(middle) < wanted) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return byHalving((c) => saturationPressurePa(c) < wanted, -60, temperatureC, 36);
 }
 
 /**

@@ -1,4 +1,5 @@
-import { rootBetween, rootUpward } from './root';
+import { logGamma } from './gamma';
+import { byHalving, rootBetween, rootUpward } from './root';
 
 const cube = (x: number): number => x ** 3 - 2;
 
@@ -12,6 +13,11 @@ describe('roots', () => {
     expect(rootUpward(cube, cube(0), reach, 1e3, 1e-12)).toBeCloseTo(1.259921, 6);
   });
 
+  it('finds it by halving, a binary digit each time', () => {
+    expect(byHalving((x) => cube(x) < 0, 0, 4, 40)).toBeCloseTo(1.259921, 6);
+    expect(Math.abs(byHalving((x) => cube(x) < 0, 0, 4, 10) - 2 ** (1 / 3))).toBeLessThan(4 / 2 ** 10);
+  });
+
   it('ends at the most where the function does not pass zero before', () => {
     expect(rootUpward(cube, cube(0), 0.1, 1.2, 1e-12)).toBe(1.2);
     expect(rootUpward(cube, cube(0), 9, 1.2, 1e-12)).toBe(1.2);
@@ -22,5 +28,18 @@ describe('roots', () => {
     const bent = (x: number): number => (asked++, x - 0.02 * x * x - 0.3);
     rootUpward(bent, -0.3, 0.6, 10, 1e-9);
     expect(asked).toBeLessThanOrEqual(5);
+  });
+});
+
+// Abramowitz & Stegun, Handbook of Mathematical Functions, table 6.1 and (n - 1)!, from memory.
+describe('the gamma function', () => {
+  it.each([
+    [1, 1],
+    [1.5, 0.88622692545],
+    [1.75, 0.91906252685],
+    [5, 24],
+    [11, 3628800],
+  ])('of %p is %p', (x, wanted) => {
+    expect(Math.exp(logGamma(x)) / wanted).toBeCloseTo(1, 9);
   });
 });

@@ -60,3 +60,17 @@ export function rootUpward(
   }
   return atHigh <= 0 ? high : rootBetween(value, low, high, atLow, atHigh, closeEnough);
 }
+
+/**
+ * Where something that is too low to the left comes right, by halving: slow and sure, for functions that bend too much for a chord.
+ * @param times how often the stretch from `low` to `high` is halved: each adds a binary digit
+ */
+export function byHalving(tooLow: (x: number) => boolean, low: number, high: number, times: number): number {
+  let [from, to] = [low, high];
+  for (let k = 0; k < times; k++) {
+    const middle = (from + to) / 2;
+    if (tooLow(middle)) from = middle;
+    else to = middle;
+  }
+  return (from + to) / 2;
+}

@@ -1,3 +1,4 @@
+import { byHalving } from '../quantity/root';
 import { cassonAt40, stiffened } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Casting } from '../record/casting';
@@ -52,14 +53,7 @@ export function weighedShell(
   const mass = (factor: number): number => made(factor).coat.mass.value;
   const [lowKg, highKg] = [mass(1 / MOST), mass(MOST)];
   if (shellKg < lowKg || shellKg > highKg) return { ok: false, problem: { lowKg, highKg } };
-  let low = -Math.log(MOST);
-  let high = Math.log(MOST);
-  for (let k = 0; k < ROUNDS; k++) {
-    const middle = (low + high) / 2;
-    if (mass(Math.exp(middle)) < shellKg) low = middle;
-    else high = middle;
-  }
-  const exact = (low + high) / 2;
+  const exact = byHalving((log) => mass(Math.exp(log)) < shellKg, -Math.log(MOST), Math.log(MOST), ROUNDS);
   const { share, within } = believed(mass, exact, priorOf(making, by));
   const factor = Math.exp(exact * share);
   const state = ({ coat }: Made): WeighedShell['before'] => ({ massKg: coat.mass.value, rimM: coat.total.rim.value });
