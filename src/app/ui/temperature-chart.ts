@@ -1,32 +1,12 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  DestroyRef,
-  ElementRef,
-  afterRenderEffect,
-  computed,
-  inject,
-  input,
-  viewChild,
-} from '@angular/core';
-import {
-  Chart,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type ChartConfiguration,
-  type ChartOptions,
-  type Plugin,
-} from 'chart.js';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { ChartOptions, Plugin } from 'chart.js';
 import { fromSi, UNITS } from '../../core/quantity/units';
 import { thinnedReadings, type Readings } from '../../core/melt/thermometer';
 import type { CurvePoint } from '../../core/melt/schools';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
+import { CHART_FONT, CHART_INKS, CHART_OPTIONS, LineChart, type LineChartConfiguration } from './line-chart';
 import type { ChartBand } from '../wording/chart-band';
-
-Chart.register(LineController, LineElement, PointElement, LinearScale);
 
 /** A planned curve, with the name it is read by. */
 export interface ChartCurve {
@@ -36,13 +16,11 @@ export interface ChartCurve {
 }
 
 const STRETCHES = 500;
-const INK = '#26211d';
-const SOFT = '#655c53';
+const { ink: INK, soft: SOFT } = CHART_INKS;
 /** Names stand in the last part of the width. */
 const NAMES_FROM = 0.55;
 const TONE_INKS = { work: '#3a6230', mark: SOFT, ceiling: '#8f361c' } as const;
 const TONES = { work: '#4c7a3d', mark: '#8a7d6f', ceiling: '#ae4425' } as const;
-const FONT = { family: 'Figtree, system-ui, sans-serif', size: 12.5 };
 
 /** Minutes along, degrees up. */
 function scalesOf(low: number, high: number, unit: string): NonNullable<ChartOptions<'line'>['scales']> {
@@ -50,19 +28,19 @@ function scalesOf(low: number, high: number, unit: string): NonNullable<ChartOpt
     x: {
       type: 'linear',
       min: 0,
-      title: { display: true, text: 'minutes', color: SOFT, font: FONT, padding: 0 },
+      title: { display: true, text: 'minutes', color: SOFT, font: CHART_FONT, padding: 0 },
       grid: { display: false },
-      ticks: { color: SOFT, font: FONT, maxTicksLimit: 9 },
-      border: { color: '#e0d8cc' },
+      ticks: { color: SOFT, font: CHART_FONT, maxTicksLimit: 9 },
+      border: { color: CHART_INKS.edge },
     },
     y: {
       type: 'linear',
       min: low,
       max: high,
-      grid: { color: '#ece6dc' },
+      grid: { color: CHART_INKS.rule },
       ticks: {
         color: SOFT,
-        font: FONT,
+        font: CHART_FONT,
         maxTicksLimit: 7,
         callback: (value) => `${Math.round(Number(value))} ${unit}`,
       },
@@ -75,7 +53,8 @@ function scalesOf(low: number, high: number, unit: string): NonNullable<ChartOpt
 @Component({
   selector: 'ks-temperature-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<canvas #canvas role="img" [attr.aria-label]="description()"></canvas>`,
+  imports: [LineChart],
+  template: `<ks-line-chart [configuration]="configuration()" [description]="description()" />`,
   styles: `
     :host {
       display: block;
@@ -83,16 +62,10 @@ function scalesOf(low: number, high: number, unit: string): NonNullable<ChartOpt
       min-height: 0;
       min-width: 0;
     }
-    canvas {
-      position: absolute;
-      inset: 0;
-    }
   `,
 })
 export class TemperatureChart {
   private readonly units = inject(Units);
-  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
-  private chart: Chart<'line', { x: number; y: number }[]> | undefined;
 
   readonly curves = input.required<readonly ChartCurve[]>();
   readonly bands = input.required<readonly ChartBand[]>();
@@ -115,25 +88,7 @@ export class TemperatureChart {
     return `Temperature over time. ${curves.join('; ')}${log}.`;
   });
 
-  constructor() {
-    afterRenderEffect(() => this.draw(this.configuration()));
-    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
-  }
-
-  private draw(configuration: ChartConfiguration<'line', { x: number; y: number }[]>): void {
-    if (this.chart) {
-      this.chart.data = configuration.data;
-      this.chart.options = configuration.options ?? {};
-      this.chart.config.plugins?.splice(0, 1, ...(configuration.plugins ?? []));
-      this.chart.update('none');
-      return;
-    }
-    const canvas = this.canvas().nativeElement;
-    // Where a canvas cannot be drawn on, its description stands.
-    if (canvas.getContext('2d')) this.chart = new Chart(canvas, configuration);
-  }
-
-  private configuration(): ChartConfiguration<'line', { x: number; y: number }[]> {
+  protected readonly configuration = computed<LineChartConfiguration>(() => {
     const shown = (celsius: number): number =>
       fromSi(celsius, this.units.system() === 'us' ? UNITS.fahrenheit : UNITS.celsius);
     const log = this.readings();
@@ -174,17 +129,12 @@ export class TemperatureChart {
         ),
       ],
       options: {
-        animation: false,
-        responsive: true,
-        maintainAspectRatio: false,
-        normalized: true,
-        parsing: false,
-        events: [],
+        ...CHART_OPTIONS,
         layout: { padding: { right: 4, top: 6 } },
         scales: scalesOf(low, high, unit),
       },
     };
-  }
+  });
 
   private span(thin: Readings | undefined, shown: (celsius: number) => number): { low: number; high: number } {
     const all = [
@@ -236,7 +186,7 @@ function bandPlugin(bands: readonly ShownBand[]): Plugin<'line'> {
         .filter((point) => x.getPixelForValue(point.x) > left + NAMES_FROM * (right - left) && !Number.isNaN(point.y));
       const clear = Math.max(0, ...runs.map((point) => y.getPixelForValue(point.y)));
       ctx.save();
-      ctx.font = `${FONT.size}px ${FONT.family}`;
+      ctx.font = `${CHART_FONT.size}px ${CHART_FONT.family}`;
       ctx.textAlign = 'right';
       let lowest = Infinity;
       for (const { name, tone, from, to, under } of [...bands].sort((a, b) => a.from - b.from)) {
@@ -244,7 +194,7 @@ function bandPlugin(bands: readonly ShownBand[]): Plugin<'line'> {
         ctx.textBaseline = under ? 'top' : 'bottom';
         lowest = under
           ? lowest
-          : Math.max(top + FONT.size, Math.min(y.getPixelForValue(to ?? from) - 2, lowest - FONT.size - 2));
+          : Math.max(top + CHART_FONT.size, Math.min(y.getPixelForValue(to ?? from) - 2, lowest - CHART_FONT.size - 2));
         const at = under ? Math.max(y.getPixelForValue(from), clear) + 3 : lowest;
         ctx.fillText(name, right - 2, at);
       }

@@ -1,106 +1,140 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
+import type { Plugin } from 'chart.js';
 import { Units } from '../../state/units';
-import { boxSize } from '../../ui/box-size';
+import { CHART_FONT, CHART_INKS, CHART_OPTIONS, LineChart, type LineChartConfiguration } from '../../ui/line-chart';
+import { text } from '../../wording/format';
 import { ShellFilm } from './shell-film';
 
-const HEIGHT = 138;
-const MARGIN = { left: 34, right: 52, top: 8, bottom: 22 } as const;
+/** Room for the figures at the left and the lines' names at the right, px; the line of the moment that is shown needs it too. */
+const LEFT = 34;
+const RIGHT = 52;
 const LINES = [
-  ['baseM', 'base'],
-  ['wallM', 'wall'],
-  ['rimM', 'rim'],
+  { key: 'baseM', name: 'base', ink: '#4c7a3d', dash: [2, 3] },
+  { key: 'wallM', name: 'wall', ink: '#1f6f78', dash: [7, 4] },
+  { key: 'rimM', name: 'rim', ink: '#ae4425', dash: [] },
 ] as const;
 
 /** Thickness at rim, wall and base over the time of the film. */
 @Component({
   selector: 'ks-thickness-times',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [LineChart],
   template: `
-    @if (chart(); as c) {
-      <svg
-        [attr.viewBox]="'0 0 ' + width() + ' ' + height"
-        [attr.height]="height"
-        width="100%"
-        role="img"
-        aria-label="Thickness at rim, wall and base over time"
-      >
-        @for (tick of c.ticks; track tick.name) {
-          <path class="grid" [attr.d]="'M' + margin.left + ' ' + tick.y + 'H' + (width() - margin.right)" />
-          <text [attr.x]="margin.left - 8" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.name }}</text>
-        }
-        @for (minute of c.minutes; track minute.name) {
-          <text [attr.x]="minute.x" [attr.y]="height - 4" text-anchor="middle">{{ minute.name }}</text>
-        }
-        @for (one of c.lines; track one.name) {
-          <path [attr.d]="one.path" class="line" [class]="one.name" />
-          <text [attr.x]="width() - margin.right + 6" [attr.y]="one.y + 4" class="name">{{ one.name }}</text>
-        }
-        <text [attr.x]="width() - margin.right" [attr.y]="margin.top + 10" text-anchor="end" class="unit">
-          {{ c.unit }}
-        </text>
-      </svg>
-      <svg
-        class="over"
-        [attr.viewBox]="'0 0 ' + width() + ' ' + height"
-        [attr.height]="height"
-        width="100%"
-        aria-hidden="true"
-      >
-        <path class="now" [attr.d]="'M' + nowX() + ' ' + margin.top + 'V' + (height - margin.bottom)" />
-      </svg>
+    @if (configuration(); as c) {
+      <ks-line-chart [configuration]="c" [description]="description()" />
+      <i class="now" [style.left]="now()" aria-hidden="true"></i>
     }
   `,
-  styleUrls: ['../section/thickness-curve.less', './thickness-times.less'],
+  styleUrl: './thickness-times.less',
 })
 export class ThicknessTimes {
   private readonly film = inject(ShellFilm);
   private readonly units = inject(Units);
-  private readonly size = boxSize({ width: 560, height: HEIGHT }, { width: 240, height: 0 });
-  protected readonly width = computed(() => this.size().width);
-  protected readonly height = HEIGHT;
-  protected readonly margin = MARGIN;
 
-  private readonly timeScale = computed(() => {
-    const frames = this.film.frames();
-    return scaleLinear([0, frames[frames.length - 1]?.seconds ?? 1], [MARGIN.left, this.width() - MARGIN.right]);
+  private readonly lastSeconds = computed(() => this.film.frames().at(-1)?.seconds ?? 1);
+  /** Where the moment that is shown stands across the drawing. */
+  protected readonly now = computed(() => {
+    const share = (this.film.frame()?.seconds ?? 0) / this.lastSeconds();
+    return `calc(${LEFT}px + ${share.toFixed(4)} * (100% - ${LEFT + RIGHT}px))`;
   });
-  protected readonly nowX = computed(() => this.timeScale()(this.film.frame()?.seconds ?? 0));
-  protected readonly chart = computed(() => {
+  protected readonly description = computed(() => {
+    const last = this.film.frames().at(-1);
+    if (!last) return '';
+    const system = this.units.system();
+    const ends = LINES.map(({ key, name }) => `${name} ${text(last.readings[key], 'length', system)}`);
+    return `Thickness at rim, wall and base over ${text(last.seconds, 'duration', system)}. At the end: ${ends.join(', ')}.`;
+  });
+  protected readonly configuration = computed<LineChartConfiguration | undefined>(() => {
     const frames = this.film.frames();
     if (frames.length < 2) return undefined;
     const us = this.units.system() === 'us';
     const perUnit = us ? 0.0254 : 0.001;
     // The pour itself, many times thicker than what stays, would press everything else down to the floor of the drawing.
-    const still = frames.filter((frame) => frame.phase === 'set');
-    const top =
-      Math.max(
-        ...(still.length > 0 ? still : frames).map(({ readings }) =>
-          Math.max(readings.rimM, readings.wallM, readings.baseM),
-        ),
-      ) * 1.15;
-    const x = this.timeScale();
-    const y = scaleLinear([0, top / perUnit], [HEIGHT - MARGIN.bottom, MARGIN.top]).nice(4);
-    const span = x.domain()[1] / 60;
-    const minutes = scaleLinear([0, span], [0, span]).ticks(Math.min(8, Math.floor(this.width() / 90)));
-    const last = frames[frames.length - 1].readings;
-    // Names of lines that end together stand one above the other.
-    const ends = LINES.map(([key, name]) => ({ key, name, y: y(last[key] / perUnit) })).sort((a, b) => a.y - b.y);
-    for (let i = 1; i < ends.length; i++) ends[i].y = Math.max(ends[i].y, ends[i - 1].y + 14);
+    const set = frames.filter((frame) => frame.phase === 'set');
+    const thickest = Math.max(
+      ...(set.length > 0 ? set : frames).flatMap(({ readings }) => LINES.map(({ key }) => readings[key])),
+    );
     return {
-      unit: us ? 'in, over minutes; a pour reaches above' : 'mm, over minutes; a pour reaches above',
-      ticks: y.ticks(4).map((tick) => ({ y: y(tick), name: String(tick) })),
-      minutes: minutes.map((minute) => ({ x: x(minute * 60), name: `${minute} min` })),
-      lines: ends.map(({ key, name, y: at }) => ({
-        name,
-        y: at,
-        path:
-          line<(typeof frames)[number]>(
-            ({ seconds }) => x(seconds),
-            ({ readings }) => Math.max(MARGIN.top, y(readings[key] / perUnit)),
-          ).digits(1)([...frames]) ?? '',
-      })),
+      type: 'line',
+      data: {
+        datasets: LINES.map(({ key, name, ink, dash }) => ({
+          label: name,
+          data: frames.map(({ seconds, readings }) => ({ x: seconds / 60, y: readings[key] / perUnit })),
+          borderColor: ink,
+          borderDash: [...dash],
+          borderWidth: 2,
+          pointRadius: 0,
+        })),
+      },
+      plugins: [namesPlugin(us ? 'in; a pour reaches above' : 'mm; a pour reaches above')],
+      options: {
+        ...CHART_OPTIONS,
+        layout: { padding: { top: 8, right: RIGHT } },
+        scales: {
+          x: {
+            type: 'linear',
+            min: 0,
+            max: this.lastSeconds() / 60,
+            grid: { display: false },
+            border: { color: CHART_INKS.edge },
+            ticks: {
+              color: CHART_INKS.soft,
+              font: CHART_FONT,
+              maxTicksLimit: 9,
+              maxRotation: 0,
+              includeBounds: false,
+              callback: (minutes) => `${minutes} min`,
+            },
+          },
+          y: {
+            type: 'linear',
+            min: 0,
+            max: niceTop((1.1 * thickest) / perUnit),
+            grid: { color: CHART_INKS.rule },
+            border: { display: false },
+            ticks: { color: CHART_INKS.soft, font: CHART_FONT, maxTicksLimit: 5 },
+            afterFit: (scale) => (scale.width = LEFT),
+          },
+        },
+      },
     };
   });
+}
+
+/** The end of a scale on which a value stands: a whole number of steps of 1, 2 or 5. */
+function niceTop(value: number): number {
+  const power = 10 ** Math.floor(Math.log10(value / 4));
+  const step = [1, 2, 5, 10].map((k) => k * power).find((one) => value <= 4 * one) ?? 10 * power;
+  return step * Math.ceil(value / step);
+}
+
+/** Writes the name of each line where it ends, those that end together one above the other, and the unit. */
+function namesPlugin(unit: string): Plugin<'line'> {
+  return {
+    id: 'names',
+    afterDatasetsDraw({ ctx, chartArea: { right, top }, scales: { y }, data: { datasets } }) {
+      ctx.save();
+      ctx.font = `${CHART_FONT.size}px ${CHART_FONT.family}`;
+      ctx.textBaseline = 'middle';
+      ctx.fillStyle = CHART_INKS.ink;
+      const ends = datasets
+        .map(({ label, data }) => ({
+          label,
+          at: y.getPixelForValue((data as readonly { readonly y: number }[]).at(-1)?.y ?? 0),
+        }))
+        .sort((a, b) => a.at - b.at);
+      let above = -Infinity;
+      for (const { label, at } of ends) {
+        above = Math.max(at, above + CHART_FONT.size + 1.5);
+        ctx.fillText(label ?? '', right + 6, above);
+      }
+      ctx.textAlign = 'right';
+      ctx.fillStyle = CHART_INKS.soft;
+      ctx.strokeStyle = '#fbf9f6';
+      ctx.lineWidth = 4;
+      ctx.strokeText(unit, right, top + 6);
+      ctx.fillText(unit, right, top + 6);
+      ctx.restore();
+    },
+  };
 }
