@@ -12,6 +12,7 @@ test('a mold is found, copied, changed, deleted, brought back, exported and impo
   await expect(page.getByLabel('Name of the mold')).toHaveValue('Faceted gems 2');
   await page.getByLabel('Facets around').fill('12');
   await page.getByRole('textbox', { name: 'Depth' }).fill('1 in');
+  await quiet(page);
   const holds = await page.getByLabel('What it comes to').locator('dd').first().innerText();
   await page.reload();
   await expect(page.getByLabel('Facets around')).toHaveValue('12');
