@@ -17,12 +17,12 @@ const chocolateFields = {
   name,
   kind: z.enum(CHOCOLATE_KINDS),
   /** A class, or its own Casson values at 40 °C. */
-  /** How surely that is known: a factor either way on how it runs; that of a class where it is left out. Learned from weighed shells. */
-  fluidityWithin: z.optional(numberOf('fluidityWithin')),
   fluidity: z.union([
     z.enum(FLUIDITY_CLASSES),
     z.object({ yieldPa: numberOf('yieldPa'), viscosityPas: numberOf('viscosityPas') }),
   ]),
+  /** How surely that is known: a factor either way on how it runs; that of a class where it is left out. Learned from weighed shells. */
+  fluidityWithin: z.optional(numberOf('fluidityWithin')),
   fatShare: numberOf('fatShare'),
   meltToC: bandC,
   seedToC: bandC,
