@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { choose, expect, openBombs, saved, stored, tab, test, worked } from './kitchen';
 
 test('the figures become the simulation’s, and say so', async ({ page }) => {
@@ -85,23 +85,25 @@ test('ways are found for what the shell is wanted for; the first is taken over, 
   );
 });
 
-/** Scrolls to where a weighed shell is told: it is loaded when it comes in sight. */
-async function toTheWeight(page: Page): Promise<void> {
+/** Tells of the bombs that a shell weighed 15 % more than computed; gives the field and what was computed, g. */
+async function weighMore(page: Page): Promise<{ readonly weight: Locator; readonly computed: number }> {
+  await openBombs(page);
+  await worked(page);
+  // The panel is loaded when it comes in sight.
   await page.locator('ks-coat-station').getByText('Breaks when unmolded').scrollIntoViewIfNeeded();
   await page.locator('ks-coat-station').hover();
   await page.mouse.wheel(0, 600);
+  const weight = page.getByLabel('One part, all its coats');
+  const computed = parseFloat(await weight.inputValue());
+  await weight.fill(`${(computed * 1.15).toFixed(1)} g`);
+  await weight.press('Enter');
+  return { weight, computed };
 }
 
 test('a weighed shell tells how the chocolate runs, before and after, and is taken over or refused', async ({
   page,
 }) => {
-  await openBombs(page);
-  await worked(page);
-  await toTheWeight(page);
-  const weight = page.getByLabel('One part, all its coats');
-  const computed = parseFloat(await weight.inputValue());
-  await weight.fill(`${(computed * 1.15).toFixed(1)} g`);
-  await weight.press('Enter');
+  const { weight, computed } = await weighMore(page);
   const panel = page.locator('ks-weighed-shell');
   await expect(panel).toContainText(
     /It runs 1\.\d\d times stiffer than told, give or take a factor of 1\.\d\d: the likely ranges narrow with it\. Rim [\d.]+ mm before, [\d.]+ mm after/,
@@ -118,12 +120,7 @@ test('a weighed shell tells how the chocolate runs, before and after, and is tak
 test('a chocolate that is chosen again keeps what a weighed shell taught it, until the pantry’s is asked for', async ({
   page,
 }) => {
-  await openBombs(page);
-  await worked(page);
-  await toTheWeight(page);
-  const weight = page.getByLabel('One part, all its coats');
-  await weight.fill(`${(parseFloat(await weight.inputValue()) * 1.15).toFixed(1)} g`);
-  await weight.press('Enter');
+  await weighMore(page);
   await page.locator('ks-weighed-shell').getByRole('button', { name: 'Take it over' }).click();
   await saved(page);
   const kept = () => stored(page).then((casting) => casting?.chocolates.find(({ id }) => id === 'quarry'));
