@@ -126,6 +126,17 @@ test('a cavity is measured with water, and the casting takes it', async ({ page 
   );
 });
 
+test('what a coarse scale leaves open is told from nothing upward, never as less than nothing', async ({ page }) => {
+  await page.goto('/molds/bombs/measure');
+  await page.getByLabel('Scale shows steps of').fill('50 g');
+  await page.getByLabel('Scale shows steps of').blur();
+  await page.getByLabel('Empty, dry').fill('200 g');
+  await page.getByLabel('Full').fill('206 g');
+  await page.getByRole('button', { name: 'Note this reading' }).click();
+  await expect(page.locator('.answer')).toContainText(/6(\.\d+)? mL/);
+  await expect(page.locator('.sure')).toContainText(/likely 0(\.0+)? to \d/);
+});
+
 test('every mold of the library is cast in, and every station answers', async ({ page }) => {
   await openBombs(page, 'mold');
   const molds = page.getByLabel('From your molds');

@@ -152,3 +152,17 @@ test('axe finds nothing on the list of keys and on the import panel', async ({ p
   await quiet(page);
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 });
+
+// A half has another half to sit flat on; a bonbon has its cap; a bite that stays open has nothing on it.
+for (const [casting, label, body] of [
+  ['demo-bombs', 'In each piece', /so that the other half sits flat/],
+  ['demo-bites', 'In each piece', /It has to stay inside the edge, or it runs over/],
+] as const) {
+  test(`too much in a part of ${casting} is told by what comes on top of it`, async ({ page }) => {
+    await page.goto(`/casting/${casting}/fill`);
+    await type(label, '80 mL')(page);
+    const note = page.locator('ks-notes section').filter({ hasText: /too much/ });
+    await expect(note).toContainText(body);
+    if (casting === 'demo-bites') await expect(note).not.toContainText('half');
+  });
+}

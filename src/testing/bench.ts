@@ -113,6 +113,29 @@ export async function openDemo(
   return store;
 }
 
+/** The state before each test of a spec, as `openDemo` has it, let go after it; and the casting that is open in it. */
+export function withDemo(...opening: Parameters<typeof openDemo>): {
+  readonly store: () => CastingStore;
+  readonly casting: () => Casting;
+} {
+  let store: CastingStore;
+  beforeEach(async () => {
+    store = await openDemo(...opening);
+  });
+  afterEach(() => {
+    document.body.replaceChildren();
+    closeWorkers();
+  });
+  return {
+    store: () => store,
+    casting: () => {
+      const current = store.current();
+      if (!current) throw new Error('nothing open');
+      return current;
+    },
+  };
+}
+
 /** Lets go of every worker that a test started. */
 export function closeWorkers(): void {
   ports.splice(0).forEach((port) => port.close());

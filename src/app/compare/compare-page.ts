@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzSkeletonComponent } from 'ng-zorro-antd/skeleton';
 import { madeThisWay, waysFor, type Comparison, type Way } from '../../core/study/ways';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
@@ -25,7 +26,7 @@ const PAIRS: readonly (readonly [Way, Way])[] = [
 @Component({
   selector: 'ks-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, CompareSide, Gone, NzButtonComponent, PageHeader, UndoRedo],
+  imports: [ChoiceList, CompareSide, Gone, NzButtonComponent, NzSkeletonComponent, PageHeader, UndoRedo],
   templateUrl: './compare-page.html',
   styleUrl: './compare-page.less',
 })

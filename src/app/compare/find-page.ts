@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzSkeletonComponent } from 'ng-zorro-antd/skeleton';
 import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/study/aim-search';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
@@ -22,7 +23,17 @@ type GoalKey = (typeof GOALS)[number];
 @Component({
   selector: 'ks-find-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, CompareSide, Gone, NzButtonComponent, PageHeader, Pick, ShareBar, UndoRedo],
+  imports: [
+    AmountField,
+    CompareSide,
+    Gone,
+    NzButtonComponent,
+    NzSkeletonComponent,
+    PageHeader,
+    Pick,
+    ShareBar,
+    UndoRedo,
+  ],
   templateUrl: './find-page.html',
   styleUrls: ['./compare-page.less', './find-page.less'],
 })

@@ -18,6 +18,7 @@ import type { MoldCavity, WaterReadings } from '../../core/record/mold';
 import { MoldLibrary } from '../state/mold-library';
 import { Units } from '../state/units';
 import { Gone } from '../ui/gone';
+import { Labelled } from '../ui/labelled';
 import { PageHeader } from '../ui/page-header';
 import { AmountField } from '../ui/amount-field';
 import { Pick } from '../ui/pick';
@@ -37,6 +38,7 @@ type Way = 'water' | 'ruler';
   imports: [
     AmountField,
     Gone,
+    Labelled,
     LucideX,
     NzButtonComponent,
     NzInputDirective,
@@ -69,7 +71,7 @@ export class MeasurePage {
   );
   protected readonly empty = new FormControl('', { nonNullable: true });
   protected readonly full = new FormControl('', { nonNullable: true });
-  protected readonly wrong = signal<{ readonly which: 'empty' | 'full'; readonly text: string } | undefined>(undefined);
+  private readonly wrong = signal<{ readonly which: 'empty' | 'full'; readonly text: string } | undefined>(undefined);
   private readonly measured = signal<Partial<RulerReading>>({});
 
   /** Widths and depth: as measured here, or of the shape as it stands. */
@@ -114,6 +116,11 @@ export class MeasurePage {
     const problem = this.weighed().problems.find((candidate) => candidate.key === 'disagree');
     return problem ? waterProblemText(problem) : '';
   });
+
+  protected wrongOf(which: 'empty' | 'full'): string {
+    const wrong = this.wrong();
+    return wrong?.which === which ? wrong.text : '';
+  }
 
   protected add(): void {
     const emptyKg = this.weight('empty', this.empty.value);

@@ -171,6 +171,7 @@ describe('Mold page', () => {
 
   it('says so when the mold is gone', async () => {
     const bench = await Bench.of(MoldPage, { id: 'nothing' });
+    await until(() => bench.text !== '');
     expect(bench.text).toContain('This mold is not here any more');
   });
 });

@@ -14,12 +14,12 @@ import type { PantryFilling } from '../../core/record/filling';
 import { Kitchens } from '../state/kitchens';
 import { Units } from '../state/units';
 import { RecordTools } from '../ui/record-tools';
-import { SortHead, type SortOrder } from '../ui/sort-head';
+import { SortHead, sortedBy, type SortKeys, type SortOrder } from '../ui/sort-head';
 import { text } from '../wording/format';
 import { FILLING_NAMES } from '../wording/names';
 import { bestBeforeText, packText } from '../wording/pantry';
 
-/** A filling as the table writes it, and what it is sorted by: words by the alphabet, numbers by size, nothing last. */
+/** A filling as the table writes it, and what it is sorted by. */
 interface Row {
   readonly filling: PantryFilling;
   readonly kind: string;
@@ -27,7 +27,7 @@ interface Row {
   readonly there: string;
   readonly before: string;
   readonly old: boolean;
-  readonly keys: Readonly<Record<string, string | number>>;
+  readonly keys: SortKeys;
 }
 
 /** The fillings of the pantry, sorted as one likes. */
@@ -50,10 +50,11 @@ export class FillingTable {
 
   protected readonly order = signal<SortOrder>({ by: 'name', down: false });
   protected readonly rows = computed(() => {
-    const { by, down } = this.order();
-    return this.fillings()
-      .map((filling) => this.row(filling))
-      .sort((a, b) => compared(a.keys[by], b.keys[by], down) || compared(a.keys['name'], b.keys['name'], false));
+    const rows = sortedBy(
+      this.fillings().map((filling) => this.row(filling)),
+      { by: 'name', down: false },
+    );
+    return sortedBy(rows, this.order());
   });
 
   private row(filling: PantryFilling): Row {
@@ -80,11 +81,4 @@ export class FillingTable {
       },
     };
   }
-}
-
-/** Below 0 where `a` comes first. What is empty comes last either way. */
-function compared(a: string | number, b: string | number, down: boolean): number {
-  if (a === '' || b === '') return Number(a === '') - Number(b === '');
-  const order = typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b));
-  return down ? -order : order;
 }

@@ -19,6 +19,7 @@ import { PlanService } from '../state/plan-service';
 import { saveFile } from '../state/save-file';
 import { Units } from '../state/units';
 import { Gone } from '../ui/gone';
+import { Labelled } from '../ui/labelled';
 import { PageHeader } from '../ui/page-header';
 import { TemperatureChart } from '../ui/temperature-chart';
 import { UndoRedo } from '../ui/undo-redo';
@@ -30,10 +31,10 @@ import { adviceText, chartBands, logProblemText, logRefusedText } from '../wordi
 import { SCHOOL_NAMES } from '../wording/names';
 import { momentText } from '../wording/times';
 import { START_LOG_WORKER } from './log-worker';
+import { ReadingsTable } from './readings-table';
 import { TemperTest } from './temper-test';
 
 const LARGEST_BYTES = 30_000_000;
-const LISTED = 6;
 const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as const;
 
 /** The thermometer beside the bowl: readings by hand or from a file over the planned curve, and what to do now. */
@@ -44,9 +45,11 @@ const TEMPERATURE_LIMIT = { dimension: 'temperature', ...THERMOMETER_C } as cons
     FileDrop,
     FileField,
     Gone,
+    Labelled,
     NzButtonComponent,
     NzInputDirective,
     PageHeader,
+    ReadingsTable,
     TemperatureChart,
     TemperTest,
     UndoRedo,
@@ -121,19 +124,6 @@ export class ThermometerPage {
     if (!log) return '';
     const s = Math.max(0, Math.floor((this.now() - Date.parse(log.startedAt)) / 1000));
     return s < 6 * 3600 ? `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')} since the first` : '';
-  });
-  protected readonly latest = computed(() => {
-    const readings = this.readings();
-    if (!readings) return [];
-    const system = this.units.system();
-    const rows = Array.from(readings.seconds, (s, i) => ({ s, i }))
-      .slice(-LISTED)
-      .reverse();
-    return rows.map(({ s, i }) => ({
-      seconds: s,
-      at: clock(s),
-      celsius: Number.isNaN(readings.celsius[i]) ? 'gap' : text(readings.celsius[i], 'temperature', system),
-    }));
   });
   protected readonly placeholder = computed(() => (this.units.system() === 'us' ? 'like 88.5' : 'like 31.5'));
   protected readonly refused = computed(() => {
@@ -275,10 +265,4 @@ export class ThermometerPage {
       if (melt) change(melt);
     });
   }
-}
-
-/** "12:05". */
-function clock(seconds: number): string {
-  const whole = Math.round(seconds);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }

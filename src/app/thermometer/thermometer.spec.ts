@@ -80,7 +80,7 @@ describe('readings by hand', () => {
       await note(typed);
       expect(log()).toBeUndefined();
       expect(bench.field('It reads').value).toBe(typed);
-      expect(bench.all('.wrong')[0].textContent?.length).toBeGreaterThan(10);
+      expect(bench.all('.problem')[0].textContent?.length).toBeGreaterThan(10);
     },
   );
 

@@ -29,6 +29,7 @@ import { LIMITS, type Limit, type LimitName } from '../../core/record/limits';
 import { KeptText, type TypedTurn } from '../state/typed-texts';
 import { Units } from '../state/units';
 import { amountProblemText, type FieldProblem } from '../wording/fields';
+import { Labelled } from './labelled';
 
 /** An amount as understood from a field, in SI, with the kind of quantity that was typed. */
 export interface TypedAmount {
@@ -45,10 +46,16 @@ let fields = 0;
 @Component({
   selector: 'ks-amount-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent, NzInputDirective, ReactiveFormsModule],
+  imports: [Labelled, NzButtonComponent, NzInputDirective, ReactiveFormsModule],
   template: `
-    <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
-    <div class="line">
+    <ks-labelled
+      #around="ksLabelled"
+      [for]="id"
+      [label]="label()"
+      [bare]="bare()"
+      [wrong]="wrongText()"
+      [hint]="hint()"
+    >
       <input
         nz-input
         #box
@@ -58,25 +65,18 @@ let fields = 0;
         spellcheck="false"
         [attr.inputmode]="whole() ? 'numeric' : 'text'"
         [attr.aria-invalid]="problem() ? true : null"
-        [attr.aria-describedby]="problem() ? id + '-problem' : hint() ? id + '-hint' : null"
+        [attr.aria-describedby]="around.told()"
         [nzStatus]="problem() ? 'error' : ''"
         (focus)="focused.set(true)"
         (blur)="leave()"
         (keydown.enter)="leave()"
       />
-    </div>
-    @if (problem(); as wrong) {
-      <p class="problem" [id]="id + '-problem'" role="alert">
-        {{ wrongText() }}
-        @if (wrong.problem === 'ambiguousComma' && wrong.readings; as readings) {
-          @for (reading of readings; track reading.text) {
-            <button nz-button type="button" class="reading" (click)="take(reading)">{{ reading.text }}</button>
-          }
+      <ng-container ngProjectAs="[mend]">
+        @for (reading of readings(); track reading.text) {
+          <button nz-button type="button" class="reading" (click)="take(reading)">{{ reading.text }}</button>
         }
-      </p>
-    } @else if (hint()) {
-      <p class="hint" [id]="id + '-hint'">{{ hint() }}</p>
-    }
+      </ng-container>
+    </ks-labelled>
   `,
   styleUrl: './amount-field.less',
 })
@@ -112,6 +112,11 @@ export class AmountField {
   protected readonly wrongText = computed(() => {
     const problem = this.problem();
     return problem ? amountProblemText(problem, this.held(), this.units.system()) : '';
+  });
+  /** What may have been meant, where it can be read in more than one way. */
+  protected readonly readings = computed<readonly AmountReading[]>(() => {
+    const problem = this.problem();
+    return (problem?.problem === 'ambiguousComma' && problem.readings) || [];
   });
   private readonly held = computed<readonly Limit[]>(() => {
     const name = this.limit();

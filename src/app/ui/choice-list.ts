@@ -16,6 +16,7 @@ import { FormsModule } from '@angular/forms';
 import { LucideChevronDown } from '@lucide/angular';
 import { NzSelectComponent, NzSelectModule } from 'ng-zorro-antd/select';
 import type { Option } from '../wording/option';
+import { Labelled } from './labelled';
 
 /** A longer list than this is grouped, and searched by typing; in a shorter one a letter goes to the next name that begins with it. */
 const IN_SIGHT = 8;
@@ -30,7 +31,7 @@ let lists = 0;
 @Component({
   selector: 'ks-choice-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, LucideChevronDown, NgTemplateOutlet, NzSelectModule],
+  imports: [FormsModule, Labelled, LucideChevronDown, NgTemplateOutlet, NzSelectModule],
   templateUrl: './choice-list.html',
   styleUrl: './choice-list.less',
 })

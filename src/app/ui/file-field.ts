@@ -1,26 +1,24 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { LucideFileUp } from '@lucide/angular';
 import { NzUploadComponent, type NzUploadFile } from 'ng-zorro-antd/upload';
+import { Labelled } from './labelled';
 
 /** A field that takes a file; it is read here, and sent nowhere. */
 @Component({
   selector: 'ks-file-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideFileUp, NzUploadComponent],
+  imports: [Labelled, LucideFileUp, NzUploadComponent],
   template: `
-    <label [for]="name()">{{ label() }}</label>
-    <nz-upload [nzId]="name()" [nzBeforeUpload]="take" [nzShowUploadList]="false">
-      <svg lucideFileUp [size]="17" aria-hidden="true"></svg>
-      Choose a file, or drop one anywhere on the page
-    </nz-upload>
+    <ks-labelled [for]="name()" [label]="label()">
+      <nz-upload [nzId]="name()" [nzBeforeUpload]="take" [nzShowUploadList]="false">
+        <svg lucideFileUp [size]="17" aria-hidden="true"></svg>
+        Choose a file, or drop one anywhere on the page
+      </nz-upload>
+    </ks-labelled>
   `,
   styles: `
     :host {
       display: block;
-    }
-    label {
-      display: block;
-      margin-bottom: 6px;
     }
     :host ::ng-deep .ant-upload[role='button'] {
       display: inline-flex;

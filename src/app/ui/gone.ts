@@ -1,24 +1,64 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, ViewEncapsulation, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzResultComponent } from 'ng-zorro-antd/result';
 
 /** Stands where a record was that is not here any more: what may have happened, and the way to the others. */
 @Component({
   selector: 'ks-gone',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent, RouterLink],
+  encapsulation: ViewEncapsulation.None,
+  imports: [NgTemplateOutlet, NzButtonComponent, NzResultComponent, RouterLink],
   template: `
-    <h1>{{ heading() }}</h1>
-    <p>{{ why() }}</p>
-    <a nz-button nzType="primary" [routerLink]="to()">{{ toText() }}</a>
+    @defer (on immediate) {
+      <nz-result [nzIcon]="shell" [nzTitle]="what" [nzSubTitle]="why()" [nzExtra]="way" />
+    } @placeholder {
+      <ng-container [ngTemplateOutlet]="plain" />
+    } @error {
+      <ng-container [ngTemplateOutlet]="plain" />
+    }
+    <ng-template #plain>
+      <ng-container [ngTemplateOutlet]="what" />
+      <p>{{ why() }}</p>
+      <ng-container [ngTemplateOutlet]="way" />
+    </ng-template>
+    <ng-template #shell>
+      <svg viewBox="0 0 150 50" width="150" height="50" aria-hidden="true">
+        <path class="dashed" d="M2 6h28M60 6h2a46 40 0 0 1-32 0M90 6h58" />
+        <path d="M34 6l8 9 7-5 6 11 9-8 6 7 10-14M34 6a24 30 0 0 0 16 36l8-8 6 12 8-11 6 5a26 34 0 0 0 12-34" />
+      </svg>
+    </ng-template>
+    <ng-template #what
+      ><h1>{{ heading() }}</h1></ng-template
+    >
+    <ng-template #way>
+      <a nz-button nzType="primary" [routerLink]="to()">{{ toText() }}</a>
+    </ng-template>
   `,
   styles: `
-    :host {
-      padding: 60px 40px;
+    ks-gone,
+    ks-gone .ant-result {
       display: grid;
       gap: 12px;
       justify-items: start;
       align-content: start;
+    }
+    ks-gone {
+      padding: 60px 40px;
+      svg {
+        display: block;
+        fill: none;
+        stroke: var(--edge);
+        stroke-width: 2;
+        stroke-linejoin: round;
+      }
+      .dashed {
+        stroke: var(--rule);
+      }
+      h1 {
+        font-size: 26px;
+      }
     }
   `,
 })

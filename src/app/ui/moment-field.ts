@@ -19,10 +19,11 @@ import { LucideCalendarDays } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzDatePickerComponent } from 'ng-zorro-antd/date-picker';
 import { NzInputDirective } from 'ng-zorro-antd/input';
-import { Tool } from './tool';
 import { movedBy } from '../../core/record/typed-moment';
 import { KeptText, type TypedTurn } from '../state/typed-texts';
 import { TWELVE_HOURS, fieldExample, fieldReading, fieldText } from '../wording/times';
+import { Labelled } from './labelled';
+import { Tool } from './tool';
 
 const DAY_MINUTES = 24 * 60;
 const STEP_MINUTES = 15;
@@ -41,6 +42,7 @@ let fields = 0;
   imports: [
     A11yModule,
     FormsModule,
+    Labelled,
     LucideCalendarDays,
     NzButtonComponent,
     NzDatePickerComponent,

@@ -19,6 +19,7 @@ import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { shapeProblemText } from '../wording/shapes';
 import { Fold } from './fold';
+import { Labelled } from './labelled';
 import { AmountField } from './amount-field';
 import { boxSize } from './box-size';
 import { DragHandle, type HandleMove } from './drag-handle';
@@ -34,7 +35,7 @@ const GRID_M = 0.0005;
 @Component({
   selector: 'ks-profile-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, DragHandle, Fold, FormsModule, NzButtonComponent, NzInputDirective],
+  imports: [AmountField, DragHandle, Fold, FormsModule, Labelled, NzButtonComponent, NzInputDirective],
   templateUrl: './profile-editor.html',
   styleUrl: './profile-editor.less',
 })

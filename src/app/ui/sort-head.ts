@@ -8,6 +8,23 @@ export interface SortOrder<Column extends string = string> {
   readonly down: boolean;
 }
 
+/** What a row is sorted by in each column: words by the alphabet, numbers by size, nothing ('') last either way. */
+export type SortKeys = Readonly<Record<string, string | number>>;
+
+/** The rows in that order; those that are alike, and all where it names no column, stay as they stand. */
+export function sortedBy<Row extends { readonly keys: SortKeys }>(
+  rows: readonly Row[],
+  { by, down }: SortOrder,
+): readonly Row[] {
+  return [...rows].sort((a, b) => compared(a.keys[by] ?? '', b.keys[by] ?? '', down));
+}
+
+function compared(a: string | number, b: string | number, down: boolean): number {
+  if (a === '' || b === '') return Number(a === '') - Number(b === '');
+  const order = typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b));
+  return down ? -order : order;
+}
+
 /** The head of a column that the table can be sorted by: pressed once it sorts upward, pressed again downward. */
 @Component({
   selector: 'th[ksSortHead]',

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, ElementRef, input, output, viewChild } from '@angular/core';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import { LONGEST_NAME } from '../wording/naming';
+import { Labelled } from './labelled';
 
 let fields = 0;
 
@@ -8,18 +9,19 @@ let fields = 0;
 @Component({
   selector: 'ks-text-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzInputDirective],
+  imports: [Labelled, NzInputDirective],
   template: `
-    <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
-    <input
-      nz-input
-      #box
-      [id]="id"
-      [value]="value()"
-      [attr.maxlength]="longest()"
-      autocomplete="off"
-      (change)="leave()"
-    />
+    <ks-labelled [for]="id" [label]="label()" [bare]="bare()">
+      <input
+        nz-input
+        #box
+        [id]="id"
+        [value]="value()"
+        [attr.maxlength]="longest()"
+        autocomplete="off"
+        (change)="leave()"
+      />
+    </ks-labelled>
   `,
   styleUrl: './amount-field.less',
   host: { '(window:beforeunload)': 'leave()' },

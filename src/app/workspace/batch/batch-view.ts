@@ -6,21 +6,22 @@ import { Notices } from '../../state/notices';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { saveFile } from '../../state/save-file';
-import { ShoppingList, type ShoppingLine } from '../../state/shopping-list';
+import { ShoppingList } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { backText } from '../../wording/batch';
-import { text, weighedText } from '../../wording/format';
+import { weighedText } from '../../wording/format';
 import { listed } from '../../wording/names';
 import { momentText, ownZone } from '../../wording/times';
 import { weighOutTables, type WeighOutUse } from '../weigh-out/weigh-out-table';
 import { shoppingCsv } from './shopping-csv';
+import { ShoppingTable } from './shopping-table';
 
 /** The whole job: what every melt goes into, drawn so that it adds up; parts and rounds; what to buy and what it costs. */
 @Component({
   selector: 'ks-batch-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, NzButtonComponent],
+  imports: [Figure, NzButtonComponent, ShoppingTable],
   templateUrl: './batch-view.html',
   styleUrl: './batch-view.less',
 })
@@ -106,26 +107,6 @@ export class BatchView {
       without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '',
     };
   });
-
-  protected mass(kg: number | undefined): string {
-    return kg === undefined ? '' : text(kg, 'mass', this.units.system());
-  }
-
-  protected buying({ shopping, packKg, neededKg, stockKg = 0 }: ShoppingLine): string {
-    if (!shopping || packKg === undefined) return neededKg > stockKg ? this.mass(neededKg - stockKg) : 'nothing';
-    if (shopping.packs === 0) return 'nothing';
-    return `${shopping.packs} × ${this.mass(packKg)}`;
-  }
-
-  protected price({ shopping, packPrice }: ShoppingLine): string {
-    return shopping?.cost === undefined
-      ? ''
-      : packPrice === 0
-        ? 'free'
-        : shopping.cost === 0
-          ? ''
-          : `${this.list.currency()} ${shopping.cost.toFixed(2)}`;
-  }
 
   protected async csv(): Promise<void> {
     const plan = this.plan();
