@@ -24,7 +24,8 @@ interface Row {
   readonly filling: PantryFilling;
   readonly kind: string;
   readonly density: string;
-  readonly there: string;
+  readonly stock: string;
+  readonly mixed: string;
   readonly before: string;
   readonly old: boolean;
   readonly keys: SortKeys;
@@ -63,20 +64,21 @@ export class FillingTable {
     const best = bestBeforeText(filling.bestBefore, new Date());
     const bought = recipe.length === 0;
     const stock = stockKg > 0 ? text(stockKg, 'mass', system) : 'none';
+    const mixed = recipe.map((part) => `${part.parts} ${part.name}`).join(' : ');
     return {
       filling,
       kind: FILLING_NAMES[kind],
       density: text(bulkDensity, 'density', system),
-      there: bought
-        ? `${stock} here; ${packText(filling, this.kitchens.kitchen().currency, system)}`
-        : recipe.map((part) => `${part.parts} ${part.name}`).join(' : '),
+      stock: bought ? `${stock} here; ${packText(filling, this.kitchens.kitchen().currency, system)}` : '',
+      mixed,
       before: best.text.replace('Best before ', ''),
       old: best.past,
       keys: {
         name,
         kind: FILLING_NAMES[kind],
         density: bulkDensity,
-        there: bought ? stockKg : '',
+        stock: bought ? stockKg : '',
+        mixed,
         before: filling.bestBefore ?? '',
       },
     };

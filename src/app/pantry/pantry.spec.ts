@@ -75,7 +75,7 @@ describe('Pantry', () => {
     await bench.press('best before');
     expect(names().slice(0, 2)).toEqual(['Small marshmallows', 'Soft caramel']);
     // What is mixed here is not in stock, and stands last: by the alphabet, where all else is alike.
-    await bench.press('in stock, or mixed of');
+    await bench.press('in stock');
     expect(names().slice(-4)).toEqual([
       'Cider-spice powder',
       'Dark ganache',

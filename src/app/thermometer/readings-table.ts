@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, ViewEncapsulation, computed, inject, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ViewEncapsulation,
+  afterRenderEffect,
+  computed,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzTableComponent, NzTableVirtualScrollDirective, NzTbodyComponent, NzTrDirective } from 'ng-zorro-antd/table';
 import type { Readings } from '../../core/melt/thermometer';
@@ -65,6 +75,16 @@ export class ReadingsTable {
     })).reverse();
   });
   protected readonly height = computed(() => ROW_PX * Math.min(IN_SIGHT, this.rows().length));
+
+  private readonly table = viewChild.required<NzTableComponent<unknown>>(NzTableComponent);
+
+  constructor() {
+    // As it grows with its readings, what is in sight has to be asked for anew.
+    afterRenderEffect(() => {
+      this.height();
+      this.table().cdkVirtualScrollViewport?.checkViewportSize();
+    });
+  }
 
   protected bySeconds(_: number, { seconds }: { readonly seconds: number }): number {
     return seconds;

@@ -25,8 +25,8 @@ import { NzResultComponent } from 'ng-zorro-antd/result';
     </ng-template>
     <ng-template #shell>
       <svg viewBox="0 0 150 50" width="150" height="50" aria-hidden="true">
-        <path class="dashed" d="M2 6h28M60 6h2a46 40 0 0 1-32 0M90 6h58" />
-        <path d="M34 6l8 9 7-5 6 11 9-8 6 7 10-14M34 6a24 30 0 0 0 16 36l8-8 6 12 8-11 6 5a26 34 0 0 0 12-34" />
+        <path d="M2 6h43M105 6h43" />
+        <path class="dashed" d="M45 6a30 36 0 0 0 60 0" />
       </svg>
     </ng-template>
     <ng-template #what
@@ -54,7 +54,7 @@ import { NzResultComponent } from 'ng-zorro-antd/result';
         stroke-linejoin: round;
       }
       .dashed {
-        stroke: var(--rule);
+        stroke-dasharray: 4 5;
       }
       h1 {
         font-size: 26px;

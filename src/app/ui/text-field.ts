@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, ElementRef, input, output, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import { LONGEST_NAME } from '../wording/naming';
 import { Labelled } from './labelled';
@@ -27,6 +36,8 @@ let fields = 0;
   host: { '(window:beforeunload)': 'leave()' },
 })
 export class TextField {
+  // Before all else that ends with the field, so that what was typed is still heard: Back takes the page without leaving the field.
+  protected readonly ending = inject(DestroyRef).onDestroy(() => this.leave());
   readonly label = input.required<string>();
   readonly value = input.required<string>();
   readonly longest = input(LONGEST_NAME);

@@ -3,7 +3,7 @@ import type { Coat } from '../../core/record/casting';
 import type { Mold } from '../../core/record/mold';
 import type { CoatChoice } from '../../core/shell/coat-choice';
 import type { UnitSystem } from '../../core/quantity/units';
-import { fillsLevel, isClamped, type Method } from '../../core/record/method';
+import { fillsLevel, isClamped, isTurned, type CoatNumber, type Method } from '../../core/record/method';
 import { restsOf, placeOf } from '../../core/record/sets';
 import { spoons, text } from './format';
 import { METHOD_NAMES, PLACE_NAMES } from './names';
@@ -19,6 +19,20 @@ export function coatName(method: Method, index: number): string {
 export function coatNameIn(coats: readonly Pick<Coat, 'method'>[] | undefined, index: number): string {
   return coatName(coats?.[index]?.method ?? 'dump', index);
 }
+
+/** What a number of a coat is called on its field. */
+export function coatNumberName(number: CoatNumber, method: Method): string {
+  return number === 'doseM3' && isTurned(method) ? 'Dose per coat' : COAT_NUMBER_WORDS[number].field;
+}
+
+/** Each number of a coat: as its field says it, and as a change of it is told for undo. */
+export const COAT_NUMBER_WORDS: Readonly<Record<CoatNumber, { readonly field: string; readonly change: string }>> = {
+  doseM3: { field: 'In each cavity, per coat', change: 'dose' },
+  dwellSeconds: { field: 'Stands', change: 'dwell' },
+  drainSeconds: { field: 'Tipped out', change: 'drain time' },
+  tappingSeconds: { field: 'Tapped', change: 'tapping' },
+  turnSeconds: { field: 'Turned every', change: 'turning' },
+};
 
 /** How a part is made, by its mold and its last coat's method. */
 export function madeText({ composition }: Pick<Mold, 'composition'>, method: Method): string {

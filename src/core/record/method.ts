@@ -1,7 +1,15 @@
+/** The numbers that a coat is made by; each has its limit under the same name. */
+export type CoatNumber = 'doseM3' | 'dwellSeconds' | 'drainSeconds' | 'tappingSeconds' | 'turnSeconds';
+
+/** Those that a wanted thickness finds by itself. */
+export const FOUND_FOR_THICKNESS: readonly CoatNumber[] = ['doseM3', 'drainSeconds', 'tappingSeconds'];
+
 /** What a coat made by a method is: the one place that says so. */
 export interface MethodRow {
   /** How much of it there is: a dose for each coat, what stays of a full mold that is tipped out, or a share of the cavity, from below. */
   readonly by: 'dose' | 'tipped' | 'level';
+  /** The numbers it asks for, in the order of the work. */
+  readonly numbers: readonly CoatNumber[];
   /** Laid by hand where one wants it: all over, on the sides or on the rim. */
   readonly anywhere: boolean;
   /** Sets as it stands, whatever way up is chosen. */
@@ -22,6 +30,7 @@ export interface MethodRow {
 
 const DOSED: Omit<MethodRow, 'handsOnS'> = {
   by: 'dose',
+  numbers: ['doseM3'],
   anywhere: false,
   upright: false,
   chilled: false,
@@ -30,6 +39,8 @@ const DOSED: Omit<MethodRow, 'handsOnS'> = {
   painted: false,
   instead: undefined,
 };
+const TIPPED = { ...DOSED, by: 'tipped', numbers: ['dwellSeconds', 'drainSeconds', 'tappingSeconds'] } as const;
+const LEVEL = { ...DOSED, by: 'level', numbers: [], upright: true } as const;
 
 /**
  * How a coat can be made. `dump`: poured full, left to stand, tipped out; `chillDump`: likewise, standing in the cold; `turn`: dosed into a
@@ -39,13 +50,13 @@ const DOSED: Omit<MethodRow, 'handsOnS'> = {
 export const METHOD_ROWS = {
   spoon: { ...DOSED, anywhere: true, handsOnS: 20 },
   brush: { ...DOSED, anywhere: true, handsOnS: 30 },
-  dump: { ...DOSED, by: 'tipped', handsOnS: 8 },
-  chillDump: { ...DOSED, by: 'tipped', chilled: true, handsOnS: 8, instead: 'dump' },
-  turn: { ...DOSED, upright: true, turned: true, handsOnS: 30, instead: 'spoon' },
+  dump: { ...TIPPED, handsOnS: 8 },
+  chillDump: { ...TIPPED, chilled: true, handsOnS: 8, instead: 'dump' },
+  turn: { ...DOSED, numbers: ['doseM3', 'turnSeconds'], upright: true, turned: true, handsOnS: 30, instead: 'spoon' },
   spreadUp: { ...DOSED, upright: true, handsOnS: 30, instead: 'spoon' },
   paint: { ...DOSED, anywhere: true, painted: true, handsOnS: 30 },
-  solid: { ...DOSED, by: 'level', upright: true, handsOnS: 8 },
-  clamp: { ...DOSED, by: 'level', upright: true, clamped: true, handsOnS: 25, instead: 'solid' },
+  solid: { ...LEVEL, handsOnS: 8 },
+  clamp: { ...LEVEL, clamped: true, handsOnS: 25, instead: 'solid' },
 } as const satisfies Record<string, MethodRow>;
 
 export type Method = keyof typeof METHOD_ROWS;
@@ -57,6 +68,8 @@ const rowOf = (method: Method): MethodRow => METHOD_ROWS[method];
 export const tippedOut = (method: Method): boolean => rowOf(method).by === 'tipped';
 /** Fills the cavity from below instead of coating its wall. */
 export const fillsLevel = (method: Method): boolean => rowOf(method).by === 'level';
+/** The numbers that a coat made by it asks for. */
+export const numbersOf = (method: Method): readonly CoatNumber[] => rowOf(method).numbers;
 /** Laid with a dose for each coat. */
 export const isDosed = (method: Method): boolean => rowOf(method).by === 'dose';
 /** Sets as it stands, whatever way up is chosen: what is filled from below, a liner, a vessel that is turned. */
