@@ -150,3 +150,14 @@ test('one wish is done once, however often it is pressed', async ({ page }) => {
   await expect(page.getByText(/^Booked into the pantry on/)).toBeVisible();
   await expect(book).toHaveCount(0);
 });
+
+test('words typed into a field are kept when the browser’s Back takes the page away', async ({ page }) => {
+  await page.goto('/castings');
+  const rail = page.getByRole('navigation', { name: 'Kilnstone' });
+  await rail.getByRole('link', { name: 'Kitchen' }).click();
+  await page.getByLabel('Prices in').fill('CHF');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Castings' })).toBeVisible();
+  await rail.getByRole('link', { name: 'Kitchen' }).click();
+  await expect(page.getByLabel('Prices in')).toHaveValue('CHF');
+});

@@ -237,7 +237,7 @@ test.describe('of parts that do not come', () => {
       // What is asked for late, when the page has nothing else to do, is waited for; not all of it is asked for at every visit.
       for (let k = 0; k < 20 && refused === 0; k++) await quiet(page);
       await quiet(page);
-      // However late it is said: loading the page again brings it.
+      // However late it is looked for: loading the page again brings it.
       await expect(async () => {
         if ((await missing.count()) > 0) await page.reload();
         await expect(page.locator('main :is(h1, h2)').first()).toBeVisible();

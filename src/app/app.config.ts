@@ -1,26 +1,41 @@
 import { inject, provideAppInitializer, type ApplicationConfig } from '@angular/core';
 import {
+  NavigationEnd,
+  Router,
   provideRouter,
   withComponentInputBinding,
   withDisabledInitialNavigation,
   withNavigationErrorHandler,
   type NavigationError,
 } from '@angular/router';
+import { filter, take } from 'rxjs';
 import { NZ_DATE_CONFIG, en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
 import { START_LOG_WORKER } from './thermometer/log-worker';
-import { Notices } from './state/notices';
+import { Notices, type Notice } from './state/notices';
 import { firstDayOfWeek } from './wording/times';
 import { START_PLAN_WORKER } from './state/plan-worker';
 import { START_STUDY_WORKER } from './state/study-worker';
 
 /** A page whose parts cannot be loaded, as without a network: what happened, and the way on. */
 function notLoaded({ url }: NavigationError): void {
-  inject(Notices).say({
-    text: 'That page could not be loaded. All you have entered is kept, and this one goes on working.',
+  const notices = inject(Notices);
+  const router = inject(Router);
+  // Where it was the first page, there is none that goes on.
+  const first = !router.navigated;
+  const notice: Notice = {
+    text: `That page could not be loaded. All you have entered is kept${first ? '.' : ', and this one goes on working.'}`,
     action: { name: 'Try again', run: () => location.assign(url) },
-  });
+    stays: first,
+  };
+  notices.say(notice);
+  router.events
+    .pipe(
+      filter((event) => event instanceof NavigationEnd),
+      take(1),
+    )
+    .subscribe(() => notices.over(notice));
 }
 
 export const appConfig: ApplicationConfig = {

@@ -4,6 +4,8 @@ import { Injectable, signal } from '@angular/core';
 export interface Notice {
   readonly text: string;
   readonly action?: { readonly name: string; readonly run: () => void };
+  /** Stands until it is answered, or something else is said: there is nothing else in sight. */
+  readonly stays?: boolean;
 }
 
 const STAYS_MS = 8000;
@@ -16,12 +18,17 @@ export class Notices {
   say(notice: Notice): void {
     clearTimeout(this.timer);
     this.notice.set(notice);
-    this.timer = setTimeout(() => this.notice.set(undefined), STAYS_MS);
+    if (!notice.stays) this.timer = setTimeout(() => this.notice.set(undefined), STAYS_MS);
   }
 
   /** Something else was changed: a way back that was offered would lead somewhere else now. */
   outdate(): void {
     if (this.notice()?.action) this.clear();
+  }
+
+  /** What it was said about is over; what was said since stands. */
+  over(notice: Notice): void {
+    if (this.notice() === notice) this.clear();
   }
 
   clear(): void {

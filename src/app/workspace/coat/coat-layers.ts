@@ -30,6 +30,12 @@ import { spoons, text } from '../../wording/format';
     <p class="plain">{{ how() }}</p>
   `,
   styleUrl: '../station.less',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+  `,
 })
 export class CoatLayers {
   private readonly open = inject(OpenPart);
