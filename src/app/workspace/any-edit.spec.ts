@@ -18,7 +18,10 @@ import { OpenPart } from '../state/open-part';
 import { BatchStation } from './batch/batch-station';
 import { ChillStation } from './chill/chill-station';
 import { CloseStation } from './close/close-station';
-import { CoatStation } from './coat/coat-station';
+import { CoatChocolate } from './coat/coat-chocolate';
+import { CoatLayers } from './coat/coat-layers';
+import { CoatMaking } from './coat/coat-making';
+import { CoatNumbers } from './coat/coat-numbers';
 import { FillStation } from './fill/fill-station';
 import { FinishStation } from './finish/finish-station';
 import { MeltStation } from './melt/melt-station';
@@ -69,26 +72,26 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   less: ({ of }) => of(Keys as never)['pressed']('-'),
   undo: ({ store }) => void store.undo(),
   redo: ({ store }) => void store.redo(),
-  method: ({ of, chance }) => of(CoatStation)['setMethod'](chance.of(values(of(CoatStation)['methods']))),
-  count: ({ of, chance }) => of(CoatStation)['setCount'](chance.of(values(of(CoatStation)['counts']))),
-  wanted: ({ of, chance }) => of(CoatStation)['setWanted'](chance.within('wantedRimM')),
+  method: ({ of, chance }) => of(CoatMaking)['setMethod'](chance.of(values(of(CoatMaking)['methods']))),
+  count: ({ of, chance }) => of(CoatMaking)['setCount'](chance.of(values(of(CoatMaking)['counts']))),
+  wanted: ({ of, chance }) => of(CoatMaking)['setWanted'](chance.within('wantedRimM')),
   chocolate: ({ of, chance, casting }) =>
-    of(CoatStation)['setChocolate'](
+    of(CoatChocolate)['setChocolate'](
       chance.share() < 0.5 ? [0] : partOf(casting()).coats.map((_, i) => i),
       sourceOf(of, chance),
     ),
-  streak: ({ of, chance }) => of(CoatStation)['setStreak']([0], sourceOf(of, chance), chance.of([0, 0.1, 0.5])),
-  fluidity: ({ of, chance }) => of(CoatStation)['setFluidity'](chance.of(FLUIDITY_CLASSES)),
-  dose: ({ of, chance }) => of(CoatStation)['setDose'](chance.within('doseM3')),
-  dwell: ({ of, chance }) => of(CoatStation)['setDwell'](chance.within('dwellSeconds')),
-  drain: ({ of, chance }) => of(CoatStation)['setDrain'](chance.within('drainSeconds')),
-  tapping: ({ of, chance }) => of(CoatStation)['setTapping'](chance.within('tappingSeconds')),
-  turn: ({ of, chance }) => of(CoatStation)['setTurn'](chance.within('turnSeconds')),
-  wayUp: ({ of, chance }) => of(CoatStation)['setWayUp'](chance.of(WAYS_UP)),
-  where: ({ of, chance }) => of(CoatStation)['setWhere'](chance.of(COAT_AREAS)),
-  standsIn: ({ of, chance }) => of(CoatStation)['setStandsIn'](chance.of(PLACES)),
+  streak: ({ of, chance }) => of(CoatChocolate)['setStreak']([0], sourceOf(of, chance), chance.of([0, 0.1, 0.5])),
+  fluidity: ({ of, chance }) => of(CoatChocolate)['setFluidity'](chance.of(FLUIDITY_CLASSES)),
+  dose: ({ of, chance }) => of(CoatNumbers)['set']('doseM3', chance.within('doseM3')),
+  dwell: ({ of, chance }) => of(CoatNumbers)['set']('dwellSeconds', chance.within('dwellSeconds')),
+  drain: ({ of, chance }) => of(CoatNumbers)['set']('drainSeconds', chance.within('drainSeconds')),
+  tapping: ({ of, chance }) => of(CoatNumbers)['set']('tappingSeconds', chance.within('tappingSeconds')),
+  turn: ({ of, chance }) => of(CoatNumbers)['set']('turnSeconds', chance.within('turnSeconds')),
+  wayUp: ({ of, chance }) => of(CoatMaking)['setWayUp'](chance.of(WAYS_UP)),
+  where: ({ of, chance }) => of(CoatMaking)['setWhere'](chance.of(COAT_AREAS)),
+  standsIn: ({ of, chance }) => of(CoatMaking)['setStandsIn'](chance.of(PLACES)),
   filled: ({ of, chance, casting }) =>
-    of(CoatStation)['setFilled'](chance.of(partOf(casting()).coats.map((_, i) => i)), {
+    of(CoatLayers)['fill'](chance.of(partOf(casting()).coats.map((_, i) => i)), {
       value: chance.within('volumeShare'),
       dimension: 'share',
     }),
@@ -170,7 +173,7 @@ const SHAPES = fc.sample(anyShape, { numRuns: 60, seed: 7 });
 const partOf = (casting: Casting): Casting['parts'][number] =>
   casting.parts.find(({ id }) => id === TestBed.inject(OpenPart).id()) ?? casting.parts[0];
 const sourceOf = (of: Hands['of'], chance: Chance): string =>
-  chance.of(values((of(CoatStation)['sources'] as unknown as { options: unknown }).options));
+  chance.of(values((of(CoatChocolate)['sources'] as unknown as { options: unknown }).options));
 const fillingOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(FillStation)['fillings'] as unknown as { options: unknown }).options));
 
