@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
+import { expect, openBombs, saved, tab, test, visit, worked } from './kitchen';
 
 test('a first visit opens on the planned bombs, with every station answered', async ({ page }) => {
   await page.goto('/');
@@ -199,9 +199,7 @@ for (const path of [
   '/casting/demo-bombs/weigh-out',
 ]) {
   test(`axe finds nothing on ${path}`, async ({ page }) => {
-    await page.goto(path);
-    await expect(page.locator('main')).not.toBeEmpty();
-    await quiet(page);
+    await visit(page, path);
     const found = await new AxeBuilder({ page }).analyze();
     expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
   });

@@ -32,6 +32,15 @@ export async function openBombs(page: Page, station = 'coat'): Promise<void> {
   await expect(page.locator('ks-ribbon li').first()).toBeVisible();
 }
 
+/** Opens a page, and waits until all of it is there: a station's ribbon is what comes last. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.locator('main :is(h1, h2)').first().waitFor();
+  if (/^\/casting\/[\w-]+\/(mold|melt|coat|chill|fill|close|finish|batch)$/.test(path))
+    await expect(page.locator('ks-ribbon li').first()).toBeVisible();
+  await quiet(page);
+}
+
 /** Begins a casting of a kind on the page of new castings, as it is offered. */
 export async function begin(page: Page, kind: string): Promise<void> {
   await page.getByText(kind, { exact: true }).click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { begin, choose, expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
+import { begin, choose, expect, openBombs, saved, tab, test, visit, worked } from './kitchen';
 
 const csv = (text: string, name = 'evening.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
@@ -173,9 +173,7 @@ for (const path of [
   for (const width of [1280, 390]) {
     test(`axe finds nothing on ${path} at ${width}, and nothing is wider than the page`, async ({ page }) => {
       await page.setViewportSize({ width, height: 800 });
-      await page.goto(path);
-      await page.locator('h1, h2').first().waitFor();
-      await quiet(page);
+      await visit(page, path);
       expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
       expect(
         await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { choose, expect, namesIn, openBombs, quiet, saved, tab, test, worked } from './kitchen';
+import { choose, expect, namesIn, openBombs, quiet, saved, tab, test, visit, worked } from './kitchen';
 
 test('a mold is found, copied, changed, deleted, brought back, exported and imported', async ({ page }) => {
   await page.goto('/molds');
@@ -164,17 +164,14 @@ for (const path of [
   '/casting/demo-bombs/mold',
 ]) {
   test(`axe finds nothing on ${path}`, async ({ page }) => {
-    await page.goto(path);
-    await expect(page.locator('main')).not.toBeEmpty();
-    await quiet(page);
+    await visit(page, path);
     const found = await new AxeBuilder({ page }).analyze();
     expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
   });
 
   test(`at 390 px nothing is cut off on ${path}`, async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
-    await page.goto(path);
-    await quiet(page);
+    await visit(page, path);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 }

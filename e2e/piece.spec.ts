@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { inflateSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
-import { choose, expect, openBombs, quiet, saved, tab, test, worked } from './kitchen';
+import { choose, expect, openBombs, quiet, saved, tab, test, visit, worked } from './kitchen';
 
 /** Opens a station of one of the demo's castings. */
 async function open(page: Page, casting: string, station: string): Promise<void> {
@@ -319,9 +319,7 @@ for (const path of [
   '/casting/demo-pears/weigh-out',
 ]) {
   test(`axe finds nothing on ${path}, and nothing is wider than a phone`, async ({ page }) => {
-    await page.goto(path);
-    await expect(page.locator('main')).not.toBeEmpty();
-    await quiet(page);
+    await visit(page, path);
     const found = await new AxeBuilder({ page }).analyze();
     expect(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
     await page.setViewportSize({ width: 390, height: 844 });

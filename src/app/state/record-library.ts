@@ -48,7 +48,8 @@ export abstract class RecordLibrary<T extends Named> {
         });
     });
     this.ready = storage.open().then((records) => {
-      this.list.set(records);
+      // What was made before they came stays beside them.
+      this.list.update((made) => [...records.filter(({ id }) => !made.some((own) => own.id === id)), ...made]);
       this.loaded.set(true);
     });
   }
