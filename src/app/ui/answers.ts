@@ -36,7 +36,7 @@ export function answerRow(
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Figure],
   template: `
-    <dl>
+    <dl class="answers">
       @for (row of rows(); track row.name) {
         <dt>{{ row.name }}</dt>
         <dd>
