@@ -32,6 +32,7 @@ runTool('madge/bin/cli.js', [
   'src',
 ]);
 run(process.execPath, ['scripts/rooms.mjs']);
+run(process.execPath, ['scripts/templates.mjs']);
 step('Units');
 const jestFile = join(results, 'jest.json');
 runTool('jest/bin/jest.js', ['--json', `--outputFile=${jestFile}`], { env: { ...process.env, TZ: 'Europe/Berlin' } });

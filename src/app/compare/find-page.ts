@@ -48,6 +48,10 @@ export class FindPage {
   protected readonly key = signal<GoalKey>('survive');
   protected readonly rimM = signal(0.0024);
   protected readonly found = signal<readonly FoundWay[]>([]);
+  /** Places that are held for the ways to come. */
+  protected readonly awaited = computed(() =>
+    this.state() === 'working' && this.found().length === 0 ? [1, 2, 3] : [],
+  );
   protected readonly state = signal<'asking' | 'working' | 'done' | 'stopped' | 'failed'>('asking');
   protected readonly share = signal(0);
   protected readonly goal = computed<AimGoal>(() => {

@@ -3,17 +3,14 @@ import { FormsModule } from '@angular/forms';
 import { LucideX } from '@lucide/angular';
 import { NzCheckboxComponent } from 'ng-zorro-antd/checkbox';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { UNITS } from '../../core/quantity/units';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
-import { tintAmounts } from '../../core/record/melted';
 import { Pantry } from '../state/pantry';
-import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
-import { text } from '../wording/format';
 import { Tool } from '../ui/tool';
 import { TextField } from '../ui/text-field';
+import { TintAmounts } from './tint-amounts';
 
 const WATER = 'water';
 type Base = ColourBase | typeof WATER;
@@ -27,19 +24,26 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
 @Component({
   selector: 'ks-tint-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, FormsModule, LucideX, NzButtonComponent, NzCheckboxComponent, TextField, Tool],
+  imports: [
+    AmountField,
+    ChoiceList,
+    FormsModule,
+    LucideX,
+    NzButtonComponent,
+    NzCheckboxComponent,
+    TextField,
+    TintAmounts,
+    Tool,
+  ],
   templateUrl: './tint-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })
 export class TintEditor {
   private readonly pantry = inject(Pantry);
-  private readonly units = inject(Units);
 
   readonly tint = input.required<PantryTint>();
 
-  protected readonly gram = UNITS.gram;
   protected readonly bases = [...COLOUR_BASES, WATER as Base].map((value) => ({ value, name: BASE_NAMES[value] }));
-  protected readonly wantedKg = signal(0.3);
   /** The colour whose base was refused. */
   protected readonly refused = signal<number | undefined>(undefined);
   protected readonly options = computed(() => {
@@ -58,26 +62,6 @@ export class TintEditor {
         .map((kind) => (kind === 'compound' ? 'coating' : 'real')),
     );
     return kinds.size > 1;
-  });
-  protected readonly scaled = computed(() => {
-    const { chocolatesKg, coloursKg } = tintAmounts(this.tint(), this.wantedKg());
-    const system = this.units.system();
-    const name = (id: string): string => this.options().find(({ value }) => value === id)?.name ?? '';
-    const colourOf = (id: string): string =>
-      this.pantry.chocolates().find((chocolate) => chocolate.id === id)?.colour ?? '#e0d8cc';
-    const rows = [
-      ...this.tint().chocolates.map(({ chocolateId }, i) => ({
-        name: name(chocolateId),
-        kg: chocolatesKg[i],
-        colour: colourOf(chocolateId),
-      })),
-      ...this.tint().colours.map((colour, i) => ({ name: colour.name, kg: coloursKg[i], colour: this.tint().colour })),
-    ];
-    return rows.map((row) => ({
-      ...row,
-      share: `${(100 * row.kg) / this.wantedKg()}%`,
-      amount: text(row.kg, 'mass', system),
-    }));
   });
 
   protected setColour(colour: string): void {

@@ -6,7 +6,7 @@ import { chocolateOf, meltOf } from '../../core/record/references';
 import { isCap } from '../../core/record/closing';
 import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
 import { coatNameIn, handsText, madeText, placesText, pressText } from '../wording/coats';
-import { rangeText, text } from '../wording/format';
+import { capital, rangeText, text } from '../wording/format';
 import { stepWordings } from '../wording/melting';
 import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { noteWording } from '../wording/problems';
@@ -207,7 +207,7 @@ function afterSteps({ casting, close, finishes }: CastingPlan, system: UnitSyste
       ]
     : [];
   const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
-    what: `${FINISH_NAMES[finish.kind][0].toUpperCase()}${FINISH_NAMES[finish.kind].slice(1)}:`,
+    what: `${capital(FINISH_NAMES[finish.kind])}:`,
     how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${FINISH_TEXTS[finish.kind]}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
   }));
   return [...closing, ...(finishing.length > 0 ? [{ head: 'Finish', steps: finishing }] : [])];

@@ -18,8 +18,10 @@ import { PlanService } from '../state/plan-service';
 import { ShoppingList } from '../state/shopping-list';
 import { StartTime } from '../state/start-time';
 import { Units } from '../state/units';
-import { text, weighedText } from '../wording/format';
 import { sheetContent } from './sheet-content';
+import { SheetInside } from './sheet-inside';
+import { SheetWeighOut } from './sheet-weigh-out';
+import { StepItems } from './step-items';
 import { weighOutCsv } from './weigh-out-csv';
 
 /** The PDF package and its fonts: large, and apart from all else. */
@@ -29,7 +31,7 @@ const loadPdf = () => import('./sheet-pdf');
 @Component({
   selector: 'ks-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent, RouterLink],
+  imports: [NzButtonComponent, RouterLink, SheetInside, SheetWeighOut, StepItems],
   templateUrl: './sheet.html',
   styleUrl: './sheet.less',
 })
@@ -61,14 +63,6 @@ export class Sheet {
     effect(() => this.titles.setTitle(`Weigh-out, ${this.plan()?.casting.name ?? ''} · Kilnstone`));
     // It comes in while the sheet is read; where it does not, asking for the PDF tries again and says so.
     afterNextRender(() => window.requestIdleCallback?.(() => void loadPdf().catch(() => undefined)));
-  }
-
-  protected write(kg: number | undefined): string {
-    return kg === undefined ? '' : text(kg, 'mass', this.units.system());
-  }
-
-  protected weighed(kg: number | undefined, stepKg: number): string {
-    return kg === undefined ? '' : weighedText(kg, stepKg, this.units.system());
   }
 
   protected print(): void {

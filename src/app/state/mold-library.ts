@@ -1,5 +1,11 @@
 import { Injectable, inject } from '@angular/core';
-import { LibraryMoldSchema, MOLD_SCHEMA_VERSION, type LibraryMold, type Mold } from '../../core/record/mold';
+import {
+  LibraryMoldSchema,
+  MOLD_SCHEMA_VERSION,
+  type LibraryMold,
+  type Mold,
+  type MoldCavity,
+} from '../../core/record/mold';
 import { SHIPPED_MOLDS, shippedMolds } from '../../data/mold-library';
 import { writeMoldFile } from '../../data/mold-file';
 import { MoldStorage } from './mold-storage';
@@ -43,6 +49,25 @@ export class MoldLibrary extends RecordLibrary<LibraryMold> {
   /** Adds a mold under a free name. */
   add(mold: Mold): LibraryMold {
     return this.added(mold, mold.name, 'new mold');
+  }
+
+  /** Changes one kind of cavity of a mold; changes of one gesture are one step back. */
+  editCavity(
+    moldId: string,
+    cavityId: string,
+    label: string,
+    change: (cavity: MoldCavity) => void,
+    gesture?: string,
+  ): void {
+    this.edit(
+      moldId,
+      label,
+      (mold) => {
+        const cavity = mold.cavities.find(({ id }) => id === cavityId);
+        if (cavity) change(cavity);
+      },
+      gesture && `${moldId} ${cavityId} ${gesture}`,
+    );
   }
 
   copy(mold: LibraryMold): LibraryMold {

@@ -38,16 +38,14 @@ const READS_FOR_MS = 12;
                 <strong>{{ problem() }}</strong> Nothing was changed.
               </p>
             }
-            @if (r.bad.length) {
-              <ul>
-                @for (bad of r.bad.slice(0, 5); track bad.position) {
-                  <li>{{ badText(bad) }}</li>
-                }
-                @if (r.bad.length > 5) {
-                  <li>and {{ r.bad.length - 5 }} more</li>
-                }
-              </ul>
-            }
+            <ul [hidden]="!r.bad.length">
+              @for (bad of r.bad.slice(0, 5); track bad.position) {
+                <li>{{ badText(bad) }}</li>
+              }
+              @if (r.bad.length > 5) {
+                <li>and {{ r.bad.length - 5 }} more</li>
+              }
+            </ul>
           </div>
           @if (r.ok) {
             <button nz-button nzType="primary" type="button" (click)="take(r.records)">

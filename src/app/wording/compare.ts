@@ -3,7 +3,7 @@ import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way }
 import type { UnitSystem } from '../../core/quantity/units';
 import { isChilled, tippedOut } from '../../core/record/method';
 import { placeOf } from '../../core/record/sets';
-import { spoons, text } from './format';
+import { capital, spoons, text } from './format';
 import { METHOD_NAMES, WAY_UP_NAMES } from './names';
 
 /** What a way is called where it is chosen. */
@@ -69,10 +69,6 @@ export function verdictText(
     case 'nothing':
       return '';
   }
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** What a shell may be wanted for. */

@@ -1,4 +1,5 @@
 import type { BadRecord, FileProblem } from '../../data/record-file';
+import { capital } from './format';
 
 /** What a file holds, for its messages. */
 export type FileNoun = 'casting' | 'mold' | 'pantry record';
@@ -26,7 +27,7 @@ export function fileProblemText(reading: FileProblem, fileName: string, noun: Fi
 
 /** One bad record of a file, by its place. */
 export function badRecordText({ position, name, problem }: BadRecord, noun: FileNoun): string {
-  const which = `${noun[0].toUpperCase()}${noun.slice(1)} ${position}${name ? ` (“${name}”)` : ''}`;
+  const which = `${capital(noun)} ${position}${name ? ` (“${name}”)` : ''}`;
   switch (problem.problem) {
     case 'notARecord':
       return `${which} is not a ${noun}.`;

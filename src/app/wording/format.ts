@@ -161,3 +161,8 @@ function trimmed(value: number, digits: number): string {
 export function unbroken(sentence: string): string {
   return sentence.replace(/(\d) (?=[a-z°%])/g, '$1\u00a0');
 }
+
+/** Words as a sentence begins with them. */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

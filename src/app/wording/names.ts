@@ -96,6 +96,13 @@ export const WAY_NAMES: Readonly<Record<MeltingWay, string>> = {
   bag: 'in the piping bag',
   tube: 'tubes in hot water',
 };
+/** What a melt lies in; several of them where it does not go in at once. */
+export const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = {
+  microwave: 'bowlful',
+  doubleBoiler: 'bowlful',
+  bag: 'bag',
+  tube: 'tube',
+};
 export const SCHOOL_NAMES: Readonly<Record<School, string>> = {
   seeding: 'seeding',
   threeQuarters: 'three quarters and a quarter',
@@ -159,5 +166,7 @@ export const KITCHEN_NAMES = {
   humidity: 'humidity',
   fridgeC: 'fridge temperature',
   freezerC: 'freezer temperature',
+  fridgeFan: 'air in the fridge',
+  freezerFan: 'air in the freezer',
   microwaveW: 'microwave',
 } as const;

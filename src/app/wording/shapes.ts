@@ -1,4 +1,4 @@
-import { cavityOf } from '../../core/cavity/cavity';
+import { cavityOf, type Cavity } from '../../core/cavity/cavity';
 import type { ShapeProblem } from '../../core/cavity/check-shape';
 import type { CavityShape, FacetedForm, ShapeKind } from '../../core/cavity/shape';
 import type { MoldCare } from '../../core/record/choices';
@@ -47,6 +47,14 @@ export function cavitySizeText(shape: CavityShape, system: UnitSystem): string {
 export function sizeText(lengthM: number, widthM: number, system: UnitSystem): string {
   const across = text(widthM, 'length', system);
   return Math.abs(lengthM - widthM) < 1e-5 ? across : `${written(lengthM, 'length', system).number} × ${across}`;
+}
+
+/** How wide a cavity is over its rim; where the body is wider than that, the rim's own width. */
+export function acrossText(
+  { spanM, rimDiameterM, lengthM, widthM }: Pick<Cavity, 'spanM' | 'rimDiameterM' | 'lengthM' | 'widthM'>,
+  system: UnitSystem,
+): string {
+  return spanM > rimDiameterM + 1e-6 ? text(rimDiameterM, 'length', system) : sizeText(lengthM, widthM, system);
 }
 
 /** What is wrong with a shape, and what to do. */

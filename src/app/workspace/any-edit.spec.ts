@@ -16,16 +16,22 @@ import { Keys } from '../frame/keys';
 import { CastingStore } from '../state/casting-store';
 import { OpenPart } from '../state/open-part';
 import { BatchStation } from './batch/batch-station';
+import { ChillKitchen } from './chill/chill-kitchen';
+import { ChillPlaces } from './chill/chill-places';
 import { ChillStation } from './chill/chill-station';
-import { CloseStation } from './close/close-station';
+import { CloseFields } from './close/close-fields';
 import { CoatChocolate } from './coat/coat-chocolate';
 import { CoatLayers } from './coat/coat-layers';
 import { CoatMaking } from './coat/coat-making';
 import { CoatNumbers } from './coat/coat-numbers';
+import { FillLayers } from './fill/fill-layers';
 import { FillStation } from './fill/fill-station';
+import { FinishList } from './finish/finish-list';
 import { FinishStation } from './finish/finish-station';
-import { MeltStation } from './melt/melt-station';
+import { MeltChocolate } from './melt/melt-chocolate';
+import { MeltMaking } from './melt/melt-making';
 import { MoldStation } from './mold/mold-station';
+import { MugFields } from './mold/mug-fields';
 import { Notes } from './notes/notes';
 import { PartList } from './parts/part-list';
 import { sectionGeometry } from '../drawing/section-geometry';
@@ -103,56 +109,56 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   wall: ({ of, chance }) => of(MoldStation)['setWall'](chance.within('moldWallM')),
   gap: ({ of, chance }) => of(MoldStation)['setGap'](chance.within('gapM')),
   material: ({ of, chance }) => of(MoldStation)['setMaterial'](chance.of(MOLD_MATERIALS)),
-  mug: ({ of, chance }) => of(MoldStation)['setMug'](chance.of([undefined, 0.08])),
+  mug: ({ of, chance }) => of(MugFields)['set'](chance.of([undefined, 0.08])),
   prep: ({ of, chance }) => of(MoldStation)['setPrep'](chance.of(['nothing', 'paint', 'dust'])),
   part: ({ of, chance }) => of(PartList)['add'](chance.of(['secondHalf', 'lid', 'base', 'ornament'])),
   partOut: ({ of, chance, casting }) => of(PartList)['remove'](chance.of(casting().parts).id),
   perPiece: ({ of, chance }) => of(PartList)['setPerPiece'](1 + Math.floor(chance.share() * 23)),
   partName: ({ of, chance }) => of(PartList)['rename'](chance.of(['', '\u200b', 'x'.repeat(300), 'A half'])),
   otherPart: ({ chance, casting }) => TestBed.inject(OpenPart).open(chance.of(casting().parts).id),
-  melt: ({ of, chance }) => of(MeltStation)['choose'](sourceOf(of, chance)),
-  renew: ({ of }) => of(MeltStation)['renew'](),
-  way: ({ of, chance }) => of(MeltStation)['setWay'](chance.of(MELTING_WAYS)),
-  school: ({ of, chance }) => of(MeltStation)['setSchool'](chance.of(values(of(MeltStation)['schools']))),
-  working: ({ of, chance }) => of(MeltStation)['setWorking'](chance.within('workingC')),
-  power: ({ of, chance }) => of(MeltStation)['setPower'](chance.within('microwavePower')),
-  bowl: ({ of, chance }) => of(MeltStation)['setBowl'](chance.of(values(of(MeltStation)['bowls']))),
-  coolBowl: ({ of, chance }) => of(MeltStation)['setCoolBowl'](chance.of(['yes', 'no'])),
-  jacket: ({ of, chance }) => of(MeltStation)['setJacket'](chance.of(JACKETS)),
-  thinner: ({ of, chance }) => of(MeltStation)['setThinner'](chance.of(['none', ...THINNERS])),
-  thinned: ({ of, chance }) => of(MeltStation)['setThinnerShare'](chance.within('thinnerShare')),
+  melt: ({ of, chance }) => of(MeltChocolate)['choose'](sourceOf(of, chance)),
+  renew: ({ of }) => of(MeltChocolate)['renew'](),
+  way: ({ of, chance }) => of(MeltMaking)['setWay'](chance.of(MELTING_WAYS)),
+  school: ({ of, chance }) => of(MeltMaking)['setSchool'](chance.of(values(of(MeltMaking)['schools']))),
+  working: ({ of, chance }) => of(MeltMaking)['setWorking'](chance.within('workingC')),
+  power: ({ of, chance }) => of(MeltMaking)['setPower'](chance.within('microwavePower')),
+  bowl: ({ of, chance }) => of(MeltMaking)['setBowl'](chance.of(values(of(MeltMaking)['bowls']))),
+  coolBowl: ({ of, chance }) => of(MeltMaking)['setCoolBowl'](chance.of(['yes', 'no'])),
+  jacket: ({ of, chance }) => of(MeltMaking)['setJacket'](chance.of(JACKETS)),
+  thinner: ({ of, chance }) => of(MeltMaking)['setThinner'](chance.of(['none', ...THINNERS])),
+  thinned: ({ of, chance }) => of(MeltMaking)['setThinnerShare'](chance.within('thinnerShare')),
   place: ({ of, chance, casting }) =>
-    of(ChillStation)['setPlace'](chance.of(partOf(casting()).coats.map((_, i) => i)), chance.of(PLACES)),
-  own: ({ of, chance }) => of(ChillStation)['setOwn'](0, chance.within('setMinutesS')),
-  notOwn: ({ of }) => of(ChillStation)['dropOwn'](0),
-  rest: ({ of, chance }) => of(ChillStation)['setRest'](0, chance.of([0, 1200])),
+    of(ChillPlaces)['setPlace'](chance.of(partOf(casting()).coats.map((_, i) => i)), chance.of(PLACES)),
+  own: ({ of, chance }) => of(ChillPlaces)['setOwn'](0, chance.within('setMinutesS')),
+  notOwn: ({ of }) => of(ChillPlaces)['dropOwn'](0),
+  rest: ({ of, chance }) => of(ChillPlaces)['setRest'](0, chance.of([0, 1200])),
   covered: ({ of, chance }) => of(ChillStation)['setCovered'](chance.of(['yes', 'no'])),
-  degrees: ({ of, chance }) => of(ChillStation)['setDegrees']('fridgeC', chance.within('fridgeC')),
-  layer: ({ of }) => of(FillStation)['add'](),
-  layerOut: ({ of, chance, casting }) => of(FillStation)['remove'](chance.of(casting().fill)?.id),
-  layerMoved: ({ of, casting }) => casting().fill.length > 1 && of(FillStation)['move'](0, 1),
+  degrees: ({ of, chance }) => of(ChillKitchen)['set']('fridgeC', chance.within('fridgeC')),
+  layer: ({ of }) => of(FillLayers)['add'](),
+  layerOut: ({ of, chance, casting }) => of(FillLayers)['remove'](chance.of(casting().fill)?.id),
+  layerMoved: ({ of, casting }) => casting().fill.length > 1 && of(FillLayers)['move'](0, 1),
   filling: ({ of, chance, casting }) =>
-    of(FillStation)['setFilling'](chance.of(casting().fill)?.id, fillingOf(of, chance)),
+    of(FillLayers)['setFilling'](chance.of(casting().fill)?.id, fillingOf(of, chance)),
   amount: ({ of, chance, casting }) =>
-    of(FillStation)['setAmount'](chance.of(casting().fill)?.id, {
+    of(FillLayers)['setAmount'](chance.of(casting().fill)?.id, {
       value: chance.within('fillMassKg'),
       dimension: 'mass',
     }),
   filledHalves: ({ of, chance }) => of(FillStation)['setFilled'](chance.of(['one', 'all'])),
   heaped: ({ of, chance }) => of(FillStation)['setHeaped'](chance.of(['yes', 'no'])),
-  closing: ({ of, chance }) => of(CloseStation)['choose'](chance.of(values(of(CloseStation)['kinds']))),
-  closingFrom: ({ of, chance }) => of(CloseStation)['setSource'](sourceOf(of, chance)),
-  closingSets: ({ of, chance }) => of(CloseStation)['setPlace'](chance.of(PLACES)),
-  cap: ({ of, chance }) => of(CloseStation)['setNumber']('thicknessM', chance.within('capM')),
-  plate: ({ of, chance }) => of(CloseStation)['setNumber']('seconds', chance.within('plateSeconds')),
+  closing: ({ of, chance }) => of(CloseFields)['choose'](chance.of(values(of(CloseFields)['kinds']))),
+  closingFrom: ({ of, chance }) => of(CloseFields)['setSource'](sourceOf(of, chance)),
+  closingSets: ({ of, chance }) => of(CloseFields)['setPlace'](chance.of(PLACES)),
+  cap: ({ of, chance }) => of(CloseFields)['setNumber']('thicknessM', chance.within('capM')),
+  plate: ({ of, chance }) => of(CloseFields)['setNumber']('seconds', chance.within('plateSeconds')),
   finish: ({ of, chance }) => of(FinishStation)['add'](chance.of(['drizzle', 'sprinkle', 'dust', 'paint', 'stickOn'])),
-  finishOut: ({ of, chance, casting }) => of(FinishStation)['remove'](chance.of(casting().finishes)?.id),
+  finishOut: ({ of, chance, casting }) => of(FinishList)['remove'](chance.of(casting().finishes)?.id),
   finishFrom: ({ of, chance, casting }) =>
-    of(FinishStation)['setSource'](chance.of(casting().finishes)?.id, sourceOf(of, chance)),
+    of(FinishList)['setSource'](chance.of(casting().finishes)?.id, sourceOf(of, chance)),
   stuck: ({ of, chance, casting }) =>
-    of(FinishStation)['setStuck'](chance.of(casting().finishes)?.id, chance.of(values(of(FinishStation)['stuckOn']))),
+    of(FinishList)['setStuck'](chance.of(casting().finishes)?.id, chance.of(values(of(FinishList)['stuckOn']))),
   finished: ({ of, chance, casting }) =>
-    of(FinishStation)['setNumber'](chance.of(casting().finishes)?.id, 'share', chance.within('finishShare')),
+    of(FinishList)['setAmount'](chance.of(casting().finishes)?.id, 'share', chance.within('finishShare')),
   pieces: ({ of, chance }) => of(BatchStation)['setPieces'](chance.within('pieces')),
   due: ({ of, chance }) =>
     of(BatchStation)['setDue'](chance.of(['2026-10-17T18:00', '2027-03-28T02:30', '2026-02-31T10:00'])),
@@ -175,7 +181,7 @@ const partOf = (casting: Casting): Casting['parts'][number] =>
 const sourceOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(CoatChocolate)['sources'] as unknown as { options: unknown }).options));
 const fillingOf = (of: Hands['of'], chance: Chance): string =>
-  chance.of(values((of(FillStation)['fillings'] as unknown as { options: unknown }).options));
+  chance.of(values((of(FillLayers)['fillings'] as unknown as { options: unknown }).options));
 
 /** What has to be true of what is shown, whatever was done. */
 function holds(casting: Casting): void {

@@ -7,14 +7,12 @@ import { PlanService } from '../state/plan-service';
 import { Gone } from '../ui/gone';
 import { Later } from '../ui/later';
 import { MissingPart } from '../ui/missing-part';
-import { ShellFilm } from './film/shell-film';
-import { ThicknessTimes } from './film/thickness-times';
 import { CastingHeader } from './header/casting-header';
 import { Notes } from './notes/notes';
 import { PartPicker } from './parts/part-picker';
 import { Ribbon } from './ribbon/ribbon';
+import { SceneBelow } from './scene-below';
 import { Section } from './section/section';
-import { ThicknessCurve } from './section/thickness-curve';
 import { STATIONS, STATION_ROWS } from './stations';
 import { Strip } from './strip';
 import { WeighOut } from './weigh-out/weigh-out';
@@ -26,20 +24,7 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    CastingHeader,
-    Gone,
-    Later,
-    MissingPart,
-    Notes,
-    PartPicker,
-    Ribbon,
-    Section,
-    Strip,
-    ThicknessCurve,
-    ThicknessTimes,
-    WeighOut,
-  ],
+  imports: [CastingHeader, Gone, Later, MissingPart, Notes, PartPicker, Ribbon, SceneBelow, Section, Strip, WeighOut],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })
@@ -47,7 +32,6 @@ export class Workspace {
   private readonly store = inject(CastingStore);
   private readonly titles = inject(Title);
   protected readonly plans = inject(PlanService);
-  protected readonly film = inject(ShellFilm);
 
   /** Route parameters. */
   readonly id = input.required<string>();

@@ -58,15 +58,10 @@ export function wettedM2(bowl: Pick<Bowl, 'diameterM'>, volumeM3: number): numbe
   return Math.PI * bowl.diameterM * fillDepthM(bowl, volumeM3);
 }
 
+/** The depth z at which π z² (R - z/3) is the volume, by the cubic's trigonometric root, written so that nothing cancels in a small dose. */
 function fillDepthM(bowl: Pick<Bowl, 'diameterM'>, inItM3: number): number {
   const radius = bowl.diameterM / 2;
-  const volumeM3 = Math.min(inItM3, bowlRoomM3(bowl));
-  let depth = Math.sqrt(volumeM3 / (Math.PI * radius));
-  for (let k = 0; k < 40; k++) {
-    const over = Math.PI * depth * depth * (radius - depth / 3) - volumeM3;
-    const step = over / (Math.PI * depth * (2 * radius - depth));
-    depth = Math.min(radius, Math.max(depth / 2, depth - step));
-    if (Math.abs(step) < 1e-12) break;
-  }
-  return depth;
+  const share = Math.min(1, inItM3 / bowlRoomM3(bowl));
+  const angle = (2 / 3) * Math.asin(Math.sqrt(share / 2));
+  return radius * (2 * Math.sin(angle / 2) ** 2 + Math.sqrt(3) * Math.sin(angle));
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { toSi, UNITS } from '../quantity/units';
-import { bowlHeat, bowlLossWK, mostInBowlKg, type Bowl } from './bowl';
+import { bowlHeat, bowlLossWK, mostInBowlKg, wettedM2, type Bowl } from './bowl';
 import { meltable } from './heat-held';
 import { bitsLeft, heatLeftOver, meltForSeedC, seedKg, seededC, type Seeding } from './seeding';
 
@@ -94,6 +94,16 @@ describe('bowls', () => {
     expect(bowlLossWK(plastic, 300e-6, 'mitt')).toBeLessThan(loss);
     expect(bowlLossWK(plastic, 300e-6, 'warmWater')).toBeLessThan(bowlLossWK(plastic, 300e-6, 'mitt'));
   });
+
+  // Handbook mensuration: a cap z deep in a sphere of radius R holds π z² (R - z/3); its curved face is 2 π R z.
+  it.each([1e-12, 1e-7, 3e-4, 1e-3, 2e-3, (2 / 3) * Math.PI * 1e-3])(
+    '%f m³ stand as deep as a cap of that volume',
+    (m3) => {
+      const deepM = wettedM2(glass, m3) / (2 * Math.PI * 0.1);
+      expect(glass.diameterM).toBe(0.2);
+      expect((Math.PI * deepM ** 2 * (0.1 - deepM / 3)) / m3).toBeCloseTo(1, 9);
+    },
+  );
 
   it('a half sphere of 20 cm holds 2.09 L, and six tenths of that to stir in', () => {
     // Handbook mensuration: 2/3 π r³.

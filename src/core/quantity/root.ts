@@ -53,12 +53,12 @@ export function rootUpward(
   let [low, atLow] = [0, atZero];
   let high = Math.min(reach, most);
   let atHigh = value(high);
-  while (atHigh < 0 && high < most) {
+  while (atHigh < -closeEnough && high < most) {
     [low, atLow] = [high, atHigh];
     high = Math.min(2 * high, most);
     atHigh = value(high);
   }
-  return atHigh <= 0 ? high : rootBetween(value, low, high, atLow, atHigh, closeEnough);
+  return atHigh <= closeEnough ? high : rootBetween(value, low, high, atLow, atHigh, closeEnough);
 }
 
 /**

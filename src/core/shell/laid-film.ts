@@ -114,9 +114,8 @@ export interface LaidShell {
   readonly volumeM3: number;
 }
 
-/** A film made to hold a volume is as near to it as this share unless asked otherwise, found in so many tries at the most. */
+/** A film made to hold a volume is as near to it as this share unless asked otherwise. */
 const NEAR_SHARE = 4e-7;
-const MOST_TRIES = 30;
 /** A film that would lie so many times as thick as it is spread has no room. */
 const MOST_TIMES_AS_LAID = 60;
 
@@ -124,7 +123,6 @@ const MOST_TIMES_AS_LAID = 60;
  * A film made as much thicker or thinner, alike everywhere, as it takes for a shell to hold so much of it: what was spread by its thickness
  * comes to the volume that there is of it. Where there is no room for all of it, it fills what there is.
  *
- * The volume is nearly straight in the factor, so that the chord (regula falsi, the Illinois way) finds it in about three tries.
  * @param below what has set: its thickness at each point, m, and its volume, m³
  * @param volumeM3 what the film is to hold, above 0; @param near how near, as a share of it
  * @returns what has set and the film together, likewise
@@ -137,27 +135,17 @@ export function filmHolding(
   near = NEAR_SHARE,
 ): LaidShell {
   const most = cavity.depthM;
-  const together = (factor: number): Float64Array =>
-    filmM.map((h, i) => Math.min(below.thicknessM[i] + factor * h, most));
-  const over = (factor: number): number => shellVolume(cavity, together(factor)) - below.volumeM3 - volumeM3;
-  let [low, atLow, high, atHigh] = [0, -volumeM3, 1, over(1)];
-  while (atHigh < 0 && high < MOST_TIMES_AS_LAID) {
-    [low, atLow] = [high, atHigh];
-    // Where the chord would reach it, and a little on; a tenth at least, as a full cavity takes no more however thick.
-    high = Math.min(2 * high, Math.max(1.1 * high, high * (1 - (1.05 * atHigh) / (atHigh + volumeM3))));
-    atHigh = over(high);
-  }
-  let factor = high;
-  let at = atHigh;
-  let side = 0;
-  for (let k = 0; k < MOST_TRIES && Math.abs(at) > near * volumeM3 && atHigh > 0; k++) {
-    factor = (low * atHigh - high * atLow) / (atHigh - atLow);
-    at = over(factor);
-    // An end that stays twice counts half, or the chord would creep.
-    if (at < 0) [low, atLow, atHigh, side] = [factor, at, side < 0 ? atHigh / 2 : atHigh, -1];
-    else [high, atHigh, atLow, side] = [factor, at, side > 0 ? atLow / 2 : atLow, 1];
-  }
-  return { thicknessM: together(factor), volumeM3: below.volumeM3 + volumeM3 + at };
+  const laid = (factor: number): LaidShell => {
+    const thicknessM = filmM.map((h, i) => Math.min(below.thicknessM[i] + factor * h, most));
+    return { thicknessM, volumeM3: shellVolume(cavity, thicknessM) };
+  };
+  let tried = { factor: 0, shell: below };
+  const over = (factor: number): number => {
+    tried = { factor, shell: laid(factor) };
+    return tried.shell.volumeM3 - below.volumeM3 - volumeM3;
+  };
+  const factor = rootUpward(over, -volumeM3, 1, MOST_TIMES_AS_LAID, near * volumeM3);
+  return tried.factor === factor ? tried.shell : laid(factor);
 }
 
 /** Share of the coat each point of the profile takes, 0 to 1, fading over its edge. */

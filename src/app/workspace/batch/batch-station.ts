@@ -7,9 +7,9 @@ import { PlanService } from '../../state/plan-service';
 import { ShoppingList, type OnHand } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
+import { answerRow, Answers, type AnswerRow } from '../../ui/answers';
 import { MomentField } from '../../ui/moment-field';
 import { Estimate } from '../../ui/estimate';
-import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { text } from '../../wording/format';
 import { dueHint, ownZone } from '../../wording/times';
@@ -19,7 +19,7 @@ import { ScalePanel } from './scale-panel';
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Estimate, Figure, MomentField, NzButtonComponent, Pick, ScalePanel],
+  imports: [AmountField, Answers, Estimate, MomentField, NzButtonComponent, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })
@@ -37,6 +37,21 @@ export class BatchStation {
     return due ? dueHint(due) : '';
   });
   protected readonly elsewhere = computed(() => this.plan()?.casting.due.zone !== ownZone());
+
+  protected readonly answers = computed<readonly AnswerRow[]>(() => {
+    const plan = this.plan();
+    if (!plan) return [];
+    const { total, handsOn, waiting, rounds } = plan.batch;
+    const makes = this.list.makes();
+    return [
+      ...answerRow('Start by', plan.start, { strong: true }),
+      ...answerRow('Minutes in all', total, { strong: true }),
+      ...answerRow('Hands on', handsOn),
+      ...answerRow('Waiting', waiting),
+      ...answerRow('Rounds', rounds),
+      ...answerRow('What is on hand makes', makes, { strong: true, after: makes?.value === 1 ? 'piece' : 'pieces' }),
+    ];
+  });
 
   /** Where the amount comes from. */
   protected onHandHint({ overruled, stockKg }: OnHand): string {

@@ -30,44 +30,42 @@ import { scaledTexts } from '../../wording/scaling';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [AmountField, ChoiceList, Fold, NzButtonComponent],
   template: `
-    @if (plan(); as p) {
-      <ks-fold name="Scale it, or make it otherwise" (turned)="opened.set($event)">
-        @if (opened()) {
-          <div class="fields">
-            <p class="links">
-              @for (factor of factors; track factor.name) {
-                <button nz-button nzType="link" type="button" class="small" (click)="times(factor.by)">
-                  {{ factor.name }}
-                </button>
-              }
-            </p>
-            <ks-amount-field
-              label="Pieces then"
-              [field]="p.casting.id + ' scaled'"
-              [value]="pieces()"
-              [whole]="true"
-              limit="pieces"
-              (amount)="wantedPieces.set($event.value)"
-            />
-            <ks-choice-list label="In" [options]="molds()" [value]="moldId()" (chosen)="wantedMold.set($event)" />
-            <ks-choice-list
-              label="Of"
-              [options]="sources.options()"
-              [value]="source()"
-              (chosen)="wantedSource.set($event)"
-            />
-          </div>
-          @if (texts(); as lines) {
-            <ul role="status">
-              @for (line of lines; track line) {
-                <li>{{ line }}</li>
-              }
-            </ul>
-            <button nz-button type="button" (click)="take()">Make it so</button>
-          }
+    <ks-fold name="Scale it, or make it otherwise" (turned)="opened.set($event)">
+      @if (opened() && plan(); as p) {
+        <div class="fields">
+          <p class="links">
+            @for (factor of factors; track factor.name) {
+              <button nz-button nzType="link" type="button" class="small" (click)="times(factor.by)">
+                {{ factor.name }}
+              </button>
+            }
+          </p>
+          <ks-amount-field
+            label="Pieces then"
+            [field]="p.casting.id + ' scaled'"
+            [value]="pieces()"
+            [whole]="true"
+            limit="pieces"
+            (amount)="wantedPieces.set($event.value)"
+          />
+          <ks-choice-list label="In" [options]="molds()" [value]="moldId()" (chosen)="wantedMold.set($event)" />
+          <ks-choice-list
+            label="Of"
+            [options]="sources.options()"
+            [value]="source()"
+            (chosen)="wantedSource.set($event)"
+          />
+        </div>
+        @if (texts(); as lines) {
+          <ul role="status">
+            @for (line of lines; track line) {
+              <li>{{ line }}</li>
+            }
+          </ul>
+          <button nz-button type="button" (click)="take()">Make it so</button>
         }
-      </ks-fold>
-    }
+      }
+    </ks-fold>
   `,
   styleUrls: ['../station.less', './scale-panel.less'],
 })

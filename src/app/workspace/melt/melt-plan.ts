@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { planSchool, workingBy } from '../../../core/melt/schools';
 import { madeOf, schoolsFor } from '../../../core/plan/melts';
-import type { MeltingWay, School } from '../../../core/record/choices';
+import type { School } from '../../../core/record/choices';
 import { OpenMelt } from '../../state/open-melt';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
@@ -11,22 +11,17 @@ import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { TemperatureChart, type ChartCurve } from '../../ui/temperature-chart';
 import { timesText } from '../../wording/format';
-import { SCHOOL_NAMES } from '../../wording/names';
+import { SCHOOL_NAMES, VESSEL_NAMES } from '../../wording/names';
 import { chartBands, planInBrief, schoolRisk, stepWordings } from '../../wording/melting';
+import { MeltSteps } from './melt-steps';
 
 const ALONE = 'none';
-const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = {
-  microwave: 'bowlful',
-  doubleBoiler: 'bowlful',
-  bag: 'bag',
-  tube: 'tube',
-};
 
 /** From solid chocolate to a bowl that is right: its figures, the curve of temperature over time, what to do step by step. */
 @Component({
   selector: 'ks-melt-plan',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceList, Figure, NzButtonComponent, RouterLink, TemperatureChart],
+  imports: [ChoiceList, Figure, MeltSteps, NzButtonComponent, RouterLink, TemperatureChart],
   templateUrl: './melt-plan.html',
   styleUrl: './melt-plan.less',
 })

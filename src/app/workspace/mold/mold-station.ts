@@ -3,46 +3,60 @@ import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
-import { mugRoomM } from '../../../core/mold/mold';
 import { castIn } from '../../../core/edit/parts';
 import { castingMold, moldDiffers } from '../../../core/record/copies';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
 import { careOf } from '../../../core/record/mold-care';
 import { cavityCount, gridOf } from '../../../core/record/mold-cavities';
 import { cavityRecordOf } from '../../../core/record/references';
-import { CastingStore } from '../../state/casting-store';
 import { OpenPart } from '../../state/open-part';
 import { MoldLibrary } from '../../state/mold-library';
 import { PlanService } from '../../state/plan-service';
-import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { PartList } from '../parts/part-list';
 import { ChoiceList } from '../../ui/choice-list';
-import { Figure } from '../../ui/figure';
+import { Answers } from '../../ui/answers';
 import { ShapeFields } from '../../ui/shape-fields';
-import { text } from '../../wording/format';
 import { Pick } from '../../ui/pick';
+import { capital } from '../../wording/format';
 import { MATERIAL_NAMES, PREP_NAMES, PREP_TEXTS } from '../../wording/names';
 import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes';
+import { moldAnswers } from './mold-answers';
+import { MugFields } from './mug-fields';
+import { CopyOffer } from '../offers/copy-offer';
 
 /** Which mold, how many, its cavities; and what a cavity comes to. */
 @Component({
   selector: 'ks-mold-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, NzButtonComponent, PartList, Pick, RouterLink, ShapeFields],
+  imports: [
+    AmountField,
+    Answers,
+    ChoiceList,
+    CopyOffer,
+    MugFields,
+    NzButtonComponent,
+    PartList,
+    Pick,
+    RouterLink,
+    ShapeFields,
+  ],
   templateUrl: './mold-station.html',
   styleUrl: '../station.less',
 })
 export class MoldStation {
-  private readonly store = inject(CastingStore);
   private readonly open = inject(OpenPart);
-  private readonly units = inject(Units);
   protected readonly library = inject(MoldLibrary);
   protected readonly plan = inject(PlanService).draft;
   protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
   protected readonly cavity = computed(() => {
     const plan = this.plan();
     return plan && cavityRecordOf(plan.moldRecord, plan.part);
+  });
+  protected readonly shown = computed(() => {
+    const plan = this.plan();
+    const cavity = this.cavity();
+    return plan && cavity && { plan, cavity };
   });
   /** The library's molds, and the casting's own copy where the library has none of it. */
   protected readonly molds = computed(() => {
@@ -70,7 +84,7 @@ export class MoldStation {
     const dry = MOLD_MATTER[mold.material].rigid
       ? 'Bone dry: a water spot prints as a dull spot.'
       : 'Bone dry: any moisture ruins chocolate.';
-    return `${wanted ? `${wanted[0].toUpperCase()}${wanted.slice(1)}. ` : ''}${dry}`;
+    return `${wanted ? `${capital(wanted)}. ` : ''}${dry}`;
   });
   protected readonly together = computed(() => {
     const mold = this.plan()?.moldRecord;
@@ -86,22 +100,10 @@ export class MoldStation {
         : `A ${SHAPE_NAMES[shape.kind]} is not turned about an axis`;
     return `${why}: coats, chill and section stand on the turned body that has the same room at every height, with the true wall counted.`;
   });
-  protected readonly mug = computed(() => {
+  protected readonly answers = computed(() => {
     const plan = this.plan();
-    const mug = plan?.casting.mugDiameterM;
-    const shape = this.cavity()?.shape;
-    if (!plan || !shape || mug === undefined) return undefined;
-    const room = mugRoomM(shape, plan.cavity, mug);
-    const written = text(Math.abs(room), 'length', this.units.system());
-    return {
-      fits: room >= 0,
-      text:
-        room >= 0
-          ? `Goes into the mug, with ${written} to spare.`
-          : `Too wide for the mug by ${written}, with room to come open.`,
-    };
+    return plan ? moldAnswers(plan.mold, plan.cavity.outward) : [];
   });
-  protected readonly usualMugM = 0.08;
   protected readonly preps = PREPS.map((value) => ({ value, name: PREP_NAMES[value] }));
   protected readonly prep = computed<Prep>(() => this.plan()?.part.prep[0]?.kind ?? 'nothing');
   protected readonly prepText = computed(() => PREP_TEXTS[this.prep()]);
@@ -152,17 +154,6 @@ export class MoldStation {
       mold.material = material;
       mold.wallM = MOLD_MATTER[material].usualWallM;
     });
-  }
-
-  protected setMug(mugDiameterM: number | undefined): void {
-    this.store.edit(
-      'mug',
-      (casting) => {
-        if (mugDiameterM === undefined) delete casting.mugDiameterM;
-        else casting.mugDiameterM = mugDiameterM;
-      },
-      'mug',
-    );
   }
 
   protected setPrep(prep: Prep): void {

@@ -25,63 +25,61 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [AmountField, LucideTrash2, NzButtonComponent, TextField, Tool],
   template: `
-    @if (plan(); as p) {
-      @if (!listed()) {
-        <p class="plain">
-          A piece is {{ alike() }}.
-          <button nz-button nzType="link" type="button" class="small" (click)="asked.set(true)">
-            More parts or colours
-          </button>
-        </p>
-      } @else {
-        <ul aria-label="Parts of a piece">
-          @for (row of rows(); track row.id) {
-            <li [class.open]="row.id === p.part.id">
-              <button type="button" class="row" [attr.aria-pressed]="row.id === p.part.id" (click)="open.open(row.id)">
-                @for (shade of row.shades; track $index) {
-                  <i [style.background]="shade" aria-hidden="true"></i>
-                }
-                <span>{{ row.perPiece }} × {{ row.name }}</span>
-              </button>
-              @if (rows().length > 1) {
-                <button
-                  nz-button
-                  nzType="text"
-                  type="button"
-                  (click)="remove(row.id)"
-                  [ksTool]="'Take ' + row.name + ' out'"
-                >
-                  <svg lucideTrash2 [size]="17" aria-hidden="true"></svg>
-                </button>
+    @if (!listed()) {
+      <p class="plain">
+        A piece is {{ alike() }}.
+        <button nz-button nzType="link" type="button" class="small" (click)="asked.set(true)">
+          More parts or colours
+        </button>
+      </p>
+    } @else if (plan(); as p) {
+      <ul aria-label="Parts of a piece">
+        @for (row of rows(); track row.id) {
+          <li [class.open]="row.id === p.part.id">
+            <button type="button" class="row" [attr.aria-pressed]="row.id === p.part.id" (click)="open.open(row.id)">
+              @for (shade of row.shades; track $index) {
+                <i [style.background]="shade" aria-hidden="true"></i>
               }
-            </li>
-          }
-        </ul>
-        <div class="pair">
-          <ks-text-field label="Name" [value]="p.part.name" (entered)="rename($event)" />
-          <ks-amount-field
-            label="In a piece"
-            [field]="p.casting.id + p.part.id + ' per piece'"
-            [value]="p.part.perPiece"
-            [whole]="true"
-            [limits]="[perPiece]"
-            (amount)="setPerPiece($event.value)"
-          />
-        </div>
-        @if (mayAdd()) {
-          <p class="links">
-            @if (p.part.role === 'shell' && p.part.perPiece > 1) {
-              <button nz-button nzType="link" type="button" class="small" (click)="add('secondHalf')">
-                Two halves of two colours
+              <span>{{ row.perPiece }} × {{ row.name }}</span>
+            </button>
+            @if (rows().length > 1) {
+              <button
+                nz-button
+                nzType="text"
+                type="button"
+                (click)="remove(row.id)"
+                [ksTool]="'Take ' + row.name + ' out'"
+              >
+                <svg lucideTrash2 [size]="17" aria-hidden="true"></svg>
               </button>
             }
-            @for (role of roles; track role) {
-              <button nz-button nzType="link" type="button" class="small" (click)="add(role)">
-                Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}
-              </button>
-            }
-          </p>
+          </li>
         }
+      </ul>
+      <div class="pair">
+        <ks-text-field label="Name" [value]="p.part.name" (entered)="rename($event)" />
+        <ks-amount-field
+          label="In a piece"
+          [field]="p.casting.id + p.part.id + ' per piece'"
+          [value]="p.part.perPiece"
+          [whole]="true"
+          [limits]="[perPiece]"
+          (amount)="setPerPiece($event.value)"
+        />
+      </div>
+      @if (mayAdd()) {
+        <p class="links">
+          @if (p.part.role === 'shell' && p.part.perPiece > 1) {
+            <button nz-button nzType="link" type="button" class="small" (click)="add('secondHalf')">
+              Two halves of two colours
+            </button>
+          }
+          @for (role of roles; track role) {
+            <button nz-button nzType="link" type="button" class="small" (click)="add(role)">
+              Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}
+            </button>
+          }
+        </p>
       }
     }
   `,
