@@ -46,7 +46,7 @@ export function answerRow(
               [strong]="figure.strong ?? false"
               [rangeOnly]="figure.rangeOnly ?? false"
               [inSpoons]="figure.inSpoons ?? false"
-            />{{ last ? ' ' + (row.after ?? '') : ', ' }}
+            />{{ last ? ' ' + (row.after ?? '') : row.figures[$index + 1].rangeOnly ? ' ' : ', ' }}
           }
         </dd>
       }

@@ -36,19 +36,19 @@ export const MELT_RULES = {
   },
   'melt.window': {
     title: 'Stays workable',
-    how: 'The bowl cools by the difference to the room, through its open face and the wall it wets, until it leaves its band. The shorter end is for a bowl that is nearly empty.',
-    source: 'Newton’s law of cooling; heat transfer from memory, handbook range.',
+    how: 'The bowl cools by the difference to the room, through its open face and the wall it wets, until the chocolate is a class thicker. In temper its seed grows meanwhile, 3.5 % of the fat a kelvin, and the heat of that keeps it warm. For a bowl worked half down; the longer end is for a full one, the shorter for one that is nearly empty.',
+    source: 'Newton’s law of cooling; heat transfer from memory, handbook range; how fast the seed grows is a working rule.',
     sure: 'A draught halves it; a mitt or warm water under it stretches it.',
   },
   'melt.reheats': {
     title: 'Warm it again',
-    how: 'Once whenever it has cooled out of its band while it is worked from, and once before it is used again after standing.',
+    how: 'Once whenever it has become a class thicker while it is worked from, and once before it is used again after standing, when it cools more slowly than while it is stirred.',
     source: 'The minutes of the job over the working window.',
     sure: 'More as the bowl empties.',
   },
   'melt.reheat': {
     title: 'Each time for',
-    how: 'The heat from the foot of its band back to where it is worked, at half power or over the steam. Stir, then look at the thermometer.',
+    how: 'The heat from where it is a class thicker back to where it is worked, with that of the seed that melts again, at half power or over the steam. Stir, then look at the thermometer.',
     source: 'Balance of heat.',
     sure: 'In practice 5 to 10 s; stop early.',
   },

@@ -106,10 +106,10 @@ export function schoolRisk(school: School, kind: ChocolateKind): string {
   }
 }
 
-/** What to do when a bowl has left its band. */
-export function outOfBandText({ input, reheat }: MeltResult, system: UnitSystem): string {
+/** What to do when a bowl has thickened, and when it has become too warm. */
+export function thickenedText({ input, reheat, thickC }: MeltResult, system: UnitSystem): string {
   const ceiling = text(input.bands.ceilingC, 'temperature', system);
-  const warm = `Cooled below ${text(input.bands.workFromC, 'temperature', system)}: warm it ${text(Math.max(2, Math.round(reheat.value)), 'duration', system)} at half power, stir, look again.`;
+  const warm = `Thick at about ${text(thickC, 'temperature', system)}: warm it ${text(Math.max(2, Math.round(reheat.value)), 'duration', system)} at half power, stir, look again.`;
   return input.kind === 'compound'
     ? `${warm} Past ${ceiling} it turns thick and lumpy: take it off and stir; if it only streaked, remelt it gently.`
     : `${warm} Past ${ceiling} it has lost its temper: start again at ${text(input.bands.meltToC, 'temperature', system)}.`;

@@ -168,8 +168,8 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
   }),
   notWorkable: ({ values, warmth }) => ({
     mark: 'too short',
-    head: `${values['name']} leaves its band within seconds.`,
-    body: `Between ${warmth('workFromC')} and ${warmth('workToC')} there is no time to work. Give it a wider band in the pantry, as the packet has it, or keep the bowl over warm water.`,
+    head: `${values['name']} thickens within seconds.`,
+    body: `From ${warmth('workingC')} it is a class thicker before it can be worked. Melt more of it at once, or keep the bowl over warm water.`,
     action: '',
   }),
   lidOnItself: ({ values }) => ({

@@ -54,7 +54,7 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   jacket: 'Kept warm',
   layerMass: 'One layer',
   layerVolume: 'Volume of the layer',
-  leavesBand: 'Leaves its band at',
+  thickAt: 'A class thicker at',
   levelFrom: 'From level',
   levelTo: 'To level',
   line: 'Line, wide',

@@ -1,3 +1,4 @@
+import { CHOCOLATE_CONDUCTIVITY } from '../matter/chocolate';
 import { BOWL_MATTER, type BowlMaterial } from '../matter/bowl-material';
 import type { Jacket } from '../record/choices';
 
@@ -9,9 +10,15 @@ export interface Bowl {
   readonly diameterM: number;
 }
 
-/** Still air over the chocolate, and over the bowl's outside, W/(m² K), radiation included. From memory, handbook range. */
+/**
+ * Still air over the chocolate, along the bowl's sides, and under the part of it that faces what it stands on (a warm face turned down
+ * to a counter that warms with it), W/(m² K), radiation included. From memory, handbook range.
+ */
 const OPEN_TOP_H = 9;
-const OUTSIDE_H = 8;
+const SIDE_H = 8;
+const UNDERSIDE_H = 4;
+/** Depth of the part of a half sphere whose wall is flatter than 45°, as a share of its radius. */
+const UNDERSIDE_SHARE = 1 - Math.SQRT1_2;
 /** Share of the loss that a jacket leaves. Working rules. */
 const JACKET_LOSS: Readonly<Record<Jacket, number>> = { none: 1, mitt: 0.45, warmWater: 0 };
 /** A bowl is filled to this share of its room at most: the rest is for stirring. Working rule. */
@@ -36,7 +43,8 @@ export function mostInBowlKg(bowl: Pick<Bowl, 'diameterM'>, density: number): nu
 }
 
 /**
- * Heat lost to the room for each kelvin, W/K: the open face of the chocolate, and the wall that it wets.
+ * Heat lost to the room for each kelvin, W/K, while it is stirred: the open face of the chocolate, and the wall that it wets, whose flatter
+ * part faces what the bowl stands on.
  *
  * The bowl is half a sphere, filled to the depth z at which π z² (R - z/3) is the chocolate's volume; the open face is
  * π (2 R z - z²), the wetted wall 2 π R z. The wall's own resistance is in series with the air.
@@ -45,12 +53,26 @@ export function mostInBowlKg(bowl: Pick<Bowl, 'diameterM'>, density: number): nu
 export function bowlLossWK(bowl: Bowl, chocolateM3: number, jacket: Jacket): number {
   const radius = bowl.diameterM / 2;
   const depth = fillDepthM(bowl, chocolateM3);
-  const openM2 = Math.PI * (2 * radius * depth - depth * depth);
-  const wettedM2 = 2 * Math.PI * radius * depth;
+  const under = Math.min(depth, UNDERSIDE_SHARE * radius);
   const { conductivity, density } = BOWL_MATTER[bowl.material];
   const wallM = bowl.kg / (density * 2 * Math.PI * radius * radius);
-  const wall = 1 / (1 / OUTSIDE_H + wallM / conductivity);
-  return OPEN_TOP_H * openM2 + JACKET_LOSS[jacket] * wall * wettedM2;
+  const through = (h: number): number => 1 / (1 / h + wallM / conductivity);
+  const wall = 2 * Math.PI * radius * (through(UNDERSIDE_H) * under + through(SIDE_H) * (depth - under));
+  return OPEN_TOP_H * openM2(radius, depth) + JACKET_LOSS[jacket] * wall;
+}
+
+/**
+ * Share of that loss that is left while it stands unstirred: the heat comes to the faces through the chocolate, as through a slab whose
+ * mean lies a third of its depth from a face: 1 / (1 + Bi/3).
+ */
+export function unstirredShare(bowl: Bowl, chocolateM3: number, jacket: Jacket): number {
+  const faces = openM2(bowl.diameterM / 2, fillDepthM(bowl, chocolateM3)) + wettedM2(bowl, chocolateM3);
+  const biot = (bowlLossWK(bowl, chocolateM3, jacket) * chocolateM3) / (faces * faces * CHOCOLATE_CONDUCTIVITY);
+  return 1 / (1 + biot / 3);
+}
+
+function openM2(radiusM: number, depthM: number): number {
+  return Math.PI * (2 * radiusM * depthM - depthM * depthM);
 }
 
 /** Area of a bowl that what lies in it wets, m². */

@@ -2,10 +2,18 @@ import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { Jacket, School } from '../record/choices';
 import { meltable } from './heat-held';
-import { hotBath, inBath, mostAtOnceKg, potOf } from './vessel';
+import { hotBath, inBath, mostAtOnceKg, potOf, standingShare } from './vessel';
 import { planSchool, seedingBy, type SchoolInput, type SchoolPlan } from './schools';
-import { reheatSeconds, reheatsNeeded, workingSeconds, type BowlStretch } from './working-window';
-import { heatedPot, meltedPot, potHeat, potTemperatureC, type Pot } from './pot';
+import {
+  reheatSeconds,
+  reheatsNeeded,
+  thickAtC,
+  workedPot,
+  workingSeconds,
+  type BowlStretch,
+  type Worked,
+} from './working-window';
+import { heatedPot, potHeat, potTemperatureC, type Pot } from './pot';
 
 /** One melt of a casting, as this station sees it. */
 export interface MeltInput extends Omit<SchoolInput, 'kg'> {
@@ -36,8 +44,8 @@ export interface MeltResult extends MeltPlan {
   readonly window: Answer;
   readonly reheats: Answer;
   readonly reheat: Answer;
-  /** Where it would be at the end of the window if nothing is done, and back at this, °C. */
-  readonly backToC: number;
+  /** Where it has become a class thicker, °C. */
+  readonly thickC: number;
 }
 
 /** How much sooner or later it may be ready: hands and microwaves differ. Working rule. */
@@ -94,46 +102,54 @@ export function meltStation(input: MeltInput): MeltPlan {
 /** Completes a plan with how long it stays workable and how often it is warmed again, from the minutes of the job. */
 export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]): MeltResult {
   const { input, perLotKg, plan } = made;
-  const { bands, workingC } = input;
-  const bowl = standing(input, perLotKg, input.jacket);
-  const nearlyEmpty = standing(input, perLotKg * NEARLY_EMPTY, input.jacket);
+  const { workingC, jacket } = input;
+  const worked = workedOf(input);
+  const full = standing(input, perLotKg, jacket);
+  const left = perLotKg * (1 + NEARLY_EMPTY) * 0.5;
+  const bowl = standing(input, left, jacket);
   const bath = hotBath(input.way, input.bowl, perLotKg, input.density);
   const watts = bath ? 0 : input.fullW(perLotKg) * Math.min(0.5, input.power);
-  // Held below the classic figure on purpose, the band is a kelvin either way of where it is held.
-  const band =
-    workingC <= bands.workFromC
-      ? { workFromC: workingC - 1, workToC: workingC }
-      : { workFromC: bands.workFromC, workToC: bands.workToC };
-  const backToC = Math.min(band.workToC, Math.max(workingC, (band.workFromC + band.workToC) / 2));
-  const window = workingSeconds(bowl, workingC, band);
-  const reheatIn = bath ? inBath(bowl, bath) : bowl;
-  const terms = [
-    term('workingTemperature', workingC, 'temperature'),
-    term('leavesBand', band.workFromC, 'temperature'),
-    term('room', input.roomC, 'temperature'),
-    term('jacket', input.jacket),
-  ];
+  const thickC = thickAtC(worked, workingC);
+  const window = workingSeconds(bowl, worked, workingC);
+  const shortest = workingSeconds(standing(input, perLotKg * NEARLY_EMPTY, jacket), worked, workingC);
+  const longest = workingSeconds(full, worked, workingC);
+  const unstirred = standingShare(input.way, input.bowl, left / input.density, jacket);
+  const reheats = (seconds: number): number => reheatsNeeded(seconds, unstirred, stretches);
   return {
     ...made,
-    backToC,
-    window: answer(window, 'duration', 'melt.window', terms, [workingSeconds(nearlyEmpty, workingC, band), window]),
+    thickC,
+    window: answer(
+      window,
+      'duration',
+      'melt.window',
+      [
+        term('workingTemperature', workingC, 'temperature'),
+        term('thickAt', thickC, 'temperature'),
+        term('room', input.roomC, 'temperature'),
+        term('jacket', jacket),
+      ],
+      [shortest, longest],
+    ),
     reheats: answer(
-      reheatsNeeded(bowl, workingC, backToC, band, stretches),
+      reheats(window),
       'count',
       'melt.reheats',
-      [term('window', window, 'duration'), term('backTo', backToC, 'temperature')],
-      [
-        reheatsNeeded(bowl, workingC, backToC, band, stretches),
-        reheatsNeeded(nearlyEmpty, workingC, backToC, band, stretches),
-      ],
+      [term('window', window, 'duration'), term('backTo', workingC, 'temperature')],
+      [reheats(longest), reheats(shortest)],
     ),
-    reheat: answer(reheatSeconds(reheatIn, band.workFromC, backToC, watts), 'duration', 'melt.reheat', [
-      term('leavesBand', band.workFromC, 'temperature'),
-      term('backTo', backToC, 'temperature'),
-      term('perBowl', perLotKg, 'mass'),
+    reheat: answer(reheatSeconds(bath ? inBath(bowl, bath) : bowl, worked, workingC, watts), 'duration', 'melt.reheat', [
+      term('thickAt', thickC, 'temperature'),
+      term('backTo', workingC, 'temperature'),
+      term('perBowl', left, 'mass'),
     ]),
-    plan: { ...plan, curve: [...plan.curve, ...cooling(bowl, plan, window)] },
+    plan: { ...plan, curve: [...plan.curve, ...cooling(workedPot(full, worked), plan, longest)] },
   };
+}
+
+/** What is worked from the bowl: in temper where a school seeds it, from the top of its band down. */
+function workedOf({ kind, fatShare, bands, school }: MeltInput): Worked {
+  const tempered = kind !== 'compound' && school !== 'meltOnly';
+  return { kind, fatShare, temperC: tempered ? bands.workToC : undefined };
 }
 
 function standing(input: MeltInput, kg: number, jacket: Jacket): Pot {
@@ -144,14 +160,13 @@ function standing(input: MeltInput, kg: number, jacket: Jacket): Pot {
 const COOLING_SAMPLES = 12;
 const LONGEST_SHOWN_S = 20 * 60;
 
-/** The curve once it is ready and left to stand, until a little after it leaves its band. */
-function cooling(bowl: Pot, plan: SchoolPlan, window: number): { seconds: number; celsius: number }[] {
+/** The curve once it is ready and left to stand, until a little after it has thickened. */
+function cooling(worked: Pot, plan: SchoolPlan, window: number): { seconds: number; celsius: number }[] {
   const shown = Math.min(LONGEST_SHOWN_S, Number.isFinite(window) ? window * 1.5 : LONGEST_SHOWN_S);
-  const melted = meltedPot(bowl);
-  const start = potHeat(melted, plan.endC);
+  const start = potHeat(worked, plan.endC);
   return Array.from({ length: COOLING_SAMPLES }, (_, k) => {
     const seconds = (shown * (k + 1)) / COOLING_SAMPLES;
-    return { seconds: plan.seconds + seconds, celsius: potTemperatureC(melted, heatedPot(melted, start, 0, seconds)) };
+    return { seconds: plan.seconds + seconds, celsius: potTemperatureC(worked, heatedPot(worked, start, 0, seconds)) };
   });
 }
 

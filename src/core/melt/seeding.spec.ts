@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { toSi, UNITS } from '../quantity/units';
-import { bowlHeat, bowlLossWK, mostInBowlKg, wettedM2, type Bowl } from './bowl';
+import { bowlHeat, bowlLossWK, mostInBowlKg, unstirredShare, wettedM2, type Bowl } from './bowl';
 import { meltable } from './heat-held';
 import { bitsLeft, heatLeftOver, meltForSeedC, seedKg, seededC, type Seeding } from './seeding';
 
@@ -111,9 +111,21 @@ describe('bowls', () => {
   });
 
   it('full to the brim, the open face is the whole circle and the wall all of the half sphere', () => {
-    // A steel wall resists next to nothing: 9 W/m²K over π r² and 8 over 2 π r².
+    // A steel wall resists next to nothing: 9 W/m²K over π r²; of 2 π r² the part flatter than 45°, 1 - cos 45° of it, faces the counter.
     const steel: Bowl = { material: 'steel', kg: 0.2, diameterM: 0.2 };
-    expect(bowlLossWK(steel, 1, 'none')).toBeCloseTo(9 * Math.PI * 0.01 + 8 * 2 * Math.PI * 0.01, 2);
+    const wall = 2 * Math.PI * 0.01;
+    expect(bowlLossWK(steel, 1, 'none')).toBeCloseTo(
+      9 * Math.PI * 0.01 + 4 * wall * (1 - Math.SQRT1_2) + 8 * wall * Math.SQRT1_2,
+      2,
+    );
+  });
+
+  it('cool more slowly while they stand than while they are stirred, the more so the fuller', () => {
+    const standing = (m3: number): number => unstirredShare(plastic, m3, 'none');
+    expect(standing(1e-4)).toBeLessThan(1);
+    expect(standing(6e-4)).toBeLessThan(standing(1e-4));
+    expect(standing(6e-4)).toBeGreaterThan(0.7);
+    expect(unstirredShare(plastic, 6e-4, 'warmWater')).toBeGreaterThan(standing(6e-4));
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Jacket, MeltingWay } from '../record/choices';
-import { bowlHeat, bowlLossWK, mostInBowlKg, wettedM2, type Bowl } from './bowl';
+import { bowlHeat, bowlLossWK, mostInBowlKg, unstirredShare, wettedM2, type Bowl } from './bowl';
 import type { Meltable } from './heat-held';
 import type { Pot } from './pot';
 
@@ -49,6 +49,11 @@ export function potOf(
     lossWK: bowlLossWK(bowl, kg / density, jacket),
     aroundC: roomC,
   };
+}
+
+/** How much slower a vessel cools while it stands than while it is stirred, as a share; a bag or tube in the hand is kneaded by it. */
+export function standingShare(way: MeltingWay, bowl: Bowl, volumeM3: number, jacket: Jacket): number {
+  return way === 'bag' || way === 'tube' ? 1 : unstirredShare(bowl, volumeM3, jacket);
 }
 
 /** The hot bath of a way that has one: steam under a bowl, water around a tube. */

@@ -116,7 +116,7 @@ function meltProblems({ casting, melts }: Planned): Problem[] {
       problem('untempered', {}, { key: 'temperBy', meltId, school: 'seeding' });
     if (kind === 'compound' && school !== 'meltOnly')
       problem('temperedCoating', {}, { key: 'temperBy', meltId, school: 'meltOnly' });
-    if (made.reheats.value === Infinity) problem('notWorkable', { workFromC: bands.workFromC, workToC: bands.workToC });
+    if (made.reheats.value === Infinity) problem('notWorkable', { workingC });
     if (workingC < bands.workFromC && school !== 'holdBelow')
       problem(
         'belowBand',

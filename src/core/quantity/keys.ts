@@ -160,7 +160,7 @@ export type TermName =
   | 'jacket'
   | 'layerMass'
   | 'layerVolume'
-  | 'leavesBand'
+  | 'thickAt'
   | 'levelFrom'
   | 'levelTo'
   | 'line'

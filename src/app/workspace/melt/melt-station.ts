@@ -6,7 +6,7 @@ import { Units } from '../../state/units';
 import { answerRow, Answers, type AnswerRow } from '../../ui/answers';
 import { Estimate } from '../../ui/estimate';
 import { capital } from '../../wording/format';
-import { outOfBandText } from '../../wording/melting';
+import { thickenedText } from '../../wording/melting';
 import { VESSEL_NAMES } from '../../wording/names';
 import { KitchenOffer } from '../offers/kitchen-offer';
 import { MeltChocolate } from './melt-chocolate';
@@ -37,8 +37,8 @@ export class MeltStation {
       ...answerRow('Each reheat', reheat),
     ];
   });
-  protected readonly outOfBand = computed(() => {
+  protected readonly thickened = computed(() => {
     const made = this.made();
-    return made ? outOfBandText(made, this.units.system()) : '';
+    return made ? thickenedText(made, this.units.system()) : '';
   });
 }
