@@ -65,8 +65,8 @@ export const BATCH_RULES = {
   },
   'batch.stuck': {
     title: 'Sticks to bowl and tools',
-    how: '15 g and 3 % of what is cast.',
-    source: PRACTICE,
+    how: 'What a spatula leaves on the wall that the bowl was wetted to, a quarter of a millimetre, a gram on the tools and a hundredth on the way; a bag or tube keeps 3 %.',
+    source: 'Working rule: a small bowl that is scraped out loses 3 to 6 g.',
     sure: 'Depends on the spatula.',
   },
   'batch.closing': {

@@ -60,8 +60,8 @@ export const PIECE_RULES = {
   },
   'fill.warmest': {
     title: 'Warmest it may go in',
-    how: 'Where filling and shell touch, both at once take a temperature between theirs; the shell must stay half set there.',
-    source: 'Contact of two bodies (Carslaw & Jaeger); half set is a working rule.',
+    how: 'The shell is thin and soon as warm as what lies in it: a degree below where set chocolate begins to soften.',
+    source: 'Foot of the melting range, from memory; the degree is a working rule.',
     sure: 'Cooked fillings usually wait to 18 to 22 °C, often overnight: cooler is safer.',
   },
   'close.warmPlate': {

@@ -54,6 +54,7 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   jacket: 'Kept warm',
   layerMass: 'One layer',
   layerVolume: 'Volume of the layer',
+  softensFrom: 'Begins to soften at',
   thickAt: 'A class thicker at',
   levelFrom: 'From level',
   levelTo: 'To level',

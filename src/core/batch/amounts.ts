@@ -41,6 +41,8 @@ export interface OnPieces {
 export interface AmountsInput {
   readonly parts: readonly PartAmount[];
   readonly onPieces: readonly OnPieces[];
+  /** What sticks to bowl and tools of so many kg of a melt that are worked, kg. */
+  readonly stuckKg: (meltId: string, kg: number) => number;
 }
 
 /** One melt's chocolate for the whole job; melted = in parts + closing + finishing + comes back + stuck + drips, exactly. */
@@ -79,8 +81,7 @@ export function meltAmounts(input: AmountsInput): MeltAmount[] {
   return meltIds.map((meltId) => meltAmount(input, meltId));
 }
 
-function meltAmount({ parts, onPieces }: AmountsInput, meltId: string): MeltAmount {
-  const { stuckKg: leftKg, stuckShare } = WORKING_RULES;
+function meltAmount({ parts, onPieces, stuckKg: sticks }: AmountsInput, meltId: string): MeltAmount {
   let [inPartsKg, dripsKg, comesBackKg, roundKg, roundDripsKg, mixed] = [0, 0, 0, 0, 0, false];
   for (const part of parts) {
     for (const coat of part.coats) {
@@ -98,8 +99,9 @@ function meltAmount({ parts, onPieces }: AmountsInput, meltId: string): MeltAmou
     onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one[of] : 0), 0);
   const [closingKg, finishingKg] = [on('closing', 'kg'), on('finishing', 'kg')];
   const [closingPerRoundKg, finishingPerRoundKg] = [on('closing', 'perRoundKg'), on('finishing', 'perRoundKg')];
-  const stuckKg = leftKg + stuckShare * (inPartsKg + closingKg + finishingKg);
-  const usedInRound = roundKg + closingPerRoundKg + finishingPerRoundKg;
+  const workedKg = inPartsKg + closingKg + finishingKg + comesBackKg + dripsKg;
+  const inRoundKg = roundKg + closingPerRoundKg + finishingPerRoundKg + comesBackKg + roundDripsKg;
+  const stuckKg = sticks(meltId, workedKg);
   return {
     meltId,
     inPartsKg,
@@ -111,8 +113,8 @@ function meltAmount({ parts, onPieces }: AmountsInput, meltId: string): MeltAmou
     mixed,
     stuckKg,
     dripsKg,
-    meltedKg: inPartsKg + closingKg + finishingKg + comesBackKg + stuckKg + dripsKg,
-    perRoundKg: usedInRound + comesBackKg + roundDripsKg + leftKg + stuckShare * usedInRound,
+    meltedKg: workedKg + stuckKg,
+    perRoundKg: inRoundKg + sticks(meltId, inRoundKg),
   };
 }
 

@@ -109,13 +109,13 @@ describe('amounts', () => {
   ];
   const part = { coats, parts: 40, perRound: 6, perMold: 6, solidKg: 0.086 };
   const amounts = (parts: readonly PartAmount[], onPieces: readonly OnPieces[] = []) =>
-    meltAmounts({ parts, onPieces });
+    meltAmounts({ parts, onPieces, stuckKg: (_, kg) => 0.002 + 0.01 * kg });
 
   it('adds up to what is melted, to the last gram (worked by hand)', () => {
     const [melt] = amounts([part]);
     expect(melt.inPartsKg).toBeCloseTo(0.76, 12);
     expect(melt.comesBackKg).toBeCloseTo(6 * (0.043 - 0.009), 12);
-    expect(melt.stuckKg).toBeCloseTo(0.015 + 0.03 * 0.76, 12);
+    expect(melt.stuckKg).toBeCloseTo(0.002 + 0.01 * (0.76 + melt.comesBackKg), 12);
     expect(melt.meltedKg).toBe(melt.inPartsKg + melt.comesBackKg + melt.stuckKg);
   });
 
@@ -128,10 +128,10 @@ describe('amounts', () => {
       ],
     );
     expect(melt.dripsKg).toBeCloseTo(0.04, 12);
-    expect(melt.stuckKg).toBeCloseTo(0.015 + 0.03 * (0.4 + 0.04 + 0.02), 12);
+    expect(melt.stuckKg).toBeCloseTo(0.002 + 0.01 * (0.4 + 0.04 + 0.02 + 0.04 + melt.comesBackKg), 12);
     expect(melt.meltedKg).toBeCloseTo(0.4 + 0.04 + 0.02 + melt.comesBackKg + melt.stuckKg + 0.04, 12);
     // A round of six: what stays, closes, finishes, drips, comes back and sticks.
-    expect(melt.perRoundKg).toBeCloseTo(0.06 + 0.006 + 0.003 + 0.006 + melt.comesBackKg + 0.015 + 0.03 * 0.069, 12);
+    expect(melt.perRoundKg).toBeCloseTo(1.01 * (0.06 + 0.006 + 0.003 + 0.006 + melt.comesBackKg) + 0.002, 12);
   });
 
   it('takes a mold to the brim that is chilled before it is tipped out', () => {
@@ -202,6 +202,7 @@ const input: BatchInput = {
     { kind: 'fill', handsOn: true, seconds: 15 },
     { kind: 'close', handsOn: true, seconds: 25 },
   ],
+  stuckKg: (_, kg) => 0.002 + 0.01 * kg,
 };
 const station = (of: BatchInput) => batchStation(of, batchAmounts(of), new Map([['m', 600]]));
 

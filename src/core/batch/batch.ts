@@ -36,6 +36,8 @@ export interface BatchInput {
   readonly parts: readonly BatchPart[];
   readonly onPieces: readonly AfterCasting[];
   readonly after: readonly FurtherTask[];
+  /** What sticks to bowl and tools of so many kg of a melt that are worked, kg. */
+  readonly stuckKg: (meltId: string, kg: number) => number;
 }
 
 export interface MeltAnswers {
@@ -222,7 +224,7 @@ function meltsFor(input: BatchInput, pieces: number, counts: readonly number[]):
   const { runs } = castRounds(input.parts.map((part, i) => ({ ...part, parts: counts[i] })));
   const perRound = counts.map((_, i) => Math.max(...runs.map(({ cast }) => cast[i])));
   const parts = input.parts.map((part, i) => ({ ...part, parts: counts[i], perRound: perRound[i] }));
-  return meltAmounts({ parts, onPieces: onPiecesFor(input, pieces, counts, perRound) });
+  return meltAmounts({ parts, onPieces: onPiecesFor(input, pieces, counts, perRound), stuckKg: input.stuckKg });
 }
 
 function meltAnswers(melt: MeltAmount): MeltAnswers {
@@ -244,7 +246,7 @@ function meltAnswers(melt: MeltAmount): MeltAnswers {
     closingPerRoundKg: melt.closingPerRoundKg,
     finishingPerRoundKg: melt.finishingPerRoundKg,
     comesBack: answer(melt.comesBackKg, 'mass', 'batch.comesBack', sum),
-    stuck: answer(melt.stuckKg, 'mass', 'batch.stuck', [inParts]),
+    stuck: answer(melt.stuckKg, 'mass', 'batch.stuck', [inParts, term('comesBack', melt.comesBackKg, 'mass')]),
     drips: answer(melt.dripsKg, 'mass', 'batch.drips', [inParts]),
     melted: answer(melt.meltedKg, 'mass', 'batch.melted', sum),
     perRound: answer(melt.perRoundKg, 'mass', 'batch.perRound', [term('comesBack', melt.comesBackKg, 'mass')]),

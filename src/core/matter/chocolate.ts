@@ -15,6 +15,8 @@ export interface ChocolateMatter {
   /** Cooling: setting starts below `setFromC` and is complete at `setToC`, °C. From memory. */
   readonly setFromC: number;
   readonly setToC: number;
+  /** What has set begins to soften from here on, °C: the foot of the melting range. From memory. */
+  readonly softensFromC: number;
   /** Relaxation time of crystallisation, s: how far setting lags the cooling. Calibrated on practice. */
   readonly settingLagS: number;
   /** Melted to, and seeded down to (compound needs no seed), °C. Common practice, no source; the packet wins. */
@@ -32,6 +34,7 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
     fatShare: 0.4,
     setFromC: 28,
     setToC: 17,
+    softensFromC: 30,
     settingLagS: 35,
     meltToC: 45,
     seedToC: 32,
@@ -44,6 +47,7 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
     fatShare: 0.36,
     setFromC: 27,
     setToC: 16,
+    softensFromC: 29,
     settingLagS: 35,
     meltToC: 45,
     seedToC: 32,
@@ -56,6 +60,7 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
     fatShare: 0.38,
     setFromC: 27,
     setToC: 16,
+    softensFromC: 28.5,
     settingLagS: 35,
     meltToC: 45,
     seedToC: 32,
@@ -68,6 +73,7 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
     fatShare: 0.32,
     setFromC: 32,
     setToC: 20,
+    softensFromC: 31,
     settingLagS: 45,
     meltToC: 38,
     seedToC: 34,

@@ -28,8 +28,8 @@ export interface FillingMatter {
   readonly gives?: number;
   /** Common practice, no source. */
   readonly keeping: Keeping;
-  /** Cooked or melted, so that it may go in too warm: conductivity, W/(m K), and specific heat, J/(kg K). */
-  readonly warm?: { readonly conductivity: number; readonly specificHeat: number };
+  /** Cooked or melted, so that it may go in too warm. */
+  readonly warm?: true;
   /** Not to be eaten. */
   readonly inedible?: true;
 }
@@ -41,11 +41,11 @@ export interface FillingMatter {
  */
 export const FILLING_MATTER: Readonly<Record<FillingKind, FillingMatter>> = {
   powder: { bulkDensity: 550, keeping: 'dry' },
-  ganache: { bulkDensity: 1100, keeping: 'days', warm: { conductivity: 0.3, specificHeat: 2800 } },
-  caramel: { bulkDensity: 1300, keeping: 'weeks', warm: { conductivity: 0.3, specificHeat: 2200 } },
-  nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: { conductivity: 0.2, specificHeat: 2000 } },
-  custard: { bulkDensity: 1050, keeping: 'days', warm: { conductivity: 0.45, specificHeat: 3500 } },
-  fruit: { bulkDensity: 1050, keeping: 'days', warm: { conductivity: 0.5, specificHeat: 3600 } },
+  ganache: { bulkDensity: 1100, keeping: 'days', warm: true },
+  caramel: { bulkDensity: 1300, keeping: 'weeks', warm: true },
+  nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: true },
+  custard: { bulkDensity: 1050, keeping: 'days', warm: true },
+  fruit: { bulkDensity: 1050, keeping: 'days', warm: true },
   crumbs: { bulkDensity: 350, keeping: 'days' },
   marshmallow: { bulkDensity: 210, pieceKg: 0.0005, packed: 0.6, gives: 1.05, keeping: 'dry' },
   sweets: { bulkDensity: 880, pieceKg: 0.0009, packed: 0.685, keeping: 'dry' },

@@ -52,9 +52,6 @@ export const WORKING_RULES = {
   calibratedSpread: 1.1,
   /** How much more than the mean the hottest spot of a bowl takes up in a burst, and the coolest less, as a share. Working rule. */
   unevenShare: 0.6,
-  /** Left in the bowl and on tools: grams and share. Common practice, no source. */
-  stuckKg: 0.015,
-  stuckShare: 0.03,
   /** Share of the cavity filled before tipping out. Common practice, no source. */
   dumpPourShare: 0.5,
   /** Thickest film a dump starts from, m, and as a share of the radius. Working rule. */

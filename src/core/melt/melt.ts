@@ -137,11 +137,12 @@ export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]):
       [term('window', window, 'duration'), term('backTo', workingC, 'temperature')],
       [reheats(longest), reheats(shortest)],
     ),
-    reheat: answer(reheatSeconds(bath ? inBath(bowl, bath) : bowl, worked, workingC, watts), 'duration', 'melt.reheat', [
-      term('thickAt', thickC, 'temperature'),
-      term('backTo', workingC, 'temperature'),
-      term('perBowl', left, 'mass'),
-    ]),
+    reheat: answer(
+      reheatSeconds(bath ? inBath(bowl, bath) : bowl, worked, workingC, watts),
+      'duration',
+      'melt.reheat',
+      [term('thickAt', thickC, 'temperature'), term('backTo', workingC, 'temperature'), term('perBowl', left, 'mass')],
+    ),
     plan: { ...plan, curve: [...plan.curve, ...cooling(workedPot(full, worked), plan, longest)] },
   };
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { toSi, UNITS } from '../quantity/units';
+import { stuckKg } from './vessel';
 import { bowlHeat, bowlLossWK, mostInBowlKg, unstirredShare, wettedM2, type Bowl } from './bowl';
 import { meltable } from './heat-held';
 import { bitsLeft, heatLeftOver, meltForSeedC, seedKg, seededC, type Seeding } from './seeding';
@@ -147,5 +148,18 @@ describe('classic temperatures', () => {
     expect(toSi(88, UNITS.fahrenheit)).toBeGreaterThanOrEqual(d.workFromC);
     expect(toSi(88, UNITS.fahrenheit)).toBeLessThanOrEqual(d.workToC);
     expect(toSi(86, UNITS.fahrenheit)).toBeCloseTo(m.workToC, 9);
+  });
+});
+
+describe('what sticks', () => {
+  // Common practice, no source: a small bowl that is scraped out with a spatula loses 3 to 6 g.
+  it('to a small bowl is some grams, more to a large one, and never as much as there is', () => {
+    const of = (kg: number): number => stuckKg('microwave', plastic, kg, 1260);
+    expect(of(0.113)).toBeGreaterThan(0.003);
+    expect(of(0.113)).toBeLessThan(0.006);
+    expect(of(1)).toBeGreaterThan(of(0.113));
+    expect(of(1)).toBeLessThan(0.025);
+    expect(stuckKg('bag', plastic, 0.113, 1260)).toBeLessThan(0.008);
+    for (let k = 1; k < 200; k++) expect(of(k / 50)).toBeGreaterThan(of((k - 1) / 50));
   });
 });

@@ -30,6 +30,20 @@ export function mostAtOnceKg(way: MeltingWay, bowl: Bowl, density: number): numb
   return way === 'bag' ? IN_BAG_KG : way === 'tube' ? IN_TUBE_KG : mostInBowlKg(bowl, density);
 }
 
+/** What a spatula leaves on the wall that was wetted, m; what a bag or tube keeps of its content; what sticks to tools, kg, and on the way. Working rules. */
+const SCRAPED_M = 0.25e-3;
+const KEPT_IN_BAG = 0.03;
+const ON_TOOLS_KG = 0.001;
+const ON_THE_WAY = 0.01;
+
+/** What sticks to the vessel and to tools of so much chocolate that is melted and worked, kg: it grows with the wall that was wetted. */
+export function stuckKg(way: MeltingWay, bowl: Bowl, kg: number, density: number): number {
+  const atOnceKg = Math.min(kg, mostAtOnceKg(way, bowl, density));
+  const inVesselKg =
+    way === 'bag' || way === 'tube' ? KEPT_IN_BAG * kg : SCRAPED_M * density * wettedM2(bowl, atOnceKg / density);
+  return inVesselKg + ON_TOOLS_KG + ON_THE_WAY * kg;
+}
+
 /** The vessel with `kg` of chocolate in it, as it stands in the room. */
 export function potOf(
   way: MeltingWay,

@@ -7,6 +7,7 @@ import type { Coat } from '../record/casting';
 import { isCap } from '../record/closing';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPartId } from './draft';
+import { stuckOf } from './melts';
 import { filledPerPiece } from './piece';
 import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
 
@@ -35,6 +36,7 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     parts: workOrder(parts).map((part) => batchPart(part, part.part.id === capped ? inMold(draft) : [])),
     onPieces: [...closing, ...finishing],
     after: afterCasting(draft, parts, capped !== undefined),
+    stuckKg: (meltId, kg) => stuckOf(casting, meltId, kg),
   };
 }
 

@@ -112,7 +112,6 @@ function warmest(casting: Casting, { part, coat, chocolates }: Shell): Answer | 
   return warmestOf(
     casting.fill.filter(({ partId }) => partId === part.id).map(({ fillingId }) => fillingOf(casting, fillingId)),
     chocolates[chocolates.length - 1].kind,
-    casting.kitchen.roomC,
   );
 }
 

@@ -4,6 +4,7 @@ import { bowlHeat, bowlLossWK } from '../melt/bowl';
 import { meltable } from '../melt/heat-held';
 import type { MeltInput, MeltResult } from '../melt/melt';
 import { calibrateMicrowave, deliveredW, type Calibration } from '../melt/microwave';
+import { stuckKg } from '../melt/vessel';
 import type { BowlStretch } from '../melt/working-window';
 import type { Casting } from '../record/casting';
 import type { School } from '../record/choices';
@@ -36,6 +37,12 @@ export function meltInput(casting: Casting, meltId: string, totalKg: number): Me
     school: inBowl(melt.way) ? melt.school : 'meltOnly',
     calibrated: microwaveTest !== undefined,
   };
+}
+
+/** What sticks to bowl and tools of so many kg of a casting's melt that are worked, kg. */
+export function stuckOf(casting: Casting, meltId: string, kg: number): number {
+  const melt = meltOf(casting, meltId);
+  return stuckKg(melt.way, bowlOf(casting, melt), kg, CHOCOLATE_MATTER[chocolateOf(casting, melt).kind].meltedDensity);
 }
 
 /** Whether chocolate melted this way lies in a bowl, where seed can be stirred in. */

@@ -160,6 +160,7 @@ export type TermName =
   | 'jacket'
   | 'layerMass'
   | 'layerVolume'
+  | 'softensFrom'
   | 'thickAt'
   | 'levelFrom'
   | 'levelTo'
