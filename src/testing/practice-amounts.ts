@@ -1,7 +1,11 @@
 import { cavityOf } from '../core/cavity/cavity';
 import { coatStation } from '../core/coat/coat';
 import { deliveredW } from '../core/melt/microwave';
-import { planSchool, type SchoolPlan } from '../core/melt/schools';
+import type { Bowl } from '../core/melt/bowl';
+import { keepWorkable, meltStation } from '../core/melt/melt';
+import { planSchool, type SchoolInput, type SchoolPlan } from '../core/melt/schools';
+import { stuckKg } from '../core/melt/vessel';
+import { warmestC } from '../core/fill/warmth';
 import { WORKING_RULES } from '../core/matter/working-rules';
 import type { School } from '../core/record/choices';
 import { CHOCOLATE_MATTER, type Fluidity } from '../core/matter/chocolate';
@@ -17,7 +21,7 @@ export interface AmountRow {
   readonly what: string;
   readonly low: number;
   readonly high: number;
-  readonly unit: 'tsp' | 'mm' | 'coats' | 'tbsp' | 's' | '%';
+  readonly unit: 'tsp' | 'mm' | 'coats' | 'tbsp' | 's' | 'min' | 'g' | '%' | '°C';
   /** The engine's answer in the same unit. */
   readonly engine: () => number;
   readonly note: string;
@@ -86,28 +90,32 @@ const coatsNeeded = (fluidity: Fluidity) => (): number => {
   return Math.ceil(neededRim.value / total.rim.value);
 };
 
-/** A melt in a plastic bowl in an 800 W microwave, by the school given. */
-const melted = (kg: number, power: number, school: School): SchoolPlan => {
+const BOWL: Bowl = { material: 'plastic', kg: 0.14, diameterM: 0.18 };
+/** Dark chocolate in a plastic bowl in an 800 W microwave. */
+const bowlful = (kg: number, power: number): SchoolInput => {
   const matter = CHOCOLATE_MATTER.dark;
-  return planSchool(
-    {
-      kind: 'dark',
-      fatShare: matter.fatShare,
-      bands: matter,
-      density: matter.meltedDensity,
-      kg,
-      way: 'microwave',
-      bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 },
-      coolBowl: false,
-      jacket: 'none',
-      workingC: 31.5,
-      roomC: PRACTICE_KITCHEN.roomC,
-      fullW: (amount) => deliveredW(800, amount, 1),
-      power,
-    },
-    school,
-  );
+  return {
+    kind: 'dark',
+    fatShare: matter.fatShare,
+    bands: matter,
+    density: matter.meltedDensity,
+    kg,
+    way: 'microwave',
+    bowl: BOWL,
+    coolBowl: false,
+    jacket: 'none',
+    workingC: 31.5,
+    roomC: PRACTICE_KITCHEN.roomC,
+    fullW: (amount) => deliveredW(800, amount, 1),
+    power,
+  };
 };
+const melted = (kg: number, power: number, school: School): SchoolPlan => planSchool(bowlful(kg, power), school);
+const workable = (kg: number) =>
+  keepWorkable(
+    meltStation({ ...bowlful(kg, 0.8), meltId: 'm', totalKg: kg, school: 'seeding', calibrated: false }),
+    [],
+  );
 const burstSeconds = (kg: number, power: number) => (): number =>
   melted(kg, power, 'meltOnly').steps.reduce((sum, step) => sum + (step.key === 'burst' ? step.burst.seconds : 0), 0);
 
@@ -218,6 +226,38 @@ export const METHOD_AMOUNTS: readonly AmountRow[] = [
     unit: '%',
     engine: () => (100 * melted(0.45, 0.8, 'seeding').seedKg) / 0.45,
     note: 'dark, from 45 °C down to 32 °C',
+  },
+  {
+    what: 'a bowl of 1 kg stays workable',
+    low: 10,
+    high: 15,
+    unit: 'min',
+    engine: () => workable(1).window.value / 60,
+    note: 'dark, 31.5 °C, worked half down, stirred, in the open',
+  },
+  {
+    what: 'warmed again for',
+    low: 5,
+    high: 10,
+    unit: 's',
+    engine: () => workable(0.3).reheat.value,
+    note: 'dark, 300 g, at half power',
+  },
+  {
+    what: 'sticks to a small bowl that is scraped',
+    low: 3,
+    high: 6,
+    unit: 'g',
+    engine: () => 1000 * stuckKg('microwave', BOWL, 0.113, CHOCOLATE_MATTER.dark.meltedDensity),
+    note: '113 g, bowl and tools',
+  },
+  {
+    what: 'ganache goes into dark no warmer than',
+    low: 27,
+    high: 30,
+    unit: '°C',
+    engine: () => warmestC({ kind: 'ganache' }, 'dark') ?? NaN,
+    note: 'a degree below where set chocolate softens',
   },
   {
     what: 'rim of a spooned coat, upright under upside down',

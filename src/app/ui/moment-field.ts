@@ -143,9 +143,11 @@ export class MomentField {
     this.focused = true;
   }
 
+  /** What was typed is read at the latest here: a browser need not tell of a change that the page has written back meanwhile. */
   protected leave(): void {
     this.focused = false;
-    if (!this.wrong() && this.typed.text === undefined) this.text.set(fieldText(this.value()));
+    if (this.typed.text !== undefined) this.read();
+    else if (!this.wrong()) this.text.set(fieldText(this.value()));
   }
 
   /** Up and down: the day, or a quarter of an hour where the cursor is at the time. */

@@ -36,7 +36,7 @@ export const MELT_RULES = {
   },
   'melt.window': {
     title: 'Stays workable',
-    how: 'The bowl cools by the difference to the room, through its open face and the wall it wets, until the chocolate is a class thicker. In temper its seed grows meanwhile, 3.5 % of the fat a kelvin, and the heat of that keeps it warm. For a bowl worked half down; the longer end is for a full one, the shorter for one that is nearly empty.',
+    how: 'The bowl cools by the difference to the room, through its open face and the wall it wets, until the chocolate is a class thicker. In temper its seed grows meanwhile, 4 % of the fat a kelvin, and the heat of that keeps it warm. For a bowl worked half down; the longer end is for a full one, the shorter for one that is nearly empty.',
     source:
       'Newton’s law of cooling; heat transfer from memory, handbook range; how fast the seed grows is a working rule.',
     sure: 'A draught halves it; a mitt or warm water under it stretches it.',

@@ -20,7 +20,7 @@ export interface Worked {
 }
 
 /** Share of the fat that sets for each kelvin that tempered chocolate cools below where its seed just stays. Working rule, 0.02 to 0.05. */
-const TEMPER_SET_PER_K = 0.035;
+const TEMPER_SET_PER_K = 0.04;
 /** It is looked for no further down than this, K. */
 const FURTHEST_K = 15;
 const CLOSE_ENOUGH = 1e-9;

@@ -1,0 +1,23 @@
+import { TestBed } from '@angular/core/testing';
+import { openDemo } from '../../testing/bench';
+import { MomentField } from './moment-field';
+
+describe('a moment', () => {
+  it('is read when the field is left, even where the browser tells of no change', async () => {
+    await openDemo();
+    const fixture = TestBed.createComponent(MomentField);
+    fixture.componentRef.setInput('label', 'Best before');
+    fixture.componentRef.setInput('field', 'best');
+    fixture.componentRef.setInput('value', '');
+    fixture.componentRef.setInput('withTime', false);
+    const taken: string[] = [];
+    fixture.componentInstance.moment.subscribe((value) => taken.push(value));
+    await fixture.whenStable();
+    const box = (fixture.nativeElement as HTMLElement).querySelector('input') as HTMLInputElement;
+    box.dispatchEvent(new Event('focus'));
+    box.value = '30/6/27';
+    box.dispatchEvent(new Event('input'));
+    box.dispatchEvent(new Event('blur'));
+    expect(taken).toEqual(['2027-06-30']);
+  });
+});
