@@ -185,7 +185,7 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'chill.unmold': {
     title: 'Minutes until it can be unmolded',
-    how: 'As above, until nine tenths of the fat in all coats has set (or 92 % of what can set in that place). A rigid mold also waits until the face against it is at 12 °C, so that the chocolate has shrunk away.',
+    how: 'As above, until nine tenths of the fat in all coats has set (or 92 % of what can set in that place). A rigid mold also waits until the face against it is at 12 °C, so that the chocolate has shrunk away; a vessel that is cut away, or a former that is taken out, need not.',
     source:
       'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
     sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',

@@ -33,6 +33,8 @@ export interface ChillInput {
   readonly gaussCurvature: number;
   /** Wall of the insert that stands in a pressed shell, m; undefined where the inside is open to the air. */
   readonly insertM?: number | undefined;
+  /** It is cut, peeled or popped off what it was cast on, and need not shrink away from it. */
+  readonly cutAway?: boolean;
   readonly kitchen: PlaceKitchen;
   readonly coats: readonly ChillCoat[];
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
-import { PLACES, WAYS_UP } from '../record/choices';
+import { PLACES, WAYS_UP, type Place } from '../record/choices';
 import { insideOf } from '../shell/coat-choice';
 import { chillCasting, chillNominal } from './chill';
 import type { ChillCoat, ChillInput } from './chill-input';
@@ -84,12 +84,19 @@ describe('chill', () => {
     expect(chill.unmold.value).toBe(Infinity);
   });
 
+  const rigidIn = (fridgeC: number, cutAway = false, place: Place = 'fridge') => {
+    const rigid = { ...input({ place }, 1, { fridgeC }), material: 'polycarbonate' as const, cutAway };
+    return chillNominal(rigid).coats[0].chosen.unmold.value;
+  };
+
   it('lets a rigid mold go only when it is cold, so never in a room of 19.5 °C', () => {
-    const rigid = { ...input({ place: 'room' }, 1), material: 'polycarbonate' as const };
-    expect(chillNominal(rigid).coats[0].chosen.unmold.value).toBe(Infinity);
-    const cold = chillNominal({ ...input({}, 1), material: 'polycarbonate' }).coats[0].chosen.unmold.value;
-    expect(cold).toBeGreaterThan(chillNominal(input({}, 1)).coats[0].chosen.unmold.value);
-    expect(cold).toBeLessThan(60 * MINUTE);
+    expect(rigidIn(5, false, 'room')).toBe(Infinity);
+    expect(rigidIn(5)).toBeLessThan(1800);
+  });
+
+  it('does not wait for a vessel that is cut away to shrink free', () => {
+    expect(rigidIn(5, true, 'room')).toBeLessThan(3 * 3600);
+    expect(rigidIn(5, true)).toBeLessThanOrEqual(rigidIn(5));
   });
 
   it('lets a later coat start from what the one before it left behind', () => {

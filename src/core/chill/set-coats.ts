@@ -53,7 +53,8 @@ const THINNEST_M = 2e-5;
 const SHORTEST_STEP_S = 1e-4;
 const LONGEST_REST_STEP_S = 30;
 const WANTED_CHANGE_K = 0.7;
-const RIGID_LETS_GO_C = 12;
+/** A rigid mold lets go of a shell whose face is as cold as this: it has shrunk away. Working rule. */
+const LETS_GO_C = 12;
 
 /** Set share that a place must allow for a coat to set there at all. Working rule. */
 export const WILL_NOT_SET_BELOW = 0.4;
@@ -95,7 +96,8 @@ class StayRun {
   private readonly newCoat: number;
   private readonly touchAt: number;
   private readonly unmoldAt: number;
-  private readonly rigid: boolean;
+  /** It comes out only when it has shrunk away from its mold. */
+  private readonly shrinksFree: boolean;
   private touch = Infinity;
   private unmold = Infinity;
   private latest = Infinity;
@@ -140,7 +142,7 @@ class StayRun {
     const sets = equilibrium >= WILL_NOT_SET_BELOW;
     this.touchAt = sets ? touchShare(equilibrium) : Infinity;
     this.unmoldAt = sets ? unmoldShare(equilibrium) : Infinity;
-    this.rigid = MOLD_MATTER[input.material].rigid;
+    this.shrinksFree = MOLD_MATTER[input.material].rigid && !input.cutAway;
   }
 
   run(stayUntil: 'touch' | 'unmold'): CoatStay {
@@ -243,11 +245,10 @@ class StayRun {
     const crossed = (a: number, b: number, at: number): number =>
       time + (b === a ? dt : dt * Math.min(1, Math.max(0, (at - a) / (b - a))));
     if (this.touch === Infinity && now.coat >= this.touchAt) this.touch = crossed(before.coat, now.coat, this.touchAt);
-    const cold = !this.rigid || now.faceC <= RIGID_LETS_GO_C;
-    if (this.unmold === Infinity && now.all >= this.unmoldAt && cold) {
+    const free = !this.shrinksFree || now.faceC <= LETS_GO_C;
+    if (this.unmold === Infinity && now.all >= this.unmoldAt && free) {
       const set = before.all < this.unmoldAt ? crossed(before.all, now.all, this.unmoldAt) : time;
-      const shrunk =
-        this.rigid && before.faceC > RIGID_LETS_GO_C ? crossed(before.faceC, now.faceC, RIGID_LETS_GO_C) : time;
+      const shrunk = this.shrinksFree && before.faceC > LETS_GO_C ? crossed(before.faceC, now.faceC, LETS_GO_C) : time;
       this.unmold = Math.max(set, shrunk, this.touch);
     }
     const near = this.air.insideC + 1;

@@ -1,4 +1,4 @@
-import { isChilled } from '../record/method';
+import { isTurned, isChilled } from '../record/method';
 import { coatOneMoldSeconds } from '../batch/timeline';
 import { cavityOf, type Cavity } from '../cavity/cavity';
 import type { CavityShape } from '../cavity/shape';
@@ -158,6 +158,8 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
     meanCurvature,
     gaussCurvature,
     ...(press ? { insertM: moldWallM } : {}),
+    // A closed vessel is cut away, a former taken out.
+    cutAway: cavity.outward || coat.coats.some(({ choice }) => isTurned(choice.method)),
     kitchen,
     coats: coat.coats.map((answer, i) => {
       const { rests, place, overruledSeconds } = modelOf(making, i);
