@@ -62,12 +62,14 @@ export async function choose(field: Locator, wanted: string | { readonly label: 
     typeof wanted === 'string'
       ? list.locator(`[data-value="${wanted}"]`)
       : list.getByRole('option', { name: new RegExp(`^${wanted.label}`) });
-  // Of a long list only what is in sight is there: step by step, each drawn before the next.
-  for (let k = 0; k < 60 && (await option.count()) === 0; k++) {
-    await box.press('ArrowDown');
-    await drawn(field.page());
-  }
-  await option.click();
+  // Of a long list only what is in sight is there: step by step, each drawn before the next. A choice made just before may still move it.
+  await expect(async () => {
+    for (let k = 0; k < 60 && (await option.count()) === 0; k++) {
+      await box.press('ArrowDown');
+      await drawn(field.page());
+    }
+    await option.click({ timeout: 5000 });
+  }).toPass();
   await expect(list).toHaveCount(0);
   await box.blur();
 }
