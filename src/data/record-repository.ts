@@ -24,6 +24,8 @@ export interface StoredRecords<T> {
   readonly unreadable: readonly UnreadableRecord[];
   /** The database has been emptied from outside since its first records were laid down. */
   readonly emptied: boolean;
+  /** How many writings of this tab had ended when it was begun to be read. */
+  readonly begun: number;
 }
 
 /** A stored record that cannot be read: where it goes wrong, and what is there. */
@@ -61,6 +63,8 @@ export interface RecordKind<T> {
 export class RecordRepository<T extends Named> {
   private readonly table: Table<Row, string>;
   private lastStamp = 0;
+  /** How many writings of this tab have ended. */
+  writes = 0;
 
   /** @param tab a name for this tab, unlike any other's */
   constructor(
@@ -77,9 +81,11 @@ export class RecordRepository<T extends Named> {
   }
 
   async all(): Promise<StoredRecords<T>> {
-    return this.database.transaction('r', this.table, this.database.facts, async () =>
-      this.read(await this.table.toArray(), await this.emptied()),
-    );
+    const begun = this.writes;
+    return this.database.transaction('r', this.table, this.database.facts, async () => ({
+      ...this.read(await this.table.toArray(), await this.emptied()),
+      begun,
+    }));
   }
 
   /** All records again whenever any tab changes one. */
@@ -97,7 +103,7 @@ export class RecordRepository<T extends Named> {
     remove: readonly string[],
     held: () => readonly T[] = () => [],
   ): Promise<Written<T>> {
-    return this.database.transaction('rw', this.table, this.database.facts, async () => {
+    const written = await this.database.transaction('rw', this.table, this.database.facts, async () => {
       const restored = await this.emptied();
       const rows = await this.table.bulkGet(changes.map(({ record }) => record.id));
       // Later than what is written over, also where two tabs write within one tick of the clock: alike stamps are of one writing.
@@ -112,6 +118,8 @@ export class RecordRepository<T extends Named> {
       await this.table.bulkDelete([...remove]);
       return { stamp, records, restored };
     });
+    this.writes++;
+    return written;
   }
 
   /** Puts raw records back as they were, readable or not. */
@@ -160,7 +168,7 @@ export class RecordRepository<T extends Named> {
     return records.map((record) => ({ id: record.id, [this.kind.field]: record, stamp, tab: this.tab }));
   }
 
-  private read(rows: readonly Row[], emptied: boolean): StoredRecords<T> {
+  private read(rows: readonly Row[], emptied: boolean): Omit<StoredRecords<T>, 'begun'> {
     const records: StoredRecord<T>[] = [];
     const unreadable: UnreadableRecord[] = [];
     for (const row of rows) {

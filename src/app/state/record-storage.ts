@@ -246,6 +246,14 @@ export abstract class RecordStorage<T extends Named> implements Kept {
 
   /** Takes over what other tabs wrote; a change of this tab that is still to be saved goes on top of it. */
   private hear(stored: StoredRecords<T>): void {
+    // Read before this tab's own writing ended, it may lack what was written: it is read again.
+    if (stored.begun < this.repository.writes) {
+      void this.repository.all().then(
+        (now) => this.hear(now),
+        () => undefined,
+      );
+      return;
+    }
     // Nobody deletes everything at once but the browser: what this tab holds is written back.
     if (stored.emptied) {
       for (const record of this.held()) this.toPut.set(record.id, record);
