@@ -71,7 +71,7 @@ import type { PlanDraft } from '../../../core/plan/plan-types';
       </ul>
     }
   `,
-  styleUrl: './film-drawing.less',
+  styleUrls: ['../../drawing/mold-hatch.less', './film-drawing.less'],
 })
 export class FilmDrawing {
   private readonly film = inject(ShellFilm);

@@ -47,7 +47,7 @@ const CAP_STEP_M = 0.0001;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [DragHandle, Figure, FillPatterns, StreakPatterns],
   templateUrl: './piece-drawing.html',
-  styleUrl: './piece-drawing.less',
+  styleUrls: ['../../drawing/measures.less', './piece-drawing.less'],
 })
 export class PieceDrawing {
   private readonly store = inject(CastingStore);

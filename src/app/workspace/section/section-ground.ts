@@ -37,7 +37,7 @@ import { acrossText } from '../../wording/shapes';
       </g>
     </svg>
   `,
-  styleUrl: './section-ground.less',
+  styleUrls: ['../../drawing/measures.less', '../../drawing/mold-hatch.less', './section-ground.less'],
 })
 export class SectionGround {
   private readonly plan = inject(PlanService).draft;
