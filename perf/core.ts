@@ -4,6 +4,7 @@ import type { CavityShape } from '../src/core/cavity/shape';
 import { chillCasting, chillNominal } from '../src/core/chill/chill';
 import type { ChillInput } from '../src/core/chill/chill-input';
 import { chocolateLayer, moldLayer } from '../src/core/heat/chocolate-layer';
+import { StillAir } from '../src/core/heat/still-air';
 import { HeatSlab } from '../src/core/heat/heat-slab';
 import { trayHeat } from '../src/core/matter/mold-material';
 import { keepWorkable, meltStation } from '../src/core/melt/melt';
@@ -28,8 +29,8 @@ export function coreResults(): Result[] {
     meltResult(),
     logResult(),
     chillResult(),
-    yardstick('open upward', WORKING_RULES.airInOpenBowl),
-    yardstick('upside down', WORKING_RULES.airInUpturnedDome),
+    yardstick('open upward', WORKING_RULES.insideFactor.open),
+    yardstick('upside down', WORKING_RULES.insideFactor.dome),
   ];
 }
 
@@ -178,6 +179,7 @@ function chillResult(): Result {
     wallM: 0.0025,
     meanCurvature: 1 / 0.032,
     gaussCurvature: 1 / 0.032 ** 2,
+    floorShare: 0,
     kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false },
     coats: [coat, coat, coat, coat],
   };
@@ -192,12 +194,13 @@ function chillResult(): Result {
 }
 
 /** One 1.3 mm coat in the fridge to 70 % set, by the solver as the chill uses it and by the plain explicit scheme on the same cells. */
-function yardstick(name: string, insideH: number): Result {
+function yardstick(name: string, insideFactor: number): Result {
   const layers = [
     moldLayer('silicone', 0.0025, 23, 3),
-    { ...chocolateLayer('dark', 0.4, true), thicknessM: 0.0013, cells: 3, startC: 31.5 },
+    { ...chocolateLayer('dark', 0.4), thicknessM: 0.0013, cells: 3, startC: 31.5 },
   ];
-  const air = { outsideC: 5, insideC: 5, outsideH: WORKING_RULES.airOutside.fridge, insideH };
+  const still = StillAir.of(5).at(15);
+  const air = { outsideC: 5, insideC: 5, outsideH: still, insideH: insideFactor * still };
   const implicit = (change: number): number => {
     const slab = new HeatSlab(layers, { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 });
     slab.addOutsideCapacity(trayHeat('silicone'));

@@ -1,4 +1,4 @@
-import { setFractionAt } from '../src/core/heat/setting';
+import { setFractionAt, slowGain } from '../src/core/heat/setting';
 import type { SlabAir, SlabLayer } from '../src/core/heat/heat-slab';
 
 /**
@@ -50,7 +50,8 @@ export function explicitSecondsToSet(
       let gained = (flux[i + 1] - flux[i]) * dt;
       if (c.layer.latentHeat > 0) {
         const wanted = setFractionAt(c.t, c.layer.setFromC, c.layer.setFromC - c.layer.setToC) - c.set;
-        const more = wanted > 0 ? (wanted * dt) / c.layer.lagS : 0;
+        const grown = wanted > 0 ? (wanted * dt) / c.layer.lagS : 0;
+        const more = grown + (c.layer.slow ? slowGain(c.layer.slow, c.t, c.set + grown, dt) : 0);
         c.set += more;
         gained += more * c.layer.latentHeat * c.volume;
       }

@@ -9,7 +9,7 @@ import type { CoatChoice } from '../src/core/shell/coat-choice';
 import { AS_PLANNED, simulateShell } from '../src/core/shell/shell';
 import { WALL_CELLS } from '../src/core/shell/wall-cells';
 import { demoCastings } from '../src/data/demo';
-import type { FilmStage } from '../src/testing/film-equations';
+import { stillAirAt, type FilmStage } from '../src/testing/film-equations';
 import { explicitFilm } from './explicit-shell';
 import { medianMs, type Result } from './measure';
 import type { ShellInput } from '../src/core/shell/shell-types';
@@ -122,8 +122,8 @@ function yardstick(wayUp: WayUp): Result {
   };
   const room = {
     airC: kitchen.roomC,
-    outsideH: WORKING_RULES.airOutside.room,
-    insideH: WORKING_RULES.airInUpturnedDome,
+    outsideH: stillAirAt(kitchen.roomC),
+    insideH: stillAirAt(kitchen.roomC, WORKING_RULES.insideFactor.dome),
   };
   const drain: FilmStage = {
     ...room,
@@ -140,8 +140,11 @@ function yardstick(wayUp: WayUp): Result {
         upright: wayUp === 'upright',
         yieldFactor: 1,
         airC: kitchen.fridgeC,
-        outsideH: WORKING_RULES.airOutside.fridge,
-        insideH: wayUp === 'upright' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome,
+        outsideH: stillAirAt(kitchen.fridgeC),
+        insideH: stillAirAt(
+          kitchen.fridgeC,
+          wayUp === 'upright' ? WORKING_RULES.insideFactor.open : WORKING_RULES.insideFactor.dome,
+        ),
       },
       600,
     ],

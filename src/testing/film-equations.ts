@@ -7,6 +7,7 @@ import {
   type ChocolateKind,
   type FluidityClass,
 } from '../core/matter/chocolate';
+import { convectionH, radiationH } from '../core/heat/still-air';
 import { MOLD_MATTER, type MoldMaterial } from '../core/matter/mold-material';
 
 /** One coat on a half sphere, written plainly for a general solver of ordinary differential equations or a plain explicit scheme. */
@@ -31,8 +32,9 @@ export interface FilmStage {
   readonly upright: boolean;
   readonly yieldFactor: number;
   readonly airC: number;
-  readonly outsideH: number;
-  readonly insideH: number;
+  /** Heat transfer of either face by its temperature, W/(m² K). */
+  readonly outsideH: (surfaceC: number) => number;
+  readonly insideH: (surfaceC: number) => number;
 }
 
 /**
@@ -126,7 +128,7 @@ export class FilmEquations {
 
   private heat(y: ArrayLike<number>, thickness: Float64Array, i: number, stage: FilmStage, rates: Float64Array): void {
     const { radiusM: R, kind, fatShare, material, wallM, trayHeat, belowM } = this.problem;
-    const { setFromC, setToC, settingLagS, meltedDensity } = CHOCOLATE_MATTER[kind];
+    const { setFromC, setToC, settingLagS, slowSettingS, stableFat, meltedDensity } = CHOCOLATE_MATTER[kind];
     const { conductivity, density, specificHeat } = MOLD_MATTER[material];
     const at = 6 * i;
     const h = thickness[i];
@@ -135,13 +137,14 @@ export class FilmEquations {
     const wall = y[at + 3];
     const k = CHOCOLATE_CONDUCTIVITY;
     const halfWall = wallM / (2 * conductivity);
-    const outside = (1 + wallM / R) ** 2 / (1 / stage.outsideH + halfWall);
-    const inside = (1 - (belowM + h) / R) ** 2 / (1 / stage.insideH + h / (2 * k));
+    const outside = (1 + wallM / R) ** 2 / (1 / stage.outsideH(wall) + halfWall);
+    const inside = (1 - (belowM + h) / R) ** 2 / (1 / stage.insideH(film) + h / (2 * k));
     const wallCapacity = density * specificHeat * wallM * (1 + wallM / (2 * R)) ** 2 + trayHeat;
     const perVolume = meltedDensity * CHOCOLATE_SPECIFIC_HEAT;
     const kelvin = (meltedDensity * latentHeat(fatShare)) / perVolume;
     const setting = (c: number, already: number): number =>
-      Math.max(0, Math.min(1, (setFromC - c) / (setFromC - setToC)) - already) / settingLagS;
+      Math.max(0, Math.min(1, (setFromC - c) / (setFromC - setToC)) - already) / settingLagS +
+      (Math.max(0, stableShare(stableFat, c) - already) * Math.max(0, setFromC - c)) / (slowSettingS * (setFromC - 20));
     // Without a layer below, wall and film touch.
     const direct = 1 / (halfWall + h / (2 * k));
     const below = belowM > 0 ? y[at + 4] : NaN;
@@ -162,4 +165,18 @@ export class FilmEquations {
       (0.5 * filmCapacity) / (direct + inside + ((2 * k) / Math.max(h, 1e-6)) * (belowM > 0 ? 1 : 0)),
     );
   }
+}
+
+/** Heat transfer of a mold's face to still air, or so many times as much, by the face's temperature. */
+export function stillAirAt(airC: number, times = 1): (surfaceC: number) => number {
+  return (surfaceC) => times * (convectionH(surfaceC, airC, 0.06) + radiationH(surfaceC, airC));
+}
+
+/** Stable share of the fat at a temperature, straight between the points of its curve. */
+function stableShare(points: readonly (readonly [number, number])[], celsius: number): number {
+  for (let i = 1; i < points.length; i++) {
+    const [[lowC, low], [highC, high]] = [points[i - 1], points[i]];
+    if (celsius <= highC) return low + ((high - low) * Math.max(0, celsius - lowC)) / (highC - lowC);
+  }
+  return 0;
 }

@@ -1,7 +1,9 @@
 import type { CavityShape } from '../core/cavity/shape';
 import { chillNominal } from '../core/chill/chill';
 import type { ChillCoat, ChillInput } from '../core/chill/chill-input';
-import { cavityOf } from '../core/cavity/cavity';
+import { cavityOf, type Cavity } from '../core/cavity/cavity';
+import { solidBody } from '../core/coat/solid';
+import { depthCurve } from '../core/cavity/depth-curve';
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../core/matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../core/matter/mold-material';
 import type { Place, WayUp } from '../core/record/choices';
@@ -16,12 +18,14 @@ export interface PracticeRow {
   readonly kind: ChocolateKind;
   readonly place: Place;
   readonly wayUp: WayUp;
-  /** Thickness of each coat, m; the interval is the last one's. */
-  readonly coatsM: readonly number[];
+  /** Thickness of each coat, m; the interval is the last one's. Solid: filled to the brim. */
+  readonly coatsM: readonly number[] | 'solid';
   /** Rest in the room before the place, s. */
   readonly restSeconds: number;
   /** Pressed under an insert, so that both faces are covered. */
   readonly pressed?: boolean;
+  /** Cut or peeled off its mold. */
+  readonly cutAway?: boolean;
 }
 
 /** What the engine says to it. */
@@ -45,11 +49,21 @@ export interface PracticeSummary {
 }
 
 const HALF = (mm: number): CavityShape => ({ kind: 'hemisphere', diameterM: mm / 1000 });
+const LOLLIPOP = (mm: number): CavityShape => ({ kind: 'cylinder', diameterM: 0.05, depthM: mm / 1000 });
+const BOW = (mm: number): CavityShape => ({
+  kind: 'tile',
+  lengthM: 0.04,
+  widthM: 0.02,
+  depthM: mm / 1000,
+  cornerM: 0.002,
+});
 const BONBON: CavityShape = { kind: 'pillow', lengthM: 0.028, widthM: 0.028, depthM: 0.016, cornerM: 0.006 };
-const LOLLIPOP: CavityShape = { kind: 'cylinder', diameterM: 0.05, depthM: 0.008 };
 const TILE: CavityShape = { kind: 'tile', lengthM: 0.12, widthM: 0.07, depthM: 0.012, cornerM: 0.004 };
 const LINER: CavityShape = { kind: 'liner', diameterM: 0.05, baseDiameterM: 0.035, depthM: 0.03, pleatFactor: 1.2 };
 const LEAF: CavityShape = { kind: 'cap', diameterM: 0.05, depthM: 0.005 };
+const BOTTLE: CavityShape = { kind: 'cylinder', diameterM: 0.08, depthM: 0.2 };
+/** A tile takes some twenty wafers of 0.95 g in two layers. */
+const TILE_LAYER_M = (10 * 0.95e-3) / (1250 * 0.12 * 0.07);
 
 const shell = {
   material: 'silicone',
@@ -59,157 +73,133 @@ const shell = {
   coatsM: [0.0013],
   restSeconds: 60,
   shape: HALF(64),
+  waitsFor: 'touch',
 } as const;
+const leaf = {
+  ...shell,
+  what: 'painted leaf, fridge',
+  shape: LEAF,
+  material: 'film',
+  kind: 'compound',
+  coatsM: [0.0006],
+  wayUp: 'upright',
+  restSeconds: 30,
+} as const;
+const tile = { ...shell, shape: TILE, material: 'polycarbonate', kind: 'compound', wayUp: 'upright' } as const;
+const solid = {
+  ...shell,
+  kind: 'compound',
+  place: 'freezer',
+  wayUp: 'upright',
+  coatsM: 'solid',
+  waitsFor: 'unmold',
+} as const;
+const bonbon = { ...shell, shape: BONBON, material: 'polycarbonate', coatsM: [0.0015], waitsFor: 'unmold' } as const;
+
+/** The same work at each of the intervals that people tell, min. */
+function told(row: Omit<PracticeRow, 'minutes'>, ...minutes: number[]): PracticeRow[] {
+  return minutes.map((m) => ({ ...row, minutes: m }));
+}
 
 /** The intervals of the trade, both ends where a span is told. Common practice, no source; amounts and thickness as the same people use them. */
 export const PRACTICE: readonly PracticeRow[] = [
   ...(['dark', 'compound'] as const).flatMap((kind): PracticeRow[] => [
-    { ...shell, kind, what: 'between coats, fridge', minutes: 5, waitsFor: 'touch' },
-    { ...shell, kind, what: 'between coats, fridge', minutes: 10, waitsFor: 'touch' },
-    { ...shell, kind, what: 'between coats, freezer', minutes: 5, waitsFor: 'touch', place: 'freezer' },
-    { ...shell, kind, what: 'before unmolding, fridge', minutes: 10, waitsFor: 'unmold', coatsM: [0.0013, 0.0013] },
+    ...told({ ...shell, kind, what: 'between coats, fridge' }, 5, 10),
+    ...told({ ...shell, kind, what: 'between coats, freezer', place: 'freezer' }, 5),
+    ...told({ ...shell, kind, what: 'before unmolding, fridge', waitsFor: 'unmold', coatsM: [0.0013, 0.0013] }, 10),
   ]),
-  { ...shell, what: 'between coats, fridge, upright', minutes: 5, waitsFor: 'touch', wayUp: 'upright' },
-  { ...shell, what: 'between coats, fridge, upright', minutes: 10, waitsFor: 'touch', wayUp: 'upright' },
-  {
-    ...shell,
-    what: 'before unmolding, fridge, 76 mm half',
-    minutes: 10,
-    waitsFor: 'unmold',
-    shape: HALF(76),
-    coatsM: [0.0015, 0.0015],
-  },
-  {
-    ...shell,
-    what: 'between coats, fridge, 38 mm half',
-    minutes: 5,
-    waitsFor: 'touch',
-    shape: HALF(38),
-    coatsM: [0.001],
-  },
-  { ...shell, what: 'upside-down set once it holds, fridge', minutes: 5, waitsFor: 'touch', coatsM: [0.0011] },
-  {
-    ...shell,
-    what: 'three-part press, fridge',
-    minutes: 15,
-    waitsFor: 'unmold',
-    coatsM: [0.003],
-    wayUp: 'upright',
-    pressed: true,
-    kind: 'compound',
-  },
-  {
-    ...shell,
-    what: 'painted leaf, fridge',
-    minutes: 1,
-    waitsFor: 'touch',
-    shape: LEAF,
-    material: 'film',
-    coatsM: [0.0006],
-    wayUp: 'upright',
-    restSeconds: 30,
-    kind: 'compound',
-  },
-  {
-    ...shell,
-    what: 'painted leaf, fridge',
-    minutes: 2,
-    waitsFor: 'touch',
-    shape: LEAF,
-    material: 'film',
-    coatsM: [0.0006],
-    wayUp: 'upright',
-    restSeconds: 30,
-    kind: 'compound',
-  },
-  {
-    ...shell,
-    what: 'paper-liner cup, freezer',
-    minutes: 10,
-    waitsFor: 'unmold',
-    shape: LINER,
-    material: 'paper',
-    coatsM: [0.002],
-    wayUp: 'upright',
-    place: 'freezer',
-  },
-  {
-    ...shell,
-    what: 'lollipop, freezer, level',
-    minutes: 5,
-    waitsFor: 'unmold',
-    shape: LOLLIPOP,
-    material: 'thinPlastic',
-    coatsM: [0.005],
-    wayUp: 'upright',
-    place: 'freezer',
-    kind: 'compound',
-  },
-  {
-    ...shell,
-    what: 'lollipop, freezer, level',
-    minutes: 10,
-    waitsFor: 'unmold',
-    shape: LOLLIPOP,
-    material: 'thinPlastic',
-    coatsM: [0.005],
-    wayUp: 'upright',
-    place: 'freezer',
-    kind: 'compound',
-  },
-  // Twenty coating wafers in two layers over 84 cm².
-  {
-    ...shell,
-    what: 'tile, first layer, fridge',
-    minutes: 15,
-    waitsFor: 'touch',
-    shape: TILE,
-    material: 'polycarbonate',
-    kind: 'compound',
-    coatsM: [0.003],
-    wayUp: 'upright',
-  },
-  {
-    ...shell,
-    what: 'tile, last layer, fridge',
-    minutes: 30,
-    waitsFor: 'unmold',
-    shape: TILE,
-    material: 'polycarbonate',
-    kind: 'compound',
-    coatsM: [0.003, 0.003],
-    wayUp: 'upright',
-  },
-  {
-    ...shell,
-    what: 'cap, fridge',
-    minutes: 5,
-    waitsFor: 'touch',
-    shape: BONBON,
-    material: 'polycarbonate',
-    coatsM: [0.0015],
-    wayUp: 'upright',
-  },
-  {
-    ...shell,
-    what: 'bonbon after resting 20 min, fridge',
-    minutes: 15,
-    waitsFor: 'unmold',
-    shape: BONBON,
-    material: 'polycarbonate',
-    coatsM: [0.0015],
-    restSeconds: 1200,
-  },
-  {
-    ...shell,
-    what: 'bonbon after resting 20 min, fridge',
-    minutes: 20,
-    waitsFor: 'unmold',
-    shape: BONBON,
-    material: 'polycarbonate',
-    coatsM: [0.0015],
-    restSeconds: 1200,
-  },
+  ...told({ ...shell, what: 'between coats, fridge, upright', wayUp: 'upright' }, 5, 10),
+  ...told(
+    {
+      ...shell,
+      what: 'before unmolding, fridge, 76 mm half',
+      waitsFor: 'unmold',
+      shape: HALF(76),
+      coatsM: [0.0015, 0.0015],
+    },
+    10,
+  ),
+  ...told(
+    {
+      ...shell,
+      what: 'before unmolding, freezer, 76 mm half',
+      waitsFor: 'unmold',
+      place: 'freezer',
+      shape: HALF(76),
+      coatsM: [0.0015, 0.0015],
+    },
+    15,
+    30,
+  ),
+  ...told({ ...shell, what: 'between coats, fridge, 38 mm half', shape: HALF(38), coatsM: [0.001] }, 5),
+  ...told({ ...shell, what: 'upside-down set once it holds, fridge', coatsM: [0.0011] }, 5),
+  ...told(
+    {
+      ...shell,
+      what: 'three-part press, fridge',
+      waitsFor: 'unmold',
+      coatsM: [0.003],
+      wayUp: 'upright',
+      pressed: true,
+      kind: 'compound',
+    },
+    15,
+  ),
+  ...told(leaf, 1, 2),
+  ...told(
+    {
+      ...shell,
+      what: 'paper-liner cup, freezer',
+      waitsFor: 'unmold',
+      shape: LINER,
+      material: 'paper',
+      coatsM: [0.002],
+      wayUp: 'upright',
+      place: 'freezer',
+    },
+    10,
+  ),
+  ...told({ ...solid, what: 'lollipop of 5 mm, freezer, level', shape: LOLLIPOP(5), material: 'thinPlastic' }, 5),
+  ...told({ ...solid, what: 'lollipop of 8 mm, freezer, level', shape: LOLLIPOP(8), material: 'thinPlastic' }, 10),
+  ...told({ ...solid, what: 'solid bite of 25 mm, freezer', shape: HALF(25) }, 5),
+  ...told({ ...solid, what: 'bow of 3 mm, freezer', shape: BOW(3) }, 2),
+  ...told({ ...solid, what: 'bow of 6 mm, freezer', shape: BOW(6) }, 2),
+  ...told({ ...tile, what: 'tile, first layer, fridge', coatsM: [TILE_LAYER_M] }, 15),
+  ...told(
+    { ...tile, what: 'tile, last layer, fridge', waitsFor: 'unmold', coatsM: [TILE_LAYER_M, TILE_LAYER_M] },
+    15,
+    30,
+  ),
+  ...told({ ...bonbon, what: 'cap, fridge', waitsFor: 'touch', wayUp: 'upright' }, 5),
+  ...told({ ...bonbon, what: 'bonbon after resting 20 min, fridge', restSeconds: 1200 }, 15, 20),
+  ...told(
+    {
+      ...shell,
+      what: 'smear on paper, room',
+      place: 'room',
+      material: 'paper',
+      shape: LOLLIPOP(2),
+      coatsM: [0.0005],
+      wayUp: 'upright',
+      restSeconds: 0,
+    },
+    5,
+  ),
+  ...told({ ...shell, what: 'thin shell, room', place: 'room', waitsFor: 'unmold' }, 15, 40),
+  ...told(
+    {
+      ...shell,
+      what: 'bottle or tin, room, cut away',
+      place: 'room',
+      waitsFor: 'unmold',
+      shape: BOTTLE,
+      material: 'thinPlastic',
+      coatsM: [0.008],
+      cutAway: true,
+    },
+    120,
+    180,
+  ),
 ];
 
 /** The kitchen the intervals are held against. */
@@ -223,9 +213,21 @@ export const PRACTICE_KITCHEN: ChillInput['kitchen'] = {
 
 const WIDENED = 0.2;
 
+/** The slab that a piece filled to the brim stands for. */
+function bodyOf(cavity: Cavity): {
+  readonly depthM: number;
+  readonly meanCurvature: number;
+  readonly gaussCurvature: 0;
+} {
+  const curve = depthCurve(cavity.profile);
+  return { ...solidBody(cavity, curve, cavity.depthM), gaussCurvature: 0 };
+}
+
 /** The engine's answer to one interval. */
 export function practiceAnswer(row: PracticeRow): PracticeAnswer {
-  const { meanCurvature, gaussCurvature } = cavityOf(row.shape);
+  const cavity = cavityOf(row.shape);
+  const body = row.coatsM === 'solid' ? bodyOf(cavity) : undefined;
+  const { meanCurvature, gaussCurvature } = body ?? cavity;
   const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[row.kind];
   const wallM = MOLD_MATTER[row.material].usualWallM;
   const chill = chillNominal({
@@ -233,9 +235,11 @@ export function practiceAnswer(row: PracticeRow): PracticeAnswer {
     wallM,
     meanCurvature,
     gaussCurvature,
+    floorShare: cavity.floorShare,
+    ...(row.cutAway ? { cutAway: true } : {}),
     kitchen: PRACTICE_KITCHEN,
     ...(row.pressed ? { insertM: wallM } : {}),
-    coats: row.coatsM.map((m): ChillCoat => ({
+    coats: (row.coatsM === 'solid' ? [bodyOf(cavity).depthM] : row.coatsM).map((m): ChillCoat => ({
       kind: row.kind,
       fatShare,
       workingC: (workFromC + workToC) / 2,

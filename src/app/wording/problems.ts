@@ -1,4 +1,4 @@
-import { WILL_NOT_SET_BELOW } from '../../core/chill/set-coats';
+import { WORKING_RULES } from '../../core/matter/working-rules';
 import type { RemedyEffect } from '../../core/study/remedy-effect';
 import type { Dimension } from '../../core/quantity/answer';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -93,7 +93,7 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     action: 'Melt it only',
   }),
   softSet: ({ values, number, share, place }) =>
-    number('equilibrium') < WILL_NOT_SET_BELOW
+    number('equilibrium') < WORKING_RULES.unmoldSet
       ? {
           mark: 'will not set',
           head: `The ${place} is too warm: it will not set there.`,

@@ -6,7 +6,7 @@ import {
   roundedRectangleOutline,
   type PlanOutline,
 } from './plan-outline';
-import { enclosedVolume, profileOf, type Profile } from './profile';
+import { enclosedVolume, floorShare, profileOf, type Profile } from './profile';
 import type { CavityShape } from './shape';
 
 /** What everything downstream takes from a cavity's geometry, SI. */
@@ -25,6 +25,8 @@ export interface Cavity {
   /** Mean and Gauss curvature of the wall, averaged over its area, 1/m and 1/m². */
   readonly meanCurvature: number;
   readonly gaussCurvature: number;
+  /** Share of the wall that is flat floor; what is coated outside lies on none. */
+  readonly floorShare: number;
   readonly profile: Profile;
   /** The cavity is not turned, and the profile is that of the turned one with the same area at every height. */
   readonly equivalent: boolean;
@@ -59,6 +61,7 @@ export function cavityOf(shape: CavityShape, outward = false): Cavity {
     widthM: outline.widthM * widest,
     spanM: 2 * radius * widest,
     ...meanCurvatures(profile),
+    floorShare: outward ? 0 : floorShare(profile),
     profile,
     equivalent: isEquivalent(shape),
     outward,

@@ -192,3 +192,17 @@ export function wallArea({ radiusM: r, arcM: s, areaFactor: f }: Profile): numbe
   for (let i = 1; i < r.length; i++) area += Math.PI * (r[i] * f[i] + r[i - 1] * f[i - 1]) * (s[i] - s[i - 1]);
   return area;
 }
+
+/** Flatter than this a wall is floor: sine of its slope. */
+const FLAT_SINE = 0.05;
+
+/** Share of the wall, by area, that is flat floor. */
+export function floorShare(profile: Profile): number {
+  const { radiusM: r, arcM: s, areaFactor: f, sine } = profile;
+  let area = 0;
+  for (let i = 1; i < r.length; i++) {
+    if (Math.abs(sine[i]) > FLAT_SINE || Math.abs(sine[i - 1]) > FLAT_SINE) continue;
+    area += Math.PI * (r[i] * f[i] + r[i - 1] * f[i - 1]) * (s[i] - s[i - 1]);
+  }
+  return area / wallArea(profile);
+}

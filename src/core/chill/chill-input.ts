@@ -31,6 +31,8 @@ export interface ChillInput {
   readonly wallM: number;
   readonly meanCurvature: number;
   readonly gaussCurvature: number;
+  /** Share of the wall that is flat floor, 0 to 1. */
+  readonly floorShare: number;
   /** Wall of the insert that stands in a pressed shell, m; undefined where the inside is open to the air. */
   readonly insertM?: number | undefined;
   /** It is cut, peeled or popped off what it was cast on, and need not shrink away from it. */

@@ -26,6 +26,7 @@ const input = (
   wallM: 0.0025,
   meanCurvature: 1 / 0.032,
   gaussCurvature: 1 / 0.032 ** 2,
+  floorShare: 0,
   kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false, ...kitchen },
   coats: Array.from({ length: coats }, () => ({ ...coat, ...change })),
 });
@@ -79,8 +80,9 @@ describe('chill', () => {
   });
 
   it('never sets real chocolate in a room above its setting range', () => {
-    const chill = chillNominal(input({ place: 'room' }, 1, { roomC: 30 })).coats[0].chosen;
+    const chill = chillNominal(input({ place: 'room' }, 1, { roomC: 33.5 })).coats[0].chosen;
     expect(chill.equilibrium).toBe(0);
+    expect(chill.touch.value).toBe(Infinity);
     expect(chill.unmold.value).toBe(Infinity);
   });
 

@@ -1,4 +1,4 @@
-import { equilibriumSetFraction } from '../matter/chocolate';
+import { setsInTheEnd } from '../heat/setting';
 import { WORKING_RULES } from '../matter/working-rules';
 import { likelyDeviation } from '../quantity/deviations';
 import { PLACES, type Place } from '../record/choices';
@@ -134,7 +134,7 @@ function placeChill(input: ChillInput, index: number, place: Place, times: reado
     touch: likely(times.map((t) => t.touchSeconds)),
     unmold: likely(times.map((t) => t.unmoldSeconds)),
     latest: likely(times.map((t) => t.latestSeconds)),
-    equilibrium: equilibriumSetFraction(input.coats[index].kind, placeC(input.kitchen, place)),
+    equilibrium: setsInTheEnd(input.coats[index].kind, placeC(input.kitchen, place)),
   };
 }
 

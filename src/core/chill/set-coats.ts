@@ -1,10 +1,9 @@
 import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
 import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
 import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
-import { equilibriumSetFraction } from '../matter/chocolate';
 import type { Place } from '../record/choices';
-import { TOUCH_SET } from '../shell/film-state';
-import { airInsideH, airOutsideH, placeC } from '../shell/place-air';
+import { WORKING_RULES } from '../matter/working-rules';
+import { airAt, surroundingsIn, varied, type Surroundings } from '../shell/place-air';
 import type { ChillInput } from './chill-input';
 
 /** How far from nominal one run is. */
@@ -45,27 +44,16 @@ const COAT_CELLS = 3;
 const MOST_CELLS = 8;
 const CELL_M = 0.002;
 /** A shell is followed for so long; a thick fill for longer, by the square of its depth over this. */
-const LONGEST_S = 3 * 3600;
+const LONGEST_S = 6 * 3600;
 const DEEP_M = 0.015;
-const STEPS_AT_LEAST = 120;
+const STEPS_AT_LEAST = 240;
 /** A coat that found no room left still needs some body to be computed on. */
 const THINNEST_M = 2e-5;
 const SHORTEST_STEP_S = 1e-4;
 const LONGEST_REST_STEP_S = 30;
 const WANTED_CHANGE_K = 0.7;
-/** A rigid mold lets go of a shell whose face is as cold as this: it has shrunk away. Working rule. */
-const LETS_GO_C = 12;
-
-/** Set share that a place must allow for a coat to set there at all. Working rule. */
-export const WILL_NOT_SET_BELOW = 0.4;
-
-/** Shares of setting that are waited for; see the model document. */
-function touchShare(equilibrium: number): number {
-  return Math.min(TOUCH_SET, 0.66 * equilibrium);
-}
-function unmoldShare(equilibrium: number): number {
-  return Math.min(0.9, 0.92 * equilibrium);
-}
+/** Shrinking by cold is counted from here, °C. */
+const SHRINKS_FROM_C = 20;
 
 /**
  * Runs one coat's stay in a place: mold, coats before it and the new one, by the enthalpy slab.
@@ -88,16 +76,14 @@ export function stay(
 
 class StayRun {
   private readonly slab: HeatSlab;
-  private readonly roomAir: SlabAir;
-  private readonly air: SlabAir;
-  private readonly rests: readonly { readonly seconds: number; readonly air: SlabAir }[];
+  private readonly room: Surroundings;
+  private readonly place: Surroundings;
+  private readonly rests: readonly { readonly seconds: number; readonly place: Surroundings }[];
   private readonly longestS: number;
   private readonly firstCoat: number;
   private readonly newCoat: number;
-  private readonly touchAt: number;
-  private readonly unmoldAt: number;
-  /** It comes out only when it has shrunk away from its mold. */
-  private readonly shrinksFree: boolean;
+  /** It comes out only when it has shrunk so far from its mold. */
+  private readonly letsGoAt: number;
   private touch = Infinity;
   private unmold = Infinity;
   private latest = Infinity;
@@ -120,35 +106,23 @@ class StayRun {
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
     this.beforeC = new Float64Array(this.slab.size);
     this.beforeSet = new Float64Array(this.slab.size);
-    const inside = airInsideH(coat.inside, input.insertM);
-    const airIn = (where: Place): SlabAir => {
-      const c = placeC(input.kitchen, where) + variation.placeK;
-      return {
-        outsideC: c,
-        insideC: c,
-        outsideH: airOutsideH(input.kitchen, where) * variation.cooling,
-        insideH: inside * variation.cooling,
-      };
-    };
-    this.roomAir = airIn('room');
-    this.air = airIn(place);
-    this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, air: airIn(rest.place) }));
+    const held = { ...input, ...coat };
+    const around = (where: Place): Surroundings =>
+      varied(surroundingsIn(input.kitchen, where, held), variation.placeK, variation.cooling);
+    this.room = around('room');
+    this.place = around(place);
+    this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, place: around(rest.place) }));
     this.longestS =
       LONGEST_S * Math.max(1, layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0) / DEEP_M) ** 2;
     this.firstCoat = this.slab.layerStart[1];
     this.newCoat = this.slab.layerStart[index + 1];
-    const equilibrium = equilibriumSetFraction(coat.kind, this.air.insideC);
-    // Where hardly anything can set, a small share of it is no shell.
-    const sets = equilibrium >= WILL_NOT_SET_BELOW;
-    this.touchAt = sets ? touchShare(equilibrium) : Infinity;
-    this.unmoldAt = sets ? unmoldShare(equilibrium) : Infinity;
-    this.shrinksFree = MOLD_MATTER[input.material].rigid && !input.cutAway;
+    this.letsGoAt = input.cutAway ? 0 : MOLD_MATTER[input.material].letsGoAt;
   }
 
   run(stayUntil: 'touch' | 'unmold'): CoatStay {
     const coat = this.input.coats[this.index];
-    this.advance(coat.handlingSeconds, this.roomAir);
-    for (const { seconds, air } of this.rests) this.advance(seconds, air);
+    this.advance(coat.handlingSeconds, this.room);
+    for (const { seconds, place } of this.rests) this.advance(seconds, place);
     const wanted = coat.overruledSeconds;
     let time = 0;
     let dt = 1;
@@ -157,7 +131,7 @@ class StayRun {
       const rest = wanted !== undefined && time < wanted ? wanted - time : Infinity;
       const taken = Math.min(dt, rest);
       this.remember();
-      const change = this.slab.step(taken, this.air);
+      const change = this.slab.step(taken, this.airNow(this.place));
       if (!(change >= 0)) {
         dt = taken / 2;
         if (dt < SHORTEST_STEP_S) throw new Error('the chill does not converge');
@@ -186,14 +160,20 @@ class StayRun {
   }
 
   /** Lets it be for so long, unwatched. */
-  private advance(seconds: number, air: SlabAir): void {
+  private advance(seconds: number, place: Surroundings): void {
     let left = seconds;
     let dt = Math.min(LONGEST_REST_STEP_S, seconds);
     while (left > 1e-9) {
       const taken = Math.min(dt, left);
-      if (this.slab.step(taken, air) >= 0) left -= taken;
+      if (this.slab.step(taken, this.airNow(place)) >= 0) left -= taken;
       else if ((dt = taken / 2) < SHORTEST_STEP_S) throw new Error('the chill does not converge');
     }
+  }
+
+  /** Heat transfer at either face as warm as they are now. */
+  private airNow(place: Surroundings): SlabAir {
+    const { temperatureC, size } = this.slab;
+    return airAt(place, temperatureC[0], temperatureC[size - 1]);
   }
 
   private endsStay(stayUntil: 'touch' | 'unmold', wanted: number | undefined, time: number): boolean {
@@ -212,9 +192,9 @@ class StayRun {
     const rest = stepS - markS;
     if (markS < SHORTEST_STEP_S || rest < SHORTEST_STEP_S) return this.keep();
     this.slab.continueFrom(this.beforeC, this.beforeSet);
-    this.advance(markS, this.air);
+    this.advance(markS, this.place);
     this.keep();
-    this.advance(rest, this.air);
+    this.advance(rest, this.place);
   }
 
   private remember(): void {
@@ -223,17 +203,21 @@ class StayRun {
   }
 
   private measures() {
+    const all = this.slab.meanSetFraction(this.firstCoat, this.slab.size);
+    const cold = SHRINKS_FROM_C - this.slab.faceC(this.firstCoat);
     return {
+      shrunk: this.letsGoAt > 0 ? all + WORKING_RULES.shrinksPerK * cold : Infinity,
       coat: this.slab.meanSetFraction(this.newCoat, this.slab.size),
-      all: this.slab.meanSetFraction(this.firstCoat, this.slab.size),
-      faceC: this.slab.faceC(this.firstCoat),
+      all,
       surfaceC: this.surfaceC(),
     };
   }
 
   /** Of a shell its free side; two joined halves have none, and are as warm as where they lie in the mold. */
   private surfaceC(): number {
-    return this.air.insideH > 0 ? this.slab.innerFaceC(this.air) : this.slab.faceC(this.firstCoat);
+    return this.place.insideFactor > 0
+      ? this.slab.innerFaceC(this.airNow(this.place))
+      : this.slab.faceC(this.firstCoat);
   }
 
   private note(
@@ -244,14 +228,14 @@ class StayRun {
   ): void {
     const crossed = (a: number, b: number, at: number): number =>
       time + (b === a ? dt : dt * Math.min(1, Math.max(0, (at - a) / (b - a))));
-    if (this.touch === Infinity && now.coat >= this.touchAt) this.touch = crossed(before.coat, now.coat, this.touchAt);
-    const free = !this.shrinksFree || now.faceC <= LETS_GO_C;
-    if (this.unmold === Infinity && now.all >= this.unmoldAt && free) {
-      const set = before.all < this.unmoldAt ? crossed(before.all, now.all, this.unmoldAt) : time;
-      const shrunk = this.shrinksFree && before.faceC > LETS_GO_C ? crossed(before.faceC, now.faceC, LETS_GO_C) : time;
-      this.unmold = Math.max(set, shrunk, this.touch);
+    if (this.touch === Infinity && now.coat >= WORKING_RULES.touchSet)
+      this.touch = crossed(before.coat, now.coat, WORKING_RULES.touchSet);
+    if (this.unmold === Infinity && now.all >= WORKING_RULES.unmoldSet && now.shrunk >= this.letsGoAt) {
+      const set = before.all < WORKING_RULES.unmoldSet ? crossed(before.all, now.all, WORKING_RULES.unmoldSet) : time;
+      const free = before.shrunk < this.letsGoAt ? crossed(before.shrunk, now.shrunk, this.letsGoAt) : time;
+      this.unmold = Math.max(set, free, this.touch);
     }
-    const near = this.air.insideC + 1;
+    const near = this.place.airC + 1;
     if (this.unmold !== Infinity && this.latest === Infinity && now.surfaceC <= near) {
       this.latest = before.surfaceC > near ? crossed(before.surfaceC, now.surfaceC, near) : time + dt;
     }
@@ -268,7 +252,7 @@ function slabLayers(input: ChillInput, index: number, variation: ChillVariation)
     const thicknessM = variation.thickness === 0 ? value : variation.thickness < 0 ? low : high;
     const cells = Math.min(MOST_CELLS, Math.max(COAT_CELLS, Math.ceil(value / CELL_M)));
     layers.push({
-      ...chocolateLayer(coat.kind, coat.fatShare, true),
+      ...chocolateLayer(coat.kind, coat.fatShare),
       thicknessM: Math.max(THINNEST_M, thicknessM),
       cells,
       startC: coat.workingC + variation.workingK,

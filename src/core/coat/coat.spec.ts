@@ -6,7 +6,6 @@ import { METHODS, fillsLevel, tippedOut } from '../record/method';
 import { coatStation } from './coat';
 import type { CoatInput } from './coat-answers';
 import type { CoatChoice } from '../shell/coat-choice';
-import { dwellSkin } from '../shell/dwell-skin';
 import { filmVolume, spreadFilm } from '../shell/laid-film';
 import { breakChance, neededRimM } from './survival';
 
@@ -149,44 +148,6 @@ describe('hold thickness', () => {
     expect(holdThicknessM({ yieldPa: 12.3606, viscosityPas: 1 }, 1260, Math.PI / 2)).toBeCloseTo(0.001, 9);
     const at = (c: number): number => holdThicknessM(rheologyAt('medium', c), 1260, Math.PI / 2);
     expect(at(28)).toBeGreaterThan(at(32));
-  });
-});
-
-describe('dwell skin', () => {
-  const base = {
-    kind: 'dark',
-    fatShare: 0.4,
-    workingC: 31.5,
-    material: 'silicone',
-    wallM: 0.0025,
-    setThicknessM: 0,
-    wallC: 19.5,
-    airC: 19.5,
-  } as const;
-  const skin = (dwellSeconds: number): number => dwellSkin({ ...base, dwellSeconds }).thicknessM;
-
-  it('is some tenths of a millimetre after ten seconds, and nothing without a dwell', () => {
-    expect(skin(0)).toBe(0);
-    expect(skin(10) * 1e3).toBeGreaterThan(0.1);
-    expect(skin(10) * 1e3).toBeLessThan(0.6);
-  });
-
-  it('changes evenly with what has set below, from nothing to 4 mm in 200 steps', () => {
-    const over = Array.from({ length: 201 }, (_, k) =>
-      dwellSkin({ ...base, dwellSeconds: 10, setThicknessM: (k / 200) * 4e-3 }),
-    );
-    for (const key of ['thicknessM', 'wallC'] as const) {
-      const moves = over.slice(1).map((skin, k) => Math.abs(skin[key] - over[k][key]));
-      const span = Math.abs(over[200][key] - over[0][key]);
-      // No single step of the 200 takes more than a twentieth of the way.
-      expect(Math.max(...moves) / span).toBeLessThan(0.05);
-    }
-  });
-
-  it('thickens until the wall has warmed, then melts back', () => {
-    expect(skin(5)).toBeGreaterThan(skin(1));
-    expect(skin(20)).toBeGreaterThan(skin(5));
-    expect(skin(160)).toBeLessThan(skin(20));
   });
 });
 

@@ -1,16 +1,10 @@
-import {
-  CHOCOLATE_MATTER,
-  holdThicknessM,
-  rheologyAt,
-  stiffened,
-  type ChocolateKind,
-  type Rheology,
-} from '../matter/chocolate';
+import { CHOCOLATE_MATTER, holdThicknessM, stiffened, type ChocolateKind, type Rheology } from '../matter/chocolate';
+import { settingRheology } from '../flow/setting-rheology';
 import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import { isTurned, tippedOut } from '../record/method';
 import { drainLengths } from './drain-length';
-import { standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
+import { meltDepthM, standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
 import {
   filmHolding,
@@ -132,13 +126,16 @@ export class CoatLayer {
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {
-      const { flow, density } = poured(coat, NOMINAL);
-      const skinM = this.skin(coat, this.wallC(coats, index), this.belowM[index]).thicknessM;
+      const skin = this.skin(coat, this.wallC(coats, index), this.belowM[index]);
+      const { flow, density } = laid(coat, NOMINAL, skin);
       const film = dumpedFilm(this.wall, flow, density, coat.drainSeconds, coat.tappingSeconds, true, points);
       const more = this.correction(index, coats.length)?.nominalM;
       points.forEach(
         (point, k) =>
-          (totals[k] = Math.min(totals[k] + Math.max(0, film[k] + skinM + (more?.[point] ?? 0)), cavity.depthM)),
+          (totals[k] = Math.min(
+            totals[k] + Math.max(0, film[k] + skin.thicknessM + (more?.[point] ?? 0)),
+            cavity.depthM,
+          )),
       );
     });
     return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
@@ -170,12 +167,12 @@ export class CoatLayer {
     variation: Variation,
     below: Float64Array,
   ) {
-    const { flow, density } = poured(coat, variation);
-    const holdM = holdThicknessM(flow, density, Math.PI / 2);
     const wallC = this.wallC(coats, index);
     this.belowM[index] = mean(below);
     // The spread lies in how the chocolate flows; the skin is taken at its nominal temperature and base.
     const skin = this.skin(coat, wallC, this.belowM[index]);
+    const { flow, density } = laid(coat, variation, skin);
+    const holdM = holdThicknessM(flow, density, Math.PI / 2);
     if (this.place.press) {
       const film = pressedFilm(this.place.cavity, this.place.press);
       return { film, skin, holdM, placedM: mean(film) };
@@ -214,11 +211,12 @@ export class CoatLayer {
   private skin(coat: CoatChoice, wallC: number, setThicknessM: number): DwellSkin {
     const { kind, fatShare } = coat.chocolate;
     const { material, moldWallM: wallM, roomC } = this.place;
-    const air = coat.stands ?? { airC: roomC };
+    const air = coat.stands ?? { airC: roomC, draught: 1 };
     return dwellSkin({
       kind,
       fatShare,
       workingC: coat.workingC,
+      meltDepthM: meltDepthM(this.place.cavity),
       dwellSeconds: standsFull(this.place, coat) ? coat.dwellSeconds : 0,
       material,
       wallM,
@@ -239,23 +237,27 @@ function settling({ method, turnSeconds, wayUp }: CoatChoice, outward: boolean):
   return outward ? [WORKING_RULES.formerSettleSeconds, 'upsideDown'] : [WORKING_RULES.settleSeconds, wayUp];
 }
 
-/** The chocolate of a coat as it is poured. */
-function poured(coat: CoatChoice, variation: Variation): { readonly flow: Rheology; readonly density: number } {
+/** What has set further than this in a cavity that stood full is no melt any more: set fraction. */
+const MOST_MELT_SET = 0.5;
+
+/** The chocolate of a coat as it is laid on: as it is poured, or as it has become where the cavity stood full. */
+function laid(
+  coat: CoatChoice,
+  { stiffness, kelvin }: Variation,
+  { meltC, meltSet }: Pick<DwellSkin, 'meltC' | 'meltSet'>,
+): { readonly flow: Rheology; readonly density: number } {
   const { kind, fluidity } = coat.chocolate;
   return {
     flow: stiffened(
-      rheologyAt(fluidity, coat.workingC + variation.kelvin),
-      stiffnessAt(variation.stiffness, coat.chocolate),
+      settingRheology(fluidity, meltC + kelvin, Math.min(meltSet, MOST_MELT_SET)),
+      stiffnessAt(stiffness, coat.chocolate),
     ),
     density: CHOCOLATE_MATTER[kind].meltedDensity,
   };
 }
 
-/** Set fraction at which a coat is usually taken out for the next one. Working rule. */
-const AGAIN_SET_FRACTION = 0.7;
-
 /** Temperature of mold and coat when the next coat goes on, °C: just set enough, and never warmer than the room. */
 function againC(kind: ChocolateKind, roomC: number): number {
   const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
-  return Math.min(roomC, setFromC - AGAIN_SET_FRACTION * (setFromC - setToC));
+  return Math.min(roomC, setFromC - WORKING_RULES.touchSet * (setFromC - setToC));
 }

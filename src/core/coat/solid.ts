@@ -123,7 +123,7 @@ function depthsBelow({ profile }: Cavity, fromM: number, toM: number): Float64Ar
 }
 
 /** The slab a body up to a level stands for. */
-function solidBody(cavity: Cavity, curve: DepthCurve, levelM: number): SolidBody {
+export function solidBody(cavity: Cavity, curve: DepthCurve, levelM: number): SolidBody {
   const { profile, wallAreaM2, volumeM3 } = cavity;
   // A profile that is not the cavity itself is taken in proportion to it.
   const volume = (volumeM3 * curve.volumeAt(levelM)) / curve.capacityM3;

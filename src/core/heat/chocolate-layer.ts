@@ -8,22 +8,27 @@ import {
 } from '../matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import type { SlabLayer } from './heat-slab';
+import { slowSetting } from './setting';
 
-/** Thermal properties of a chocolate as a slab layer, without thickness or start. */
+/**
+ * Thermal properties of a chocolate as a slab layer, without thickness or start.
+ * @param densityFactor over the melted chocolate's; set chocolate's where it is left out
+ */
 export function chocolateLayer(
   kind: ChocolateKind,
   fatShare: number,
-  lagged: boolean,
+  densityFactor = SET_DENSITY_FACTOR,
 ): Omit<SlabLayer, 'thicknessM' | 'cells' | 'startC'> {
   const matter = CHOCOLATE_MATTER[kind];
-  const density = matter.meltedDensity * (lagged ? SET_DENSITY_FACTOR : 1);
+  const density = matter.meltedDensity * densityFactor;
   return {
     conductivity: CHOCOLATE_CONDUCTIVITY,
     volumetricHeat: density * CHOCOLATE_SPECIFIC_HEAT,
     latentHeat: density * latentHeat(fatShare),
     setFromC: matter.setFromC,
     setToC: matter.setToC,
-    lagS: lagged ? matter.settingLagS : 0,
+    lagS: matter.settingLagS,
+    slow: slowSetting(kind),
   };
 }
 

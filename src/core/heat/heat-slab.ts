@@ -1,4 +1,4 @@
-import { setFractionAt } from './setting';
+import { setFractionAt, slowGain, type SlowSetting } from './setting';
 
 /** One material layer of a slab, from the outside inward. SI; temperatures °C. */
 export interface SlabLayer {
@@ -11,8 +11,10 @@ export interface SlabLayer {
   readonly latentHeat: number;
   readonly setFromC: number;
   readonly setToC: number;
-  /** Relaxation time of setting, s. 0: always in equilibrium, and reversible. */
+  /** How far the growth of the seed lags the temperature, s; 0: not at all. */
   readonly lagS: number;
+  /** What sets slowly beyond that; left out where nothing does. */
+  readonly slow?: SlowSetting;
   readonly startC: number;
 }
 
@@ -39,8 +41,8 @@ const NEWTON_MOST = 25;
  * which the other way round it is not. Layers run from the outside of the mold inward.
  *
  * Energy is conserved to rounding: what the faces let out is what the cells lose. Setting is linear over its
- * interval and may lag by a relaxation time; with a lag, set chocolate does not melt again below its
- * (higher) melting range, so setting only ever advances. Curvature enters as the area of each face.
+ * interval and may lag by a relaxation time; what is stable beyond that follows slowly, after each step, and warms its cell by what it gives
+ * off. Set chocolate does not melt again below its (higher) melting range, so setting only ever advances. Curvature enters as the area of each face.
  */
 export class HeatSlab {
   readonly size: number;
@@ -54,6 +56,7 @@ export class HeatSlab {
   /** Heat that has left through both faces since the start, J per m² of wall. */
   heatOut = 0;
 
+  private readonly slow: readonly (SlowSetting | undefined)[];
   private readonly heat: Float64Array;
   private readonly latent: Float64Array;
   private readonly from: Float64Array;
@@ -96,6 +99,7 @@ export class HeatSlab {
     this.lowerHeat = array();
     this.conductance = new Float64Array(this.size + 1);
     this.faceArea = new Float64Array(this.size + 1);
+    this.slow = layers.map(({ slow }) => slow);
     this.layerStart = this.lay(layers, curvature, wallLayers);
   }
 
@@ -118,8 +122,6 @@ export class HeatSlab {
         this.lag[i] = layer.lagS;
         this.halfResistance[i] = dx / (2 * layer.conductivity);
         this.temperatureC[i] = layer.startC;
-        if (layer.latentHeat > 0 && layer.lagS === 0)
-          this.setFraction[i] = setFractionAt(layer.startC, layer.setFromC, this.span[i]);
         depth += dx;
         this.faceArea[i + 1] = area(depth);
       }
@@ -161,9 +163,27 @@ export class HeatSlab {
       if (this.latent[i] > 0) this.setFraction[i] = this.advanced(i, next[i]);
       temperatureC[i] = next[i];
     }
+    largest += this.setSlowly(dt);
     this.heatOut +=
       dt * (this.conductance[0] * (next[0] - air.outsideC) + this.conductance[size] * (next[size - 1] - air.insideC));
     return largest;
+  }
+
+  /** What sets slowly within the step; gives the most that it has warmed a cell by, K. */
+  private setSlowly(dt: number): number {
+    const { slow, layerStart, temperatureC, setFraction } = this;
+    let most = 0;
+    for (const [layer, law] of slow.entries()) {
+      if (!law) continue;
+      for (let i = layerStart[layer]; i < layerStart[layer + 1]; i++) {
+        const more = slowGain(law, temperatureC[i], setFraction[i], dt);
+        const warmed = (more * this.latent[i]) / this.heat[i];
+        setFraction[i] += more;
+        temperatureC[i] += warmed;
+        most = Math.max(most, warmed);
+      }
+    }
+    return most;
   }
 
   private setFaces(air: SlabAir): void {
@@ -181,12 +201,12 @@ export class HeatSlab {
     const { size, latent, heat, from, span, lag, setFraction, temperatureC } = this;
     for (let i = 0; i < size; i++) {
       if (latent[i] === 0) continue;
-      const reach = lag[i] === 0 ? 1 : dt / (dt + lag[i]);
-      const lowest = lag[i] === 0 ? 0 : setFraction[i];
+      const reach = dt / (dt + lag[i]);
+      const lowest = setFraction[i];
       const complete = from[i] - span[i];
       this.share[i] = reach;
       this.upperC[i] = from[i] - span[i] * lowest;
-      this.upperHeat[i] = heat[i] * (this.upperC[i] - temperatureC[i]) - latent[i] * reach * (lowest - setFraction[i]);
+      this.upperHeat[i] = heat[i] * (this.upperC[i] - temperatureC[i]);
       this.lowerHeat[i] = heat[i] * (complete - temperatureC[i]) - latent[i] * reach * (1 - setFraction[i]);
     }
   }
@@ -215,7 +235,7 @@ export class HeatSlab {
   private advanced(i: number, t: number): number {
     const before = this.setFraction[i];
     const wanted = setFractionAt(t, this.from[i], this.span[i]) - before;
-    return this.lag[i] === 0 || wanted > 0 ? before + this.share[i] * wanted : before;
+    return wanted > 0 ? before + this.share[i] * wanted : before;
   }
 
   /** One Newton correction of the heat gained by each cell, by a tridiagonal solve; gives its size in kelvin. */

@@ -1,8 +1,81 @@
+import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
+
 /**
- * Equilibrium set fraction, 0 to 1, linear from `fromC` down over `spanK`.
+ * Set fraction that the growth of the seed makes for, 0 to 1, linear from `fromC` down over `spanK`.
  * Linear in temperature is linear in enthalpy, since specific and latent heat are constant over the interval.
  */
 export function setFractionAt(temperatureC: number, fromC: number, spanK: number): number {
   const share = (fromC - temperatureC) / spanK;
   return share <= 0 ? 0 : share >= 1 ? 1 : share;
 }
+
+/**
+ * What sets beyond the growth of the seed, slowly, toward a stable share that falls as it gets warmer. Crystals grow in proportion to how
+ * far they are below where they melt.
+ */
+export interface SlowSetting {
+  /** Part of what is left that sets in a second, for each kelvin below `fromC`. */
+  readonly perSecondK: number;
+  readonly fromC: number;
+  /** Stable share of the fat, 0 to 1, from 0 °C in steps of `1 / STEPS_PER_K`. */
+  readonly stable: Float64Array;
+}
+
+const WARMEST_C = 40;
+const STEPS_PER_K = 4;
+
+/** Stable share at a temperature, straight between the entries of its table. */
+export function stableAt(stable: Float64Array, temperatureC: number): number {
+  const at = temperatureC * STEPS_PER_K;
+  if (at <= 0) return stable[0];
+  const k = Math.floor(at);
+  if (k >= stable.length - 1) return stable[stable.length - 1];
+  return stable[k] + (at - k) * (stable[k + 1] - stable[k]);
+}
+
+/** How a chocolate goes on setting after its seed has grown. */
+export function slowSetting(kind: ChocolateKind): SlowSetting {
+  return SLOW[kind];
+}
+
+/** Share of the fat, 0 to 1, that sets at a temperature in the end: what its seed makes at once, or what is stable, if that is more. */
+export function setsInTheEnd(kind: ChocolateKind, temperatureC: number): number {
+  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+  return Math.max(setFractionAt(temperatureC, setFromC, setFromC - setToC), stableAt(SLOW[kind].stable, temperatureC));
+}
+
+/** What is added to a set fraction within `seconds` by slow setting alone, at one temperature; never less than nothing, since what has set stays. */
+export function slowGain(
+  { perSecondK, fromC, stable }: SlowSetting,
+  temperatureC: number,
+  set: number,
+  seconds: number,
+): number {
+  const left = stableAt(stable, temperatureC) - set;
+  return left > 0 && temperatureC < fromC ? left * -Math.expm1(-seconds * perSecondK * (fromC - temperatureC)) : 0;
+}
+
+function tableOf(points: readonly (readonly [number, number])[]): Float64Array {
+  return Float64Array.from({ length: WARMEST_C * STEPS_PER_K + 1 }, (_, i) => {
+    const c = i / STEPS_PER_K;
+    const next = points.findIndex(([at]) => at > c);
+    if (next === 0) return points[0][1];
+    if (next < 0) return points[points.length - 1][1];
+    const [[fromC, from], [toC, to]] = [points[next - 1], points[next]];
+    return from + ((to - from) * (c - fromC)) / (toC - fromC);
+  });
+}
+
+/** The room in which a kind's slow setting is told, °C. */
+const TOLD_AT_C = 20;
+
+function slowOf(kind: ChocolateKind): SlowSetting {
+  const { setFromC: fromC, slowSettingS, stableFat } = CHOCOLATE_MATTER[kind];
+  return { perSecondK: 1 / (slowSettingS * (fromC - TOLD_AT_C)), fromC, stable: tableOf(stableFat) };
+}
+const SLOW: Readonly<Record<ChocolateKind, SlowSetting>> = {
+  dark: slowOf('dark'),
+  milk: slowOf('milk'),
+  white: slowOf('white'),
+  compound: slowOf('compound'),
+};

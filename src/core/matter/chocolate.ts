@@ -12,13 +12,19 @@ export interface ChocolateMatter {
   readonly meltedDensity: number;
   /** Typical fat share of the whole, 0 to 1. From memory. */
   readonly fatShare: number;
-  /** Cooling: setting starts below `setFromC` and is complete at `setToC`, °C. From memory. */
+  /**
+   * In temper the seed grows at once, by equal shares of the fat for each kelvin from `setFromC`, a little below where stable crystals
+   * melt, down to `setToC`, °C. Calibrated on practice.
+   */
   readonly setFromC: number;
   readonly setToC: number;
+  /** Temperature, °C, and share of the fat whose stable crystals are solid there, rising with temperature. From memory of published curves. */
+  readonly stableFat: readonly (readonly [celsius: number, share: number])[];
   /** What has set begins to soften from here on, °C: the foot of the melting range. From memory. */
   readonly softensFromC: number;
-  /** Relaxation time of crystallisation, s: how far setting lags the cooling. Calibrated on practice. */
+  /** How far the growth of the seed lags the cooling, s, and how slowly the rest follows at 20 °C up to what is stable, s. Calibrated on practice. */
   readonly settingLagS: number;
+  readonly slowSettingS: number;
   /** Melted to, and seeded down to (compound needs no seed), °C. Common practice, no source; the packet wins. */
   readonly meltToC: number;
   readonly seedToC: number;
@@ -28,14 +34,38 @@ export interface ChocolateMatter {
   readonly ceilingC: number;
 }
 
+/** Cocoa butter in its stable form. */
+const COCOA_BUTTER: ChocolateMatter['stableFat'] = [
+  [10, 1],
+  [15, 0.98],
+  [20, 0.93],
+  [25, 0.82],
+  [27, 0.75],
+  [30, 0.5],
+  [32, 0.2],
+  [33.5, 0],
+];
+/** Milk fat softens it: all of it a little lower. */
+const COCOA_BUTTER_WITH_MILK = COCOA_BUTTER.map(([c, share]) => [c - 1.2, share] as const);
+/** Fat of coatings, which melts by its own curve. */
+const COATING_FAT: ChocolateMatter['stableFat'] = [
+  [12, 1],
+  [20, 0.95],
+  [25, 0.8],
+  [30, 0.4],
+  [34, 0],
+];
+
 export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> = {
   dark: {
     meltedDensity: 1260,
     fatShare: 0.4,
-    setFromC: 28,
-    setToC: 17,
+    setFromC: 32,
+    setToC: 12,
+    stableFat: COCOA_BUTTER,
     softensFromC: 30,
-    settingLagS: 35,
+    settingLagS: 20,
+    slowSettingS: 650,
     meltToC: 45,
     seedToC: 32,
     workFromC: 31,
@@ -45,10 +75,12 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
   milk: {
     meltedDensity: 1240,
     fatShare: 0.36,
-    setFromC: 27,
-    setToC: 16,
+    setFromC: 30.8,
+    setToC: 10.8,
+    stableFat: COCOA_BUTTER_WITH_MILK,
     softensFromC: 29,
-    settingLagS: 35,
+    settingLagS: 20,
+    slowSettingS: 650,
     meltToC: 45,
     seedToC: 32,
     workFromC: 29,
@@ -58,10 +90,12 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
   white: {
     meltedDensity: 1220,
     fatShare: 0.38,
-    setFromC: 27,
-    setToC: 16,
+    setFromC: 30.8,
+    setToC: 10.8,
+    stableFat: COCOA_BUTTER_WITH_MILK,
     softensFromC: 28.5,
-    settingLagS: 35,
+    settingLagS: 20,
+    slowSettingS: 650,
     meltToC: 45,
     seedToC: 32,
     workFromC: 28,
@@ -72,9 +106,11 @@ export const CHOCOLATE_MATTER: Readonly<Record<ChocolateKind, ChocolateMatter>> 
     meltedDensity: 1250,
     fatShare: 0.32,
     setFromC: 32,
-    setToC: 20,
+    setToC: 12,
+    stableFat: COATING_FAT,
     softensFromC: 31,
-    settingLagS: 45,
+    settingLagS: 24,
+    slowSettingS: 440,
     meltToC: 38,
     seedToC: 34,
     workFromC: 34,
@@ -152,15 +188,6 @@ export function viscosityPerKelvin(temperatureC: number): number {
 /** The same chocolate made `factor` times stiffer in both Casson values. */
 export function stiffened(flow: Rheology, factor: number): Rheology {
   return { yieldPa: flow.yieldPa * factor, viscosityPas: flow.viscosityPas * factor };
-}
-
-/**
- * Share of the fat that can be set in equilibrium at a temperature, 0 to 1, linear over the setting interval.
- * Model of the setting interval: working rule.
- */
-export function equilibriumSetFraction(kind: ChocolateKind, temperatureC: number): number {
-  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
-  return Math.min(1, Math.max(0, (setFromC - temperatureC) / (setFromC - setToC)));
 }
 
 /** Latent heat of setting, J/kg of chocolate, from its fat share (0 to 1). */

@@ -10,7 +10,15 @@ export const WORKING_RULES = {
   /** Factor on the yield stress while the mold is tapped. Working rule. */
   tappingYieldFactor: 0.3,
   /** Set fraction at the wall from which a layer stays when the mold is tipped out. Working rule. */
-  skinSetFraction: 0.05,
+  skinSetFraction: 0.12,
+  /** Set fraction from which chocolate is set to the touch, and firm enough to be unmolded. Calibrated on practice. */
+  touchSet: 0.61,
+  unmoldSet: 0.76,
+  /**
+   * A rigid mold lets go of what has shrunk away from it, by setting and by cooling: set fraction, and so much more a kelvin below 20 °C. Set chocolate
+   * is some 3 % denser, and shrinks by some 0.03 % of its volume a kelvin more than its mold.
+   */
+  shrinksPerK: 0.01,
   /** For the closed form: seconds a spooned coat can still run before it holds. Working rule. */
   settleSeconds: 10,
   /** Likewise on the outside of a former, which hangs and is warm for longer. Read off the simulation. */
@@ -31,10 +39,11 @@ export const WORKING_RULES = {
   drainSpread: 1.2,
   /** Likely factor either way on a dose given by spoon. Working rule. */
   doseSpread: 1.15,
-  /** Heat transfer to still air, radiation included, W/(m² K). From memory, handbook range 5 to 12; calibrated on practice. */
-  airOutside: { fridge: 12, room: 9, freezer: 10.5 },
-  airInOpenBowl: 7,
-  airInUpturnedDome: 5,
+  /** How much less heat the air inside a shell takes than still air around it: standing open, closed above, or none between two joined halves. Working rule. */
+  insideFactor: { open: 0.7, dome: 0.5, joined: 0 },
+  /** Heat transfer from the flat floor of a mold that bends to what it stands on, W/(m² K): a thin gap of air over what is as cold as its place. Calibrated on practice. */
+  contactH: 35,
+  /** Heat transfer to still air, radiation included, where it is nearly as warm, W/(m² K). From memory, handbook range 5 to 12. */
   airFlatSurface: 9,
   /** Heat capacity of the tray that a mold which bends stands on, and of its flange, J/(m² K): a share of 0.8 mm steel. Calibrated. */
   trayHeatCapacity: 500,

@@ -1,5 +1,6 @@
 import { yieldGain } from '../flow/setting-rheology';
-import { equilibriumSetFraction, yieldPerKelvin, type ChocolateKind } from '../matter/chocolate';
+import { setsInTheEnd } from '../heat/setting';
+import { yieldPerKelvin, type ChocolateKind } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
 import type { Meltable } from './heat-held';
@@ -20,7 +21,7 @@ export interface Worked {
 }
 
 /** Share of the fat that sets for each kelvin that tempered chocolate cools below where its seed just stays. Working rule, 0.02 to 0.05. */
-const TEMPER_SET_PER_K = 0.04;
+const TEMPER_SET_PER_K = 0.05;
 /** It is looked for no further down than this, K. */
 const FURTHEST_K = 15;
 const CLOSE_ENOUGH = 1e-9;
@@ -30,7 +31,7 @@ const LEAST_WORKABLE_S = 5;
 /** Share of the fat of a bowl that is set at a temperature: in temper the seed grows at once, else nothing sets above the setting interval. */
 export function setInBowl({ kind, temperC }: Worked, celsius: number): number {
   return temperC === undefined
-    ? equilibriumSetFraction(kind, celsius)
+    ? setsInTheEnd(kind, celsius)
     : Math.min(1, Math.max(0, TEMPER_SET_PER_K * (temperC - celsius)));
 }
 

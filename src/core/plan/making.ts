@@ -12,7 +12,7 @@ import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, coatChocolate, coatWorkingC, moldOf } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf, type Rest } from '../record/sets';
 import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
-import { airOutsideH, placeC, type PlaceKitchen } from '../shell/place-air';
+import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
 import { coatModels } from './methods';
 
@@ -98,7 +98,7 @@ function coatChoice(casting: Casting, coat: Coat): CoatChoice {
     wayUp,
     where,
     ...(isChilled(method)
-      ? { stands: { airC: placeC(casting.kitchen, standsIn), airH: airOutsideH(casting.kitchen, standsIn) } }
+      ? { stands: { airC: placeC(casting.kitchen, standsIn), draught: draughtIn(casting.kitchen, standsIn) } }
       : {}),
   };
 }
@@ -157,6 +157,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
     wallM: moldWallM,
     meanCurvature,
     gaussCurvature,
+    floorShare: cavity.floorShare,
     ...(press ? { insertM: moldWallM } : {}),
     // A closed vessel is cut away, a former taken out.
     cutAway: cavity.outward || coat.coats.some(({ choice }) => isTurned(choice.method)),

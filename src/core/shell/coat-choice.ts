@@ -29,8 +29,8 @@ export interface CoatChoice {
   readonly workingC: number;
   readonly doseM3: number;
   readonly dwellSeconds: number;
-  /** The air it stands full in before it is tipped out: °C and W/(m² K); left out: the room. */
-  readonly stands?: { readonly airC: number; readonly airH: number } | undefined;
+  /** The air it stands full in before it is tipped out: °C, and how much more heat it takes than still air; left out: the room. */
+  readonly stands?: { readonly airC: number; readonly draught: number } | undefined;
   readonly drainSeconds: number;
   readonly tappingSeconds: number;
   /** Between two turns of a closed vessel, s. */
@@ -59,6 +59,11 @@ export function standsFull(
   { method }: Pick<CoatChoice, 'method'>,
 ): boolean {
   return tippedOut(method) && !press && !cavity.outward;
+}
+
+/** Melt that stands before each part of the wall while the cavity is full, m: its volume over the area that cools it. */
+export function meltDepthM({ volumeM3, wallAreaM2 }: Pick<Cavity, 'volumeM3' | 'wallAreaM2'>): number {
+  return volumeM3 / wallAreaM2;
 }
 
 /** The gap an insert is pressed to: its width, m, or the volume it holds up to the line, m³. */

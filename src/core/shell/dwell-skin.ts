@@ -1,4 +1,5 @@
 import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
+import { StillAir } from '../heat/still-air';
 import { HeatSlab, type SlabLayer } from '../heat/heat-slab';
 import type { ChocolateKind } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
@@ -9,11 +10,13 @@ export interface DwellInput {
   readonly kind: ChocolateKind;
   readonly fatShare: number;
   readonly workingC: number;
+  /** Melt that stands before the wall, m: its volume over the area that cools it. */
+  readonly meltDepthM: number;
   readonly dwellSeconds: number;
   readonly material: MoldMaterial;
   readonly wallM: number;
-  /** Heat transfer from the mold to the air it stands in, W/(m² K); still air where it is left out. */
-  readonly airH?: number;
+  /** How much more heat the air takes than still air. */
+  readonly draught: number;
   /** Chocolate already set on the wall, m. */
   readonly setThicknessM: number;
   /** Temperature of mold and set chocolate when the next coat is poured, and of the air, °C. */
@@ -22,144 +25,162 @@ export interface DwellInput {
 }
 
 export interface DwellSkin {
-  /** Layer at the wall that stays when the mold is tipped out, m. */
+  /** Layer at the wall that stays when the mold is tipped out, m, with its mean temperature, °C, and set fraction. */
   readonly thicknessM: number;
+  readonly skinC: number;
+  readonly skinSet: number;
   /** Mean temperature of the mold's wall when it is tipped out, °C. */
   readonly wallC: number;
-  /** Mean temperature of what is tipped out, °C. */
+  /** What is tipped out: mean temperature, °C, and set fraction. */
   readonly meltC: number;
+  readonly meltSet: number;
 }
 
-const MELT_DEPTH_M = 0.012;
 const MELT_CELLS = [6, 5, 3] as const;
 const MELT_SHARES = [0.15, 0.25, 0.6] as const;
-const STEPS = 48;
-/** One conduction is run for as long as people let it stand, or for as long as they chill it. */
-const STANDS_S = 300;
+const STEPS = 72;
+/** One conduction is run for as long as anybody lets it stand, in the room or in the cold, s. */
 const LONGEST_S = 1200;
-/** Steps grow with time by this power, since the first moments are the steepest: from a fiftieth of a second to some seconds. */
+/** Steps grow with time by this power, since the first moments are the steepest: from a fiftieth of a second to some ten. */
 const STEP_POWER = 2.5;
 /** A skin is conducted over what has set below in steps of this, m, and is told from both sides in between. */
 const SET_STEP_M = 0.0001;
 const MOST_KEPT = 256;
 
 /**
- * The skin that sets against the cooler wall while the cavity stands full, by the enthalpy slab with the real, finite wall.
+ * The skin that sets against the cooler wall while the cavity stands full, by the enthalpy slab with the real, finite wall and as much
+ * melt as there is for each part of the wall.
  *
- * Setting is in equilibrium here (seconds, at a strongly cooled wall); what has reached the set fraction
- * of the working rules stays. Grows like the square root of time until the wall has warmed, then melts back.
+ * What has reached the set fraction of the working rules stays, and does not melt back below the melting range: it grows with time, ever
+ * more slowly.
  * @param input up to twenty minutes of dwell
  */
 export function dwellSkin(input: DwellInput): DwellSkin {
-  if (input.dwellSeconds <= 0) return { thicknessM: 0, wallC: input.wallC, meltC: input.workingC };
+  if (input.dwellSeconds <= 0) return { ...unmoved(input) };
   const steps = Math.max(0, input.setThicknessM / SET_STEP_M);
   const over = Math.floor(steps);
   const share = steps - over;
   const thinner = skinOver(input, over * SET_STEP_M);
   if (share === 0) return thinner;
   const thicker = skinOver(input, (over + 1) * SET_STEP_M);
-  const between = (key: keyof DwellSkin): number => thinner[key] + share * (thicker[key] - thinner[key]);
-  return { thicknessM: between('thicknessM'), wallC: between('wallC'), meltC: between('meltC') };
+  return mapSkin((key) => thinner[key] + share * (thicker[key] - thinner[key]));
+}
+
+const SKIN_KEYS = ['thicknessM', 'skinC', 'skinSet', 'wallC', 'meltC', 'meltSet'] as const;
+
+function mapSkin<T>(of: (key: keyof DwellSkin) => T): Record<keyof DwellSkin, T> {
+  return Object.fromEntries(SKIN_KEYS.map((key) => [key, of(key)])) as Record<keyof DwellSkin, T>;
+}
+
+/** Nothing has stood yet. */
+function unmoved({ workingC, wallC }: Pick<DwellInput, 'workingC' | 'wallC'>): DwellSkin {
+  return { thicknessM: 0, skinC: workingC, skinSet: 0, wallC, meltC: workingC, meltSet: 0 };
 }
 
 /** The same over so much that has set, m. */
 function skinOver(input: DwellInput, setThicknessM: number): DwellSkin {
-  const longest = input.dwellSeconds <= STANDS_S ? STANDS_S : LONGEST_S;
-  const { thicknessM, wallC, meltC } = curveOf(input, setThicknessM, longest);
+  const curve = curveOf(input, setThicknessM);
   // Straight in the root of time, in which a skin grows evenly.
-  const at = STEPS * (Math.min(input.dwellSeconds, longest) / longest) ** (1 / STEP_POWER);
+  const at = STEPS * (Math.min(input.dwellSeconds, LONGEST_S) / LONGEST_S) ** (1 / STEP_POWER);
   const k = Math.min(STEPS - 1, Math.floor(at));
   const root = (step: number): number => (step / STEPS) ** (STEP_POWER / 2);
   const share = (root(at) - root(k)) / (root(k + 1) - root(k));
-  const between = (values: Float64Array): number => values[k] + share * (values[k + 1] - values[k]);
-  return { thicknessM: between(thicknessM), wallC: between(wallC), meltC: between(meltC) };
+  return mapSkin((key) => curve[key][k] + share * (curve[key][k + 1] - curve[key][k]));
 }
 
-/** Skin and wall after each step. */
-interface SkinCurve {
-  readonly thicknessM: Float64Array;
-  readonly wallC: Float64Array;
-  readonly meltC: Float64Array;
-}
+/** Skin, wall and melt after each step. */
+type SkinCurve = Readonly<Record<keyof DwellSkin, Float64Array>>;
 
 const kept = new Map<string, SkinCurve>();
 
 /** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
-function curveOf(input: DwellInput, setThicknessM: number, longest: number): SkinCurve {
-  const { kind, fatShare, workingC, material, wallM, wallC, airC, airH = WORKING_RULES.airFlatSurface } = input;
-  const key = `${kind} ${fatShare} ${workingC} ${material} ${wallM} ${setThicknessM} ${wallC} ${airC} ${airH} ${longest}`;
+function curveOf(input: DwellInput, setThicknessM: number): SkinCurve {
+  const { kind, fatShare, workingC, meltDepthM, material, wallM, wallC, airC, draught } = input;
+  const key = `${kind} ${fatShare} ${workingC} ${meltDepthM} ${material} ${wallM} ${setThicknessM} ${wallC} ${airC} ${draught}`;
   let curve = kept.get(key);
   if (!curve) {
     if (kept.size >= MOST_KEPT) kept.clear();
-    curve = skinCurve({ kind, fatShare, workingC, material, wallM, setThicknessM, wallC, airC, airH }, longest);
+    curve = skinCurve({ ...input, setThicknessM });
     kept.set(key, curve);
   }
   return curve;
 }
 
-function skinCurve(input: Required<Omit<DwellInput, 'dwellSeconds'>>, longest: number): SkinCurve {
+function skinCurve(input: DwellInput): SkinCurve {
   const layers = dwellLayers(input);
   const slab = new HeatSlab(layers);
-  const air = { outsideC: input.airC, outsideH: input.airH, insideC: input.airC, insideH: 0 };
+  const still = StillAir.of(input.airC);
   const wallCells = slab.layerStart[1];
   const firstMelt = slab.layerStart[layers.length - MELT_CELLS.length];
-  const curve = {
-    thicknessM: new Float64Array(STEPS + 1),
-    wallC: new Float64Array(STEPS + 1).fill(input.wallC),
-    meltC: new Float64Array(STEPS + 1).fill(input.workingC),
-  };
+  const start = unmoved(input);
+  const curve = mapSkin((key) => new Float64Array(STEPS + 1).fill(start[key]));
   for (let k = 1; k <= STEPS; k++) {
-    slab.step(longest * ((k / STEPS) ** STEP_POWER - ((k - 1) / STEPS) ** STEP_POWER), air);
-    curve.thicknessM[k] = depthBelow(slab, firstMelt, input);
+    slab.step(LONGEST_S * ((k / STEPS) ** STEP_POWER - ((k - 1) / STEPS) ** STEP_POWER), {
+      outsideC: input.airC,
+      insideC: input.airC,
+      outsideH: input.draught * still.at(slab.temperatureC[0]),
+      insideH: 0,
+    });
+    const thicknessM = Math.max(curve.thicknessM[k - 1], depthThatStays(slab, firstMelt));
+    const skin = meansBetween(slab, firstMelt, 0, thicknessM);
+    const melt = meansBetween(slab, firstMelt, thicknessM, Infinity);
+    const before = (key: keyof DwellSkin): number => curve[key][k - 1];
+    curve.thicknessM[k] = thicknessM;
+    curve.skinC[k] = skin?.celsius ?? slab.temperatureC[firstMelt];
+    curve.skinSet[k] = skin?.set ?? slab.setFraction[firstMelt];
+    curve.meltC[k] = melt?.celsius ?? before('meltC');
+    curve.meltSet[k] = melt?.set ?? before('meltSet');
     let wallC = 0;
     for (let i = 0; i < wallCells; i++) wallC += slab.temperatureC[i] / wallCells;
     curve.wallC[k] = wallC;
-    curve.meltC[k] = meltBeyond(slab, firstMelt, curve.thicknessM[k]) ?? curve.meltC[k - 1];
   }
   return curve;
 }
 
 function dwellLayers(input: Omit<DwellInput, 'dwellSeconds'>): SlabLayer[] {
-  const melt = chocolateLayer(input.kind, input.fatShare, false);
+  const melt = chocolateLayer(input.kind, input.fatShare, 1);
   const layers: SlabLayer[] = [moldLayer(input.material, input.wallM, input.wallC, 4)];
   if (input.setThicknessM > 0) {
     layers.push({ ...melt, latentHeat: 0, thicknessM: input.setThicknessM, cells: 3, startC: input.wallC });
   }
   for (const [i, cells] of MELT_CELLS.entries()) {
-    layers.push({ ...melt, thicknessM: MELT_DEPTH_M * MELT_SHARES[i], cells, startC: input.workingC });
+    layers.push({ ...melt, thicknessM: input.meltDepthM * MELT_SHARES[i], cells, startC: input.workingC });
   }
   return layers;
 }
 
-/** Mean temperature of the chocolate beyond its skin, °C; undefined where it is all skin. */
-function meltBeyond(slab: HeatSlab, first: number, skinM: number): number | undefined {
+/** Mean temperature, °C, and set fraction of the chocolate between two depths from the wall, m; undefined where there is none. */
+function meansBetween(slab: HeatSlab, first: number, fromM: number, toM: number) {
   let depth = 0;
-  let sum = 0;
+  let celsius = 0;
+  let set = 0;
   let width = 0;
   for (let i = first; i < slab.size; i++) {
+    const within = Math.max(0, Math.min(depth + slab.width[i], toM) - Math.max(depth, fromM));
+    celsius += within * slab.temperatureC[i];
+    set += within * slab.setFraction[i];
+    width += within;
     depth += slab.width[i];
-    const beyond = Math.min(slab.width[i], Math.max(0, depth - skinM));
-    sum += beyond * slab.temperatureC[i];
-    width += beyond;
   }
-  return width > 0 ? sum / width : undefined;
+  return width > 0 ? { celsius: celsius / width, set: set / width } : undefined;
 }
 
-/** Depth from the wall to where the chocolate is still warmer than the skin's temperature, m. */
-function depthBelow(slab: HeatSlab, first: number, input: Pick<DwellInput, 'kind' | 'fatShare'>): number {
-  const { setFromC, setToC } = chocolateLayer(input.kind, input.fatShare, false);
-  const skinC = setFromC - WORKING_RULES.skinSetFraction * (setFromC - setToC);
-  let depth = 0;
-  let before = slab.faceC(first);
-  if (before >= skinC) return 0;
+/** Depth from the wall to where too little has set to stay, m: straight between the middles of the cells, and before the first of them up to the wall. */
+function depthThatStays(slab: HeatSlab, first: number): number {
+  const stays = WORKING_RULES.skinSetFraction;
+  const { setFraction, width } = slab;
   let reached = 0;
+  let depth = 0;
+  // What has set at the wall itself, by the same slope as between the first two cells.
+  const slope = (setFraction[first] - setFraction[first + 1]) / ((width[first] + width[first + 1]) / 2);
+  let before = setFraction[first] + Math.max(0, slope) * (width[first] / 2);
+  if (before <= stays) return 0;
   for (let i = first; i < slab.size; i++) {
-    const centre = depth + slab.width[i] / 2;
-    const t = slab.temperatureC[i];
-    if (t >= skinC) return reached + ((centre - reached) * (skinC - before)) / (t - before);
-    before = t;
+    const centre = depth + width[i] / 2;
+    if (setFraction[i] <= stays) return reached + ((centre - reached) * (before - stays)) / (before - setFraction[i]);
+    before = setFraction[i];
     reached = centre;
-    depth += slab.width[i];
+    depth += width[i];
   }
   return depth;
 }

@@ -5,10 +5,8 @@ import { WORKING_RULES } from '../matter/working-rules';
 export const FILM_STATES = ['runs', 'thickens', 'holds', 'set'] as const;
 export type FilmState = (typeof FILM_STATES)[number];
 
-/** Set fraction from which chocolate is set to the touch, where its place allows as much. */
-export const TOUCH_SET = 0.7;
 /** Where each state but the first begins. */
-const FROM: readonly number[] = [WORKING_RULES.skinSetFraction, NO_FLOW_FROM, TOUCH_SET];
+const FROM: readonly number[] = [WORKING_RULES.skinSetFraction, NO_FLOW_FROM, WORKING_RULES.touchSet];
 
 /** The state of chocolate at a set fraction, 0 to 1. */
 export function filmState(setFraction: number): FilmState {

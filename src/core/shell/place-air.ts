@@ -1,27 +1,82 @@
-import { MOLD_MATTER } from '../matter/mold-material';
+import type { SlabAir } from '../heat/heat-slab';
+import { StillAir } from '../heat/still-air';
+import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
-import type { Place } from '../record/choices';
+import type { Place, WayUp } from '../record/choices';
 import type { Kitchen } from '../record/kitchen';
 import type { Inside } from './coat-choice';
 
 /** What the setting of a shell needs to know of a kitchen. */
 export type PlaceKitchen = Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fridgeFan' | 'freezerFan'>;
 
-/** Heat transfer to the air around the mold in a place, W/(m² K); more where a fan drives it. */
-export function airOutsideH(kitchen: PlaceKitchen, place: Place): number {
+/** What takes the heat of a mold and its shell: the air of its place, as a factor on still air at either face, and what it stands on. */
+export interface Surroundings {
+  readonly airC: number;
+  readonly outsideFactor: number;
+  /** 0 between two joined halves. */
+  readonly insideFactor: number;
+  /** Heat given to what it stands on, W/(m² K) of its wall. */
+  readonly contactH: number;
+  /** Wall of the insert that stands in a pressed shell, m; 0 where there is none. */
+  readonly insertM: number;
+}
+
+/** How much more heat the air of a place takes than still air: 1, or more where a fan drives it. */
+export function draughtIn(kitchen: PlaceKitchen, place: Place): number {
   const fan = (place === 'fridge' && kitchen.fridgeFan) || (place === 'freezer' && kitchen.freezerFan);
-  return WORKING_RULES.airOutside[place] * (fan ? WORKING_RULES.fanFactor : 1);
+  return fan ? WORKING_RULES.fanFactor : 1;
+}
+
+/** What surrounds a shell in a place, with its mold as it is held there. */
+export function surroundingsIn(
+  kitchen: PlaceKitchen,
+  place: Place,
+  held: {
+    readonly material: MoldMaterial;
+    readonly wayUp: WayUp;
+    readonly inside: Inside;
+    /** Share of the wall that is flat floor. */
+    readonly floorShare: number;
+    readonly insertM?: number | undefined;
+  },
+): Surroundings {
+  const draught = draughtIn(kitchen, place);
+  const lies = held.wayUp === 'upright' && MOLD_MATTER[held.material].lies;
+  return {
+    airC: placeC(kitchen, place),
+    outsideFactor: draught,
+    insideFactor: draught * WORKING_RULES.insideFactor[held.inside],
+    contactH: lies ? WORKING_RULES.contactH * held.floorShare : 0,
+    insertM: held.insertM ?? 0,
+  };
+}
+
+/** The same where the air is so many kelvin warmer and takes so many times as much heat. */
+export function varied(surroundings: Surroundings, kelvin: number, cooling: number): Surroundings {
+  const { airC, outsideFactor, insideFactor, contactH } = surroundings;
+  return {
+    ...surroundings,
+    airC: airC + kelvin,
+    outsideFactor: outsideFactor * cooling,
+    insideFactor: insideFactor * cooling,
+    contactH: contactH * cooling,
+  };
 }
 
 /**
- * Heat transfer to the air inside, W/(m² K): of a bowl that stands open or one that is closed above; none between two joined halves;
- * under an insert it goes through its wall.
- * @param insertM wall of the insert, m; undefined where there is none
+ * Heat transfer at either face as it is at the moment, W/(m² K): natural convection grows with how much warmer a face is than the air.
+ * @param outerC, innerC temperature of the mold's outside and of the shell's free side, °C
  */
-export function airInsideH(inside: Inside, insertM: number | undefined): number {
-  if (inside === 'joined') return 0;
-  const toAir = inside === 'open' ? WORKING_RULES.airInOpenBowl : WORKING_RULES.airInUpturnedDome;
-  return insertM === undefined ? toAir : 1 / (1 / toAir + insertM / MOLD_MATTER.silicone.conductivity);
+export function airAt(surroundings: Surroundings, outerC: number, innerC: number): SlabAir {
+  const { airC, outsideFactor, insideFactor, contactH, insertM } = surroundings;
+  const still = StillAir.of(airC);
+  const toAir = insideFactor * still.at(innerC);
+  return {
+    outsideC: airC,
+    insideC: airC,
+    outsideH: outsideFactor * still.at(outerC) + contactH,
+    insideH: insertM > 0 && toAir > 0 ? 1 / (1 / toAir + insertM / MOLD_MATTER.silicone.conductivity) : toAir,
+  };
 }
 
 /** Temperature of a place, °C. */

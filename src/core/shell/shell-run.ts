@@ -4,12 +4,12 @@ import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import type { Place } from '../record/choices';
 import { handsOnS, isTurned, tippedOut } from '../record/method';
-import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
+import { insideOf, meltDepthM, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { ComingToRest } from './coming-to-rest';
 import { dwellSkin } from './dwell-skin';
 import { evenFilm } from './even-film';
-import { placeC } from './place-air';
-import { airAround, standingAir, startingFilm, thickestM } from './shell-surroundings';
+import { airAt, placeC } from './place-air';
+import { around, standingAir, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
@@ -32,6 +32,12 @@ const MANY_STEPS = 150;
 const MOST_STEPS = 1500;
 /** A step that moves further than this many times what is wanted is followed by a much shorter one. */
 const LEAST_GROWTH = 0.2;
+
+/** Chocolate as it is laid on: its temperature, °C, and set fraction. */
+interface Melt {
+  readonly celsius: number;
+  readonly set: number;
+}
 
 /** One run of a shell; see `simulateShell`. */
 export class ShellRun {
@@ -85,8 +91,7 @@ export class ShellRun {
     this.flow = stiffened(cassonAt40(fluidity), stiffnessAt(stiffness, choice.chocolate));
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
     this.rest = new ComingToRest();
-    const meltC = this.dwell(choice, workingC);
-    const overflowM3 = this.place(choice, meltC);
+    const overflowM3 = this.place(choice, this.dwell(choice, workingC));
     if (tippedOut(choice.method) && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
     else this.spread(choice);
     const drainedM3 = this.film.drippedM3;
@@ -112,9 +117,9 @@ export class ShellRun {
     };
   }
 
-  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives what is tipped out, °C. */
-  private dwell(choice: CoatChoice, workingC: number): number {
-    if (!standsFull(this.input, choice) || choice.dwellSeconds <= 0) return workingC;
+  /** Stands full: the skin that sets at the wall, and what the wall is warmed to. Gives what is tipped out. */
+  private dwell(choice: CoatChoice, workingC: number): Melt {
+    if (!standsFull(this.input, choice) || choice.dwellSeconds <= 0) return { celsius: workingC, set: 0 };
     const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
     const { material, moldWallM: wallM } = this.input;
     const { kind, fatShare } = choice.chocolate;
@@ -124,6 +129,7 @@ export class ShellRun {
       kind,
       fatShare,
       workingC,
+      meltDepthM: meltDepthM(this.input.cavity),
       dwellSeconds,
       material,
       wallM,
@@ -137,20 +143,16 @@ export class ShellRun {
     // The bulk that is tipped out keeps its own heat account; here only what stays and what the wall has taken up enters.
     this.broughtJ += this.held() - before;
     if (skin.thicknessM > 0) {
-      const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
-      const skinC = (skin.wallC + setFromC - WORKING_RULES.skinSetFraction * (setFromC - setToC)) / 2;
-      this.heat.pour(kind, fatShare, skinC);
-      this.heat.filmSet.fill(Math.min(1, Math.max(0, (setFromC - skinC) / (setFromC - setToC))));
+      this.heat.pour(kind, fatShare, skin.skinC, skin.skinSet);
       this.pour(new Float64Array(this.cells.count).fill(Math.min(skin.thicknessM, this.input.cavity.depthM)));
       this.keepFilm(this.film.thicknessM, this.filmPerArea);
     }
-    // Within seconds what is tipped out has hardly cooled; in the cold it stands for minutes.
-    return choice.stands ? skin.meltC : workingC;
+    return { celsius: skin.meltC, set: skin.meltSet };
   }
 
-  /** Lays the film a coat starts from, so warm. Gives what of a dose finds no room and runs over, m³. */
-  private place(choice: CoatChoice, meltC: number): number {
-    this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, meltC);
+  /** Lays the film a coat starts from. Gives what of a dose finds no room and runs over, m³. */
+  private place(choice: CoatChoice, melt: Melt): number {
+    this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, melt.celsius, melt.set);
     this.pour(startingFilm(this.input, choice, this.variation.dose, this.cells, this.belowM));
     if (this.input.press || tippedOut(choice.method)) return 0;
     return Math.max(0, choice.doseM3 * this.variation.dose - this.film.volumeM3.reduce((sum, v) => sum + v, 0));
@@ -220,15 +222,17 @@ export class ShellRun {
   }
 
   private run(seconds: number, held: Held, inside: Inside, place: Place, flowing = true): void {
-    const air = airAround(this.input, this.variation, inside, place);
+    const wayUp = held === 'upright' ? held : 'upsideDown';
+    const surroundings = around(this.input, this.variation, { wayUp, inside }, place);
     let left = seconds;
     // With a flow the film's stiffness is that of the middle of the step before.
     let lag = 0;
     this.steps = 0;
-    this.shape(air);
     this.stiffen();
     while (left > 1e-9) {
       const pull = flowing && this.steps < MOST_STEPS ? this.film.pull(held) : 0;
+      const air = airAt(surroundings, mean(this.heat.wallC), mean(this.heat.filmC));
+      this.shape(air);
       this.rest.before(pull, this.seconds - lag);
       this.dt = this.rest.longestStep(pull, this.dt);
       // A last sliver is taken along rather than made a step of its own.

@@ -1,29 +1,23 @@
-import type { Place } from '../record/choices';
+import type { Place, WayUp } from '../record/choices';
 import type { CoatChoice, Inside } from './coat-choice';
 import type { DwellInput } from './dwell-skin';
 import { tippedOut } from '../record/method';
 import type { Cavity } from '../cavity/cavity';
 import { rootUpward } from '../quantity/root';
 import { pressedFilm, spreadFilm, startThicknessM } from './laid-film';
-import { airInsideH, airOutsideH, placeC } from './place-air';
+import { draughtIn, placeC, surroundingsIn, varied, type Surroundings } from './place-air';
 import { layerOn, toCells, type WallCells } from './wall-cells';
-import type { WallAir } from './wall-heat';
 import type { ShellInput, ShellVariation } from './shell-types';
 
-/** Air on both sides of the wall in a place, open or closed above as the mold is held there; under an insert the inside is cooled through it. */
-export function airAround(
-  { kitchen, press, moldWallM }: ShellInput,
+/** What surrounds the shell in a place, open or closed above as the mold is held there; under an insert the inside is cooled through it. */
+export function around(
+  { kitchen, press, moldWallM, material, cavity: { floorShare } }: ShellInput,
   { placeK, cooling }: ShellVariation,
-  inside: Inside,
+  held: { readonly wayUp: WayUp; readonly inside: Inside },
   place: Place,
-): WallAir {
-  const c = placeC(kitchen, place) + placeK;
-  return {
-    outsideC: c,
-    insideC: c,
-    outsideH: airOutsideH(kitchen, place) * cooling,
-    insideH: airInsideH(inside, press && moldWallM) * cooling,
-  };
+): Surroundings {
+  const insertM = press && moldWallM;
+  return varied(surroundingsIn(kitchen, place, { material, floorShare, insertM, ...held }), placeK, cooling);
 }
 
 /** The air a mold stands full in: the room's, or that of the cold place it is chilled in. */
@@ -31,10 +25,9 @@ export function standingAir(
   { kitchen }: ShellInput,
   { placeK, cooling }: ShellVariation,
   { stands }: CoatChoice,
-): Pick<DwellInput, 'airC' | 'airH'> {
-  return stands
-    ? { airC: stands.airC + placeK, airH: stands.airH * cooling }
-    : { airC: placeC(kitchen, 'room') + placeK };
+): Pick<DwellInput, 'airC' | 'draught'> {
+  const { airC, draught } = stands ?? { airC: placeC(kitchen, 'room'), draught: draughtIn(kitchen, 'room') };
+  return { airC: airC + placeK, draught: draught * cooling };
 }
 
 /** Thickness of the film a coat starts from in each cell, m: what is tipped out, spooned in or pressed. */

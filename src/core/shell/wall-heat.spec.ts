@@ -1,6 +1,7 @@
 import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { MOLD_MATTER } from '../matter/mold-material';
+import { setsInTheEnd } from '../heat/setting';
 import { wallCells } from './wall-cells';
 import { settingMatter, WallHeat, type WallAir } from './wall-heat';
 
@@ -12,7 +13,7 @@ const air = (c: number, h = 10): WallAir => ({ outsideC: c, insideC: c, outsideH
 
 function heat(filmC: number, wallC: number, wallM = 0.0025): WallHeat {
   const of = new WallHeat(cells, 'silicone', wallM, 0, wallC);
-  of.pour('dark', 0.4, filmC);
+  of.pour('dark', 0.4, filmC, 0);
   return of;
 }
 
@@ -46,7 +47,7 @@ describe('heat in wall and film', () => {
     expect(of.heatHeld(array(filmM), array(0)) / before).toBeCloseTo(1, 9);
   });
 
-  it('lets chocolate set toward what its temperature allows with its lag, and never back', () => {
+  it('lets the seed grow with its lag, then the rest slowly up to what is stable, and never back', () => {
     const filmM = 0.001;
     const { setFromC, setToC, settingLagS } = CHOCOLATE_MATTER.dark;
     const of = heat(20, 20);
@@ -56,8 +57,9 @@ describe('heat in wall and film', () => {
     // One lag: 1 - 1/e of the way, a little less for the heat of setting that first has to go.
     expect(of.filmSet[FLOOR] / allowed).toBeGreaterThan(0.5);
     expect(of.filmSet[FLOOR] / allowed).toBeLessThan(1 - Math.exp(-1) + 0.01);
-    for (let k = 0; k < 2000; k++) of.step(0.2);
-    expect(of.filmSet[FLOOR]).toBeCloseTo(allowed, 2);
+    // After hours it is what is stable there; warmed again, less would be, but what has set stays.
+    for (let k = 0; k < 2000; k++) of.step(5);
+    expect(of.filmSet[FLOOR]).toBeCloseTo(setsInTheEnd('dark', 20), 3);
     const set = of.filmSet[FLOOR];
     of.shape(air(29, 1e6), array(filmM), array(0), array(filmM), array(0));
     for (let k = 0; k < 300; k++) of.step(1);

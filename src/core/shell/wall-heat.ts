@@ -6,6 +6,7 @@ import {
   type ChocolateKind,
 } from '../matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
+import { slowGain, slowSetting, type SlowSetting } from '../heat/setting';
 import type { WallCells } from './wall-cells';
 
 /** Air on both sides of the wall: temperature, °C, and heat transfer, W/(m² K). */
@@ -23,6 +24,7 @@ interface SettingMatter {
   readonly fromC: number;
   readonly spanK: number;
   readonly lagS: number;
+  readonly slow: SlowSetting;
 }
 
 /** A contact is never better than this, m² K/W: keeps a layer that is not there from dividing by nothing. */
@@ -41,13 +43,14 @@ export function settingMatter(kind: ChocolateKind, fatShare: number): SettingMat
     fromC: setFromC,
     spanK: setFromC - setToC,
     lagS: settingLagS,
+    slow: slowSetting(kind),
   };
 }
 
 /**
  * Heat in the mold's wall, in what has set on it and in the film, place by place: three temperatures a cell, with the resistance of
- * each half layer and of the air between them, implicit Euler in time. Setting follows its equilibrium, linear over its
- * interval, with a lag, and does not go back below the (higher) melting range. Nothing is conducted along the wall.
+ * each half layer and of the air between them, implicit Euler in time. The seed grows linearly over its interval, with a lag; what is stable
+ * beyond that sets slowly, after each step. None of it goes back below the (higher) melting range. Nothing is conducted along the wall.
  */
 export class WallHeat {
   readonly wallC: Float64Array;
@@ -106,11 +109,11 @@ export class WallHeat {
     );
   }
 
-  /** A film of this chocolate comes on, everywhere at one temperature and unset. */
-  pour(kind: ChocolateKind, fatShare: number, filmC: number): void {
+  /** A film of this chocolate comes on, everywhere at one temperature, °C, and so far set. */
+  pour(kind: ChocolateKind, fatShare: number, filmC: number, filmSet: number): void {
     this.film = settingMatter(kind, fatShare);
     this.filmC.fill(filmC);
-    this.filmSet.fill(0);
+    this.filmSet.fill(filmSet);
   }
 
   /** Counts a layer of the film's chocolate, of mean thickness `addedM`, as set: mixes it into what has set before. */
@@ -125,6 +128,11 @@ export class WallHeat {
       fromC: mix((m) => m.fromC),
       spanK: mix((m) => m.spanK),
       lagS: mix((m) => m.lagS),
+      slow: {
+        perSecondK: mix((m) => m.slow.perSecondK),
+        fromC: mix((m) => m.slow.fromC),
+        stable: this.below.slow.stable.map((s, i) => s + share * (this.film.slow.stable[i] - s)),
+      },
     };
     this.belowThicknessM = all;
   }
@@ -179,7 +187,7 @@ export class WallHeat {
    * @returns the largest change of temperature in any cell, K
    */
   step(dt: number): number {
-    const { count } = this.cells;
+    const { count, areaM2 } = this.cells;
     const { film, below, toOutside, wallToBelow, belowToFilm, toInside } = this;
     const { wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
     const { outsideC, insideC } = this.air;
@@ -192,6 +200,7 @@ export class WallHeat {
     const [filmFrom, belowFrom] = [film.fromC * filmPerK, below.fromC * belowPerK];
     const least = NOTED_M * film.heat;
     let largest = 0;
+    let out = 0;
     for (let i = 0; i < count; i++) {
       const gWall = wallToBelow[i];
       const gFilm = belowToFilm[i];
@@ -227,8 +236,20 @@ export class WallHeat {
         modeFilm = nextFilm;
       }
       const tWall = wallPart + wallShare * tBelow;
-      if (modeBelow > 0) belowSet[i] += belowWay * (equilibrium(below, tBelow) - setBelow);
-      if (modeFilm > 0) filmSet[i] += filmWay * (equilibrium(film, tFilm) - setFilm);
+      // By the stretch that was reckoned with, so that the heat is right.
+      if (modeBelow > 0) belowSet[i] += belowWay * ((modeBelow === 1 ? belowFrom - tBelow * belowPerK : 1) - setBelow);
+      if (modeFilm > 0) filmSet[i] += filmWay * ((modeFilm === 1 ? filmFrom - tFilm * filmPerK : 1) - setFilm);
+      out += areaM2[i] * (toOutside[i] * (tWall - outsideC) + toInside[i] * (tFilm - insideC));
+      if (cBelow > 0) {
+        const more = slowGain(below.slow, tBelow, belowSet[i], dt);
+        belowSet[i] += more;
+        tBelow += (more * below.latent) / below.heat;
+      }
+      if (cFilm > 0) {
+        const more = slowGain(film.slow, tFilm, filmSet[i], dt);
+        filmSet[i] += more;
+        tFilm += (more * film.latent) / film.heat;
+      }
       const moved = Math.max(
         Math.abs(tWall - wallC[i]),
         belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0,
@@ -239,18 +260,8 @@ export class WallHeat {
       belowC[i] = tBelow;
       filmC[i] = tFilm;
     }
-    this.countLoss(dt);
-    return largest;
-  }
-
-  private countLoss(dt: number): void {
-    const { outsideC, insideC } = this.air;
-    let out = 0;
-    for (let i = 0; i < this.cells.count; i++)
-      out +=
-        this.cells.areaM2[i] *
-        (this.toOutside[i] * (this.wallC[i] - outsideC) + this.toInside[i] * (this.filmC[i] - insideC));
     this.heatOut += dt * out;
+    return largest;
   }
 }
 
@@ -259,8 +270,4 @@ function modeAt(matter: SettingMatter, c: number, set: number): 0 | 1 | 2 {
   const cooler = matter.fromC - c;
   if (cooler <= set * matter.spanK) return 0;
   return cooler >= matter.spanK ? 2 : 1;
-}
-
-function equilibrium(matter: SettingMatter, c: number): number {
-  return Math.min(1, (matter.fromC - c) / matter.spanK);
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { inWholeMinutes, SOFT_BELOW, type PlaceAnswers } from '../../../core/chill/chill-answers';
-import { WILL_NOT_SET_BELOW } from '../../../core/chill/set-coats';
+import { WORKING_RULES } from '../../../core/matter/working-rules';
 import { PlanService } from '../../state/plan-service';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
@@ -71,7 +71,7 @@ export class PlaceComparison {
   protected readonly chosen = computed(() => this.coat()?.chosen.place);
 
   protected risk({ place, equilibrium, unmold }: PlaceAnswers): string {
-    if (equilibrium < WILL_NOT_SET_BELOW) return 'too warm to set';
+    if (equilibrium < WORKING_RULES.unmoldSet) return 'too warm to set';
     if (!Number.isFinite(unmold.value)) return 'will not let go';
     if (equilibrium < SOFT_BELOW) return 'sets softly';
     return place === 'freezer'
