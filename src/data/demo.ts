@@ -112,7 +112,11 @@ function supperCasting(now: Date, id: string, name: string, pieces: number, mold
 /** The rest of the supper: one casting by each of the other ways of working. */
 function furtherCastings(now: Date): Casting[] {
   const bonbons = supperCasting(now, 'demo-bonbons', 'Hazelnut bonbons', 24, 'bonbons', [
-    { ...coat('coat-1', 'dump', 1e-6, 'upsideDown'), sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] },
+    {
+      ...coat('coat-1', 'dump', 1e-6, 'upsideDown'),
+      dwellSeconds: 30,
+      sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }],
+    },
   ]);
   bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.0025 } }];
   bonbons.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.002, sets: [{ place: 'fridge', seconds: 900 }] };

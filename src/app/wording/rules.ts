@@ -60,7 +60,7 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'coat.spread': {
     title: 'Thickness of a spooned or brushed coat',
-    how: 'The dose is spread evenly over the wall, then runs for ten seconds before it holds: toward the base when it stands upright, toward the rim upside down. Nothing is lost.',
+    how: 'The dose is spread evenly over the wall, then runs for some seconds before it holds: toward the base when it stands upright, toward the rim upside down. Nothing is lost.',
     source: 'Volume under a curved layer (Steiner); Casson flow (ICA method 46).',
     sure: 'As even as the hand that spreads it. The range allows 15 % on the dose and a factor 1.4 on how the chocolate runs.',
   },
@@ -147,7 +147,7 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'coat.dwell': {
     title: 'Time to stand',
-    how: 'The time that leaves the wanted thickness at the rim: the longer it stands, the thicker the skin that sets against the wall, until the mold has warmed through.',
+    how: 'The time that leaves the wanted thickness at the rim: the longer it stands, the thicker the skin that sets against the wall, ever more slowly.',
     source: 'Skin by heat conduction with setting, solved for time.',
     sure: 'Follows how cool the mold is; weigh one shell to know.',
   },

@@ -1,4 +1,3 @@
-import { MOLD_MATTER } from '../matter/mold-material';
 import { rootBetween } from '../quantity/root';
 import { tippedOut } from '../record/method';
 import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
@@ -12,9 +11,8 @@ const SHORTEST_DRAIN = 5;
 const LONGEST_DRAIN = 90;
 /** Shares of the way from thinnest to thickest that go by time tipped out, at either end. */
 const DRAIN_SHARE = 0.2;
-/** Longest dwell the aim will ask for, s, and as a share of the time in which the wall warms. Working rules. */
-const MOST_DWELL = 60;
-const WARMED_SHARE = 0.6;
+/** Longest dwell the aim will ask for, s: nobody holds a full mold longer. Working rule. */
+const MOST_DWELL = 90;
 /** Longest that it will ask a mold to stand in the cold before it is tipped out, s. Working rule. */
 const MOST_CHILLED = 900;
 /** A spooned coat is laid at most this many times as thick as a vertical wall holds. Working rule. */
@@ -69,13 +67,12 @@ function rootNear(overAsLaid: (share: number) => number, over: (share: number) =
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats: by time to stand and to tip out, or by dose. */
 function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): (share: number) => CoatChoice[] {
   const laid = layer.lay(coats);
-  const warmed = longestDwell(place);
   return (share) =>
     coats.map((coat, i) => {
       if (tippedOut(coat.method))
         return place.cavity.outward
           ? byDrain(coat, share)
-          : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : warmed);
+          : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : MOST_DWELL);
       const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
       return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
     });
@@ -109,10 +106,4 @@ function byDwellFirst(coat: CoatChoice, share: number, longest: number): CoatCho
     drainSeconds,
     tappingSeconds: Math.min(coat.tappingSeconds, drainSeconds / 2),
   };
-}
-
-/** How long it makes sense to let a mold stand full, s: the skin grows until the wall has warmed through. Working rule on L²/α. */
-function longestDwell({ material, moldWallM }: CoatPlaceInput): number {
-  const { conductivity, density, specificHeat } = MOLD_MATTER[material];
-  return Math.min(MOST_DWELL, (WARMED_SHARE * (moldWallM ** 2 * density * specificHeat)) / conductivity);
 }

@@ -6,6 +6,7 @@ import type { Mold, MoldCavity } from '../record/mold';
 import { USUAL_CARE } from '../record/mold-care';
 import { gridOf, partsPerPiece } from '../record/mold-cavities';
 import { cavityRecordOf, chocolateOf, meltOf } from '../record/references';
+import { isChilled, tippedOut } from '../record/method';
 import { placeOf } from '../record/sets';
 import { restFirst } from './sets';
 import { joinsOf } from '../record/closing';
@@ -105,7 +106,10 @@ function make(casting: Casting, row: PieceKindRow, part: Part): void {
   const draft = draftPlan(casting, [], part.id);
   const allowed = methodsFor(draft.moldRecord, cavityRecordOf(draft.moldRecord, part));
   makeBy(casting, row.methods.find((method) => allowed.includes(method)) ?? allowed[0], draft);
-  for (const coat of part.coats) coat.wayUp = row.wayUp;
+  for (const coat of part.coats) {
+    coat.wayUp = row.wayUp;
+    if (row.standsS !== undefined && tippedOut(coat.method) && !isChilled(coat.method)) coat.dwellSeconds = row.standsS;
+  }
   const last = part.coats[part.coats.length - 1];
   const melt = meltOf(casting, last.shares[0].meltId);
   const tempered = chocolateOf(casting, melt).kind !== 'compound' && melt.school !== 'meltOnly';

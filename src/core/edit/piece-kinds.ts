@@ -29,6 +29,8 @@ export interface PieceKindRow {
   /** The first that the mold allows. */
   readonly methods: readonly Method[];
   readonly coats: 1 | 2;
+  /** How long it stands full before it is tipped out, s; as long as any other where it is left out. */
+  readonly standsS?: number;
   readonly wayUp: WayUp;
   readonly closing: ClosureKind | undefined;
   /** Layers from below: the first filling at hand of one of the kinds, so much of it. */
@@ -105,6 +107,7 @@ export const PIECES = {
     },
     methods: ['dump'],
     coats: 1,
+    standsS: 30,
     wayUp: 'upsideDown',
     closing: 'cap',
     fill: [{ kinds: ['ganache', 'nutButter', 'caramel'], amount: { by: 'line', belowRimM: 0.0025 } }],

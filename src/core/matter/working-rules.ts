@@ -20,15 +20,15 @@ export const WORKING_RULES = {
    */
   shrinksPerK: 0.01,
   /** For the closed form: seconds a spooned coat can still run before it holds. Working rule. */
-  settleSeconds: 10,
+  settleSeconds: 4,
   /** Likewise on the outside of a former, which hangs and is warm for longer. Read off the simulation. */
-  formerSettleSeconds: 60,
+  formerSettleSeconds: 40,
   /** For the closed form: a vessel turned at least so often sets even, s; turned more seldom it runs for so long. Read off the simulation. */
   turnedOftenSeconds: 75,
   turnedSettleSeconds: 60,
   /** For the closed form: seconds a drained coat still runs after it was set down, and how much stiffer it is by then. Fitted on the simulation. */
   afterDrainSeconds: 30,
-  afterDrainStiffness: 1.2,
+  afterDrainStiffness: 1.4,
   /** Spread of a fluidity class: factor either way on viscosity and yield stress. Working rule. */
   fluiditySpread: 1.4,
   /** Likely error of a kitchen temperature, K. Working rule. */

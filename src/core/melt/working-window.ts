@@ -1,6 +1,6 @@
 import { yieldGain } from '../flow/setting-rheology';
-import { setsInTheEnd } from '../heat/setting';
-import { yieldPerKelvin, type ChocolateKind } from '../matter/chocolate';
+import { setFractionAt } from '../heat/setting';
+import { CHOCOLATE_MATTER, yieldPerKelvin, type ChocolateKind } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
 import type { Meltable } from './heat-held';
@@ -28,10 +28,19 @@ const CLOSE_ENOUGH = 1e-9;
 /** A bowl that thickens sooner than this cannot be worked from, s. Working rule. */
 const LEAST_WORKABLE_S = 5;
 
+/** Chocolate without seed begins to set so much lower, K. Working rule. */
+const UNSEEDED_LOWER_K = 4;
+
+/** What sets at once at a temperature where there is no seed: coating by its own curve, other chocolate lower than with seed. */
+function grownAt(kind: ChocolateKind, celsius: number): number {
+  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+  return setFractionAt(celsius + (kind === 'compound' ? 0 : UNSEEDED_LOWER_K), setFromC, setFromC - setToC);
+}
+
 /** Share of the fat of a bowl that is set at a temperature: in temper the seed grows at once, else nothing sets above the setting interval. */
 export function setInBowl({ kind, temperC }: Worked, celsius: number): number {
   return temperC === undefined
-    ? setsInTheEnd(kind, celsius)
+    ? grownAt(kind, celsius)
     : Math.min(1, Math.max(0, TEMPER_SET_PER_K * (temperC - celsius)));
 }
 

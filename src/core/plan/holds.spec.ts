@@ -117,7 +117,7 @@ const UNSEEN: Readonly<Partial<Record<Answer['dimension'], number>>> = {
   length: 1e-5,
   mass: 2e-5,
   volume: 2e-8,
-  duration: 0.1,
+  duration: 0.4,
   share: 2e-3,
 };
 /** A stay that begins to be needed grows from nothing like a root: so many seconds of it are its beginning, not a jump. */

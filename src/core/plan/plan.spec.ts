@@ -50,12 +50,18 @@ describe('problems and their remedies', () => {
     ['rimTooThin', (c) => removeCoat(c.parts[0])],
     ['coatTooHeavy', (c) => c.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'spoon', doseM3: 8e-6 }))],
     ['aboveCeiling', (c) => (c.melts[0].workingC = 36)],
-    ['softSet', (c) => c.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }]))],
+    [
+      'softSet',
+      (c) => {
+        c.kitchen.roomC = 24.5;
+        c.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }]));
+      },
+    ],
     [
       'willNotLetGo',
       (c) => {
         c.molds[0].material = 'polycarbonate';
-        c.kitchen.roomC = 15;
+        c.kitchen.roomC = 18;
         c.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }]));
       },
     ],
@@ -119,6 +125,7 @@ describe('problems and their remedies', () => {
       (c) => {
         c.parts[0].coatsBy = { by: 'thickness', rimM: 0.01 };
         c.chocolates[0].fluidity = 'veryFluid';
+        c.kitchen.roomC = 27;
       },
     ],
   ];

@@ -312,7 +312,7 @@ describe('any shell', () => {
           ),
         });
         expect(result.massError).toBeLessThan(1e-10);
-        expect(result.heatError).toBeLessThan(1e-6);
+        expect(result.heatError).toBeLessThan(1e-9);
         for (const one of result.coats) {
           for (const t of one.thicknessM) {
             expect(t).toBeGreaterThanOrEqual(0);

@@ -240,16 +240,6 @@ export class WallHeat {
       if (modeBelow > 0) belowSet[i] += belowWay * ((modeBelow === 1 ? belowFrom - tBelow * belowPerK : 1) - setBelow);
       if (modeFilm > 0) filmSet[i] += filmWay * ((modeFilm === 1 ? filmFrom - tFilm * filmPerK : 1) - setFilm);
       out += areaM2[i] * (toOutside[i] * (tWall - outsideC) + toInside[i] * (tFilm - insideC));
-      if (cBelow > 0) {
-        const more = slowGain(below.slow, tBelow, belowSet[i], dt);
-        belowSet[i] += more;
-        tBelow += (more * below.latent) / below.heat;
-      }
-      if (cFilm > 0) {
-        const more = slowGain(film.slow, tFilm, filmSet[i], dt);
-        filmSet[i] += more;
-        tFilm += (more * film.latent) / film.heat;
-      }
       const moved = Math.max(
         Math.abs(tWall - wallC[i]),
         belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0,
@@ -261,7 +251,10 @@ export class WallHeat {
       filmC[i] = tFilm;
     }
     this.heatOut += dt * out;
-    return largest;
+    return (
+      largest +
+      Math.max(setSlowly(below, belowCapacity, belowC, belowSet, dt), setSlowly(film, filmCapacity, filmC, filmSet, dt))
+    );
   }
 }
 
@@ -270,4 +263,24 @@ function modeAt(matter: SettingMatter, c: number, set: number): 0 | 1 | 2 {
   const cooler = matter.fromC - c;
   if (cooler <= set * matter.spanK) return 0;
   return cooler >= matter.spanK ? 2 : 1;
+}
+
+/** What sets slowly within a step wherever there is something of it; gives the most that it has warmed a cell by, K. */
+function setSlowly(
+  { slow, latent, heat }: SettingMatter,
+  capacity: Float64Array,
+  celsius: Float64Array,
+  set: Float64Array,
+  dt: number,
+): number {
+  let most = 0;
+  for (let i = 0; i < set.length; i++) {
+    if (capacity[i] <= 0) continue;
+    const more = slowGain(slow, celsius[i], set[i], dt);
+    const warmed = (more * latent) / heat;
+    set[i] += more;
+    celsius[i] += warmed;
+    if (warmed > most) most = warmed;
+  }
+  return most;
 }
