@@ -18,7 +18,7 @@ function why({ row, ratio, readyMinutes, latestMinutes, inside }: PracticeAnswer
   if (inside) return '';
   if (row.minutes > latestMinutes) return 'longer than is of use: cold through by then';
   return ratio < 0.8
-    ? `at the short end people go on a bare touch, the engine waits for ${row.waitsFor === 'touch' ? 'touch-set through' : 'nine tenths set'} at ${minutes(readyMinutes)} min`
+    ? `at the short end people go on a bare touch, the engine waits for ${row.waitsFor === 'touch' ? 'touch-set through' : 'three quarters set'} at ${minutes(readyMinutes)} min`
     : '';
 }
 

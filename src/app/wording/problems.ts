@@ -109,7 +109,7 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
   willNotLetGo: ({ place }) => ({
     mark: 'sticks',
     head: `In the ${place} a rigid mold will not let go.`,
-    body: 'The chocolate has to get cold enough to shrink away from the wall.',
+    body: 'The chocolate has to set further and get colder to shrink away from the wall.',
     action: 'Move it to the fridge',
   }),
   shortInterval: ({ values, number, time }) => ({

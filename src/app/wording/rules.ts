@@ -178,16 +178,16 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'chill.touch': {
     title: 'Minutes until the next coat can go on',
-    how: 'Heat leaves through the mold wall and the open side; the chocolate gives up its heat of setting on the way. The next coat can go on when seven tenths of the fat has set (or two thirds of all that can set in that place).',
+    how: 'Heat leaves through the mold wall and the open side; the chocolate gives up its heat of setting on the way: its seed grows at once as it cools, the rest follows slowly, the more slowly the warmer it is, and nothing melts back. The next coat can go on when six tenths of the fat has set.',
     source:
-      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
+      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; air by natural convection (Churchill and Chu) and radiation; thermal values from memory, setting calibrated on common practice.',
     sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
   },
   'chill.unmold': {
     title: 'Minutes until it can be unmolded',
-    how: 'As above, until nine tenths of the fat in all coats has set (or 92 % of what can set in that place). A rigid mold also waits until the face against it is at 12 °C, so that the chocolate has shrunk away; a vessel that is cut away, or a former that is taken out, need not.',
+    how: 'As above, until three quarters of the fat in all coats has set. A rigid mold also waits until the chocolate has shrunk away from it, which setting and cold both do: about what sets in a fridge of 5 °C, or over longer in a cabinet of up to 14 °C. A vessel that is cut away, or a former that is taken out, need not.',
     source:
-      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; thermal values from memory, air exchange calibrated on common practice.',
+      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; air by natural convection (Churchill and Chu) and radiation; thermal values from memory, setting calibrated on common practice.',
     sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
   },
   'chill.latest': {

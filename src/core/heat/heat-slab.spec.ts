@@ -1,4 +1,5 @@
 import { HeatSlab, type SlabLayer } from './heat-slab';
+import { setsInTheEnd, slowSetting } from './setting';
 
 const plain: SlabLayer = {
   thicknessM: 0.01,
@@ -86,6 +87,43 @@ describe('HeatSlab', () => {
     const lost = before - slab.heatHeld();
     expect(lost).toBeGreaterThan(1e4);
     expect(Math.abs(slab.heatOut / lost - 1)).toBeLessThan(1e-9);
+  });
+
+  it('balances with what sets slowly, in steps of any length', () => {
+    for (const dt of [0.5, 20, 90]) {
+      const slow = slowSetting('dark');
+      const slab = new HeatSlab(
+        [{ ...plain, latentHeat: 8e7, setFromC: 32, setToC: 12, lagS: 20, slow, startC: 31.5 }],
+        { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 },
+        0,
+      );
+      const before = slab.heatHeld();
+      for (let k = 0; k < 200; k++) slab.step(dt, { outsideC: 20, outsideH: 10, insideC: 20, insideH: 5 });
+      expect(Math.abs(slab.heatOut / (before - slab.heatHeld()) - 1)).toBeLessThan(1e-9);
+    }
+  });
+
+  // The law taken to its ends: held at one temperature it comes to what is stable there, with no latent heat it is plain conduction.
+  it.each([10, 18, 24, 28])('comes to what is stable at %f °C, and to nothing more', (celsius) => {
+    const slab = new HeatSlab(
+      [
+        {
+          ...plain,
+          thicknessM: 0.001,
+          cells: 3,
+          latentHeat: 8e7,
+          setFromC: 32,
+          setToC: 12,
+          lagS: 20,
+          slow: slowSetting('dark'),
+        },
+      ],
+      undefined,
+      0,
+    );
+    for (let k = 0; k < 20_000; k++)
+      slab.step(20, { outsideC: celsius, outsideH: 1e5, insideC: celsius, insideH: 1e5 });
+    expect(slab.meanSetFraction(0, 3)).toBeCloseTo(setsInTheEnd('dark', celsius), 4);
   });
 
   it('never sets less while it cools, and never beyond complete', () => {

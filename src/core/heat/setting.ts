@@ -51,8 +51,12 @@ export function slowGain(
   set: number,
   seconds: number,
 ): number {
+  if (temperatureC >= fromC) return 0;
   const left = stableAt(stable, temperatureC) - set;
-  return left > 0 && temperatureC < fromC ? left * -Math.expm1(-seconds * perSecondK * (fromC - temperatureC)) : 0;
+  if (left <= 0) return 0;
+  // Implicit Euler: right to first order, and never further than there is to go.
+  const way = seconds * perSecondK * (fromC - temperatureC);
+  return (left * way) / (1 + way);
 }
 
 function tableOf(points: readonly (readonly [number, number])[]): Float64Array {

@@ -20,13 +20,17 @@ export interface Worked {
   readonly temperC: number | undefined;
 }
 
-/** Share of the fat that sets for each kelvin that tempered chocolate cools below where its seed just stays. Working rule, 0.02 to 0.05. */
-const TEMPER_SET_PER_K = 0.05;
 /** It is looked for no further down than this, K. */
 const FURTHEST_K = 15;
 const CLOSE_ENOUGH = 1e-9;
 /** A bowl that thickens sooner than this cannot be worked from, s. Working rule. */
 const LEAST_WORKABLE_S = 5;
+
+/** Share of the fat that sets for each kelvin that tempered chocolate cools below where its seed just stays. */
+function seedPerK(kind: ChocolateKind): number {
+  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+  return 1 / (setFromC - setToC);
+}
 
 /** Chocolate without seed begins to set so much lower, K. Working rule. */
 const UNSEEDED_LOWER_K = 4;
@@ -41,15 +45,15 @@ function grownAt(kind: ChocolateKind, celsius: number): number {
 export function setInBowl({ kind, temperC }: Worked, celsius: number): number {
   return temperC === undefined
     ? grownAt(kind, celsius)
-    : Math.min(1, Math.max(0, TEMPER_SET_PER_K * (temperC - celsius)));
+    : Math.min(1, Math.max(0, seedPerK(kind) * (temperC - celsius)));
 }
 
 /** The pot as it cools and is warmed again: in temper it gives off, and takes up, the heat of the seed that grows and melts. */
-export function workedPot(pot: Pot, { fatShare, temperC }: Worked): Pot {
+export function workedPot(pot: Pot, { kind, fatShare, temperC }: Worked): Pot {
   const chocolate: Meltable =
     temperC === undefined
       ? { ...pot.chocolate, fatShare: 0 }
-      : { fatShare, meltedFromC: temperC, solidToC: temperC - 1 / TEMPER_SET_PER_K };
+      : { fatShare, meltedFromC: temperC, solidToC: temperC - 1 / seedPerK(kind) };
   return { ...pot, chocolate };
 }
 

@@ -1,7 +1,7 @@
 /** A film that slackens is followed by steps no longer than this share of the time after which it will hold, so that it is told when. */
 const SHARE_OF_REST = 0.5;
 /** Nearer to its rest than this no shorter steps are taken, s. */
-const NEAR_S = 0.3;
+const NEAR_S = 1;
 
 /** When the film of one coat comes to rest: it does so where its pull falls to its yield, which is mostly within a step. */
 export class ComingToRest {

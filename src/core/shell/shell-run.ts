@@ -8,7 +8,7 @@ import { insideOf, meltDepthM, standsFull, stiffnessAt, type CoatChoice, type In
 import { ComingToRest } from './coming-to-rest';
 import { dwellSkin } from './dwell-skin';
 import { evenFilm } from './even-film';
-import { airAt, placeC } from './place-air';
+import { airAt, placeC, type Surroundings } from './place-air';
 import { around, standingAir, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
@@ -26,6 +26,8 @@ const LONGEST_STEP_S = 60;
 const GROWTH = 1.7;
 const CHANGE_SHARE = 0.05;
 const CHANGE_K = 0.5;
+/** Likewise of a film that stands still, whose warmth tells nothing but when it has set. */
+const STILL_CHANGE_K = 1;
 /** After this many steps of one stretch they may change more: a thin liquid that creeps over a dry wall would else take thousands. */
 const MANY_STEPS = 150;
 /** A film that still runs after so many steps of a stretch, or finds no step short enough, is of no shell: it is held still for the rest of it. */
@@ -228,16 +230,15 @@ export class ShellRun {
     // With a flow the film's stiffness is that of the middle of the step before.
     let lag = 0;
     this.steps = 0;
+    this.shape(this.airIn(surroundings));
     this.stiffen();
     while (left > 1e-9) {
       const pull = flowing && this.steps < MOST_STEPS ? this.film.pull(held) : 0;
-      const air = airAt(surroundings, mean(this.heat.wallC), mean(this.heat.filmC));
-      this.shape(air);
       this.rest.before(pull, this.seconds - lag);
       this.dt = this.rest.longestStep(pull, this.dt);
       // A last sliver is taken along rather than made a step of its own.
       const dt = left < 1.2 * this.dt ? left : this.dt;
-      const share = this.rest.flows ? this.strang(dt, held, air) : this.still(dt);
+      const share = this.rest.flows ? this.strang(dt, held, surroundings) : this.still(dt, surroundings);
       left -= dt;
       this.seconds += dt;
       this.rest.after(this.seconds);
@@ -251,18 +252,19 @@ export class ShellRun {
   }
 
   /** Heat alone; gives by how much the next step may be longer. */
-  private still(dt: number): number {
+  private still(dt: number, surroundings: Surroundings): number {
+    this.heat.meet(this.airIn(surroundings));
     const moved = this.heat.step(dt);
     this.stiffen();
-    return CHANGE_K / Math.max(1e-9, moved);
+    return STILL_CHANGE_K / Math.max(1e-9, moved);
   }
 
   /** Heat, flow, heat; gives by how much the next step may be longer. */
-  private strang(dt: number, held: Held, air: WallAir): number {
+  private strang(dt: number, held: Held, surroundings: Surroundings): number {
     const first = this.heat.step(dt / 2);
     this.stiffen();
     const moved = this.flowFor(dt, held);
-    this.shape(air);
+    this.shape(this.airIn(surroundings));
     const second = this.heat.step(dt / 2);
     return Math.min(
       (CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved),
@@ -288,6 +290,10 @@ export class ShellRun {
     this.broughtJ -= perKelvin * kelvins + perSet * sets;
     this.countVolumes();
     return moved;
+  }
+
+  private airIn(surroundings: Surroundings): WallAir {
+    return airAt(surroundings, mean(this.heat.wallC), mean(this.heat.filmC));
   }
 
   private shape(air: WallAir): void {

@@ -68,6 +68,8 @@ export class WallHeat {
   private belowThicknessM = 0;
   private readonly wallCapacity: Float64Array;
   private readonly outsideShare: Float64Array;
+  private readonly insideShare: Float64Array;
+  private readonly halfFilm: Float64Array;
   private readonly halfWall: number;
   private air: WallAir = { outsideC: 20, outsideH: 1, insideC: 20, insideH: 1 };
   private readonly toOutside: Float64Array;
@@ -93,6 +95,8 @@ export class WallHeat {
     this.filmC = array().fill(startC);
     this.filmSet = array();
     this.toOutside = array();
+    this.insideShare = array();
+    this.halfFilm = array();
     this.wallToBelow = array();
     this.belowToFilm = array();
     this.toInside = array();
@@ -166,18 +170,27 @@ export class WallHeat {
   ): void {
     const { mean, gauss } = this.cells;
     const { halfWall, film, below } = this;
-    const outside = 1 / (1 / air.outsideH + halfWall);
-    const inside = 1 / air.insideH;
     for (let i = 0; i < filmM.length; i++) {
       const t = belowM[i] + filmM[i];
       const halfBelow = belowM[i] / (2 * CHOCOLATE_CONDUCTIVITY);
       const halfFilm = filmM[i] / (2 * CHOCOLATE_CONDUCTIVITY);
-      this.toOutside[i] = this.outsideShare[i] * outside;
       this.wallToBelow[i] = 1 / (halfWall + halfBelow + LEAST_RESISTANCE);
       this.belowToFilm[i] = 1 / (halfBelow + halfFilm + LEAST_RESISTANCE);
-      this.toInside[i] = Math.max(LEAST_AREA_SHARE, 1 - t * (2 * mean[i] - gauss[i] * t)) / (inside + halfFilm);
+      this.halfFilm[i] = halfFilm;
+      this.insideShare[i] = Math.max(LEAST_AREA_SHARE, 1 - t * (2 * mean[i] - gauss[i] * t));
       this.filmCapacity[i] = film.heat * filmPerArea[i];
       this.belowCapacity[i] = below.heat * belowPerArea[i];
+    }
+    this.meet(air);
+  }
+
+  /** Sets how heat passes to the air, where that alone has changed. */
+  meet(air: WallAir): void {
+    const outside = 1 / (1 / air.outsideH + this.halfWall);
+    const inside = 1 / air.insideH;
+    for (let i = 0; i < this.toOutside.length; i++) {
+      this.toOutside[i] = this.outsideShare[i] * outside;
+      this.toInside[i] = this.insideShare[i] / (inside + this.halfFilm[i]);
     }
     this.air = air;
   }
@@ -187,7 +200,7 @@ export class WallHeat {
    * @returns the largest change of temperature in any cell, K
    */
   step(dt: number): number {
-    const { count, areaM2 } = this.cells;
+    const { count } = this.cells;
     const { film, below, toOutside, wallToBelow, belowToFilm, toInside } = this;
     const { wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
     const { outsideC, insideC } = this.air;
@@ -200,7 +213,6 @@ export class WallHeat {
     const [filmFrom, belowFrom] = [film.fromC * filmPerK, below.fromC * belowPerK];
     const least = NOTED_M * film.heat;
     let largest = 0;
-    let out = 0;
     for (let i = 0; i < count; i++) {
       const gWall = wallToBelow[i];
       const gFilm = belowToFilm[i];
@@ -239,7 +251,6 @@ export class WallHeat {
       // By the stretch that was reckoned with, so that the heat is right.
       if (modeBelow > 0) belowSet[i] += belowWay * ((modeBelow === 1 ? belowFrom - tBelow * belowPerK : 1) - setBelow);
       if (modeFilm > 0) filmSet[i] += filmWay * ((modeFilm === 1 ? filmFrom - tFilm * filmPerK : 1) - setFilm);
-      out += areaM2[i] * (toOutside[i] * (tWall - outsideC) + toInside[i] * (tFilm - insideC));
       const moved = Math.max(
         Math.abs(tWall - wallC[i]),
         belowCapacity[i] > least ? Math.abs(tBelow - belowC[i]) : 0,
@@ -250,11 +261,27 @@ export class WallHeat {
       belowC[i] = tBelow;
       filmC[i] = tFilm;
     }
-    this.heatOut += dt * out;
-    return (
-      largest +
-      Math.max(setSlowly(below, belowCapacity, belowC, belowSet, dt), setSlowly(film, filmCapacity, filmC, filmSet, dt))
+    this.countLoss(dt);
+    return Math.max(largest, this.setSlowly(dt));
+  }
+
+  /** What sets slowly within a step; gives the most that it has warmed a cell by, K. */
+  private setSlowly(dt: number): number {
+    return Math.max(
+      settleSlowly(this.below, this.belowCapacity, this.belowC, this.belowSet, dt),
+      settleSlowly(this.film, this.filmCapacity, this.filmC, this.filmSet, dt),
     );
+  }
+
+  /** Counts what has left through the faces in a step, before what sets slowly warms them. */
+  private countLoss(dt: number): void {
+    const { outsideC, insideC } = this.air;
+    let out = 0;
+    for (let i = 0; i < this.cells.count; i++)
+      out +=
+        this.cells.areaM2[i] *
+        (this.toOutside[i] * (this.wallC[i] - outsideC) + this.toInside[i] * (this.filmC[i] - insideC));
+    this.heatOut += dt * out;
   }
 }
 
@@ -265,8 +292,8 @@ function modeAt(matter: SettingMatter, c: number, set: number): 0 | 1 | 2 {
   return cooler >= matter.spanK ? 2 : 1;
 }
 
-/** What sets slowly within a step wherever there is something of it; gives the most that it has warmed a cell by, K. */
-function setSlowly(
+/** Sets what sets slowly of one chocolate wherever there is some; gives the most that it has warmed a cell by, K. */
+function settleSlowly(
   { slow, latent, heat }: SettingMatter,
   capacity: Float64Array,
   celsius: Float64Array,
