@@ -59,7 +59,7 @@ export const BATCH_RULES = {
   },
   'batch.comesBack': {
     title: 'Comes back',
-    how: 'To tip out, cavities are poured half full, a mold at a time; what does not stay in the last mold comes back to the bowl.',
+    how: 'To tip out, cavities are poured half full and swirled, or to the brim where they stand for 20 s or are small, a mold at a time; what does not stay in the last mold comes back to the bowl.',
     source: PRACTICE,
     sure: 'Pour less and less comes back.',
   },

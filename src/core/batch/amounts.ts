@@ -1,5 +1,4 @@
-import { WORKING_RULES } from '../matter/working-rules';
-import { isChilled, type Method, tippedOut } from '../record/method';
+import { type Method, tippedOut } from '../record/method';
 
 /** A share of a coat's chocolate from one melt. */
 export interface MeltShare {
@@ -16,6 +15,8 @@ export interface CoatAmount {
   /** What stays in one cavity, and what drips off it for good, kg. */
   readonly perPartKg: number;
   readonly dripsKg: number;
+  /** Share of the cavity that is poured before it is tipped out, 0 to 1. */
+  readonly pourShare: number;
 }
 
 /** One kind of part with how many of it are cast. */
@@ -123,7 +124,6 @@ function shareOf({ shares }: CoatAmount, meltId: string): number {
 }
 
 /** What has to be poured beyond what stays, into so many cavities together, kg. */
-function poolKg({ solidKg }: PartAmount, { method, perPartKg }: CoatAmount, together: number): number {
-  if (!tippedOut(method)) return 0;
-  return Math.max(0, together * ((isChilled(method) ? 1 : WORKING_RULES.dumpPourShare) * solidKg - perPartKg));
+function poolKg({ solidKg }: PartAmount, { method, perPartKg, pourShare }: CoatAmount, together: number): number {
+  return tippedOut(method) ? Math.max(0, together * (pourShare * solidKg - perPartKg)) : 0;
 }

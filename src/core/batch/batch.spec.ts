@@ -104,8 +104,8 @@ describe('spares where breakages were counted', () => {
 describe('amounts', () => {
   const own = [{ meltId: 'm', share: 1 }];
   const coats = [
-    { coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0 },
-    { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0 },
+    { coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0, pourShare: 0.5 },
+    { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0, pourShare: 0.5 },
   ];
   const part = { coats, parts: 40, perRound: 6, perMold: 6, solidKg: 0.086 };
   const amounts = (parts: readonly PartAmount[], onPieces: readonly OnPieces[] = []) =>
@@ -135,7 +135,7 @@ describe('amounts', () => {
   });
 
   it('takes a mold to the brim that is chilled before it is tipped out', () => {
-    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], method: 'chillDump' }], parts: 12 }]);
+    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], method: 'chillDump', pourShare: 1 }], parts: 12 }]);
     expect(melt.comesBackKg).toBeCloseTo(6 * (0.086 - 0.01), 12);
   });
 
@@ -172,6 +172,8 @@ const coat: BatchCoat = {
   shares: [{ meltId: 'm', share: 1 }],
   method: 'dump',
   perPartKg: 0.02,
+  pourShare: 0.5,
+  asTray: false,
   dripsKg: 0,
   drainSeconds: 20,
   dwellSeconds: 10,

@@ -15,6 +15,7 @@ const coat: TimelineCoat = {
   method: 'dump',
   drainSeconds: 20,
   dwellSeconds: 10,
+  asTray: false,
   standsIn: 'fridge',
   rests: [],
   place: 'fridge',
@@ -72,6 +73,8 @@ describe('timeline', () => {
     expect(coatOneMoldSeconds({ ...coat, method: 'spoon' }, 6)).toBe(120);
     expect(coatOneMoldSeconds({ ...coat, method: 'brush' }, 6)).toBe(180);
     expect(coatOneMoldSeconds(coat, 24) - coatOneMoldSeconds(coat, 6)).toBe(18 * 8);
+    // A tray of bonbons is filled with a ladle and tipped as a whole, in less than a minute and a half. Common practice, no source.
+    expect(coatOneMoldSeconds({ ...coat, asTray: true }, 24)).toBeLessThanOrEqual(90);
   });
 
   it('rests where it is to rest, stands in the cold before it is tipped out, and keeps the hands busy while a vessel is turned', () => {
@@ -185,6 +188,7 @@ describe('timeline', () => {
       method: fc.constantFrom(...METHODS),
       drainSeconds: fc.integer({ min: 2, max: 120 }),
       dwellSeconds: fc.integer({ min: 0, max: 300 }),
+      asTray: fc.boolean(),
       place: fc.constantFrom(...PLACES),
       chillSeconds: fc.integer({ min: 60, max: 7200 }),
     });

@@ -26,6 +26,8 @@ export interface TimelineCoat {
   readonly method: Method;
   readonly drainSeconds: number;
   readonly dwellSeconds: number;
+  /** A rigid tray is filled with a ladle as a whole. */
+  readonly asTray: boolean;
   /** Where a mold that is chilled before it is tipped out stands full meanwhile. */
   readonly standsIn: Place;
   /** Where it rests before its place. */
@@ -76,6 +78,8 @@ export interface Timeline {
   readonly waitingSeconds: number;
 }
 
+/** Filling a rigid tray with a ladle, however many cavities it has, s. Common practice, no source. */
+const LADLE_SECONDS = 20;
 /** Scraping and wiping that comes with tipping out a mold, s. Common practice, no source. */
 const SCRAPE_SECONDS = 40;
 
@@ -86,14 +90,20 @@ const MOST_STRETCHES_SHOWN = 360;
 
 /** Hands-on time to coat one mold, s, without what it stands in the cold. Common practice, no source. */
 export function coatOneMoldSeconds(
-  coat: Pick<TimelineCoat, 'method' | 'drainSeconds' | 'dwellSeconds'>,
+  coat: Pick<TimelineCoat, 'method' | 'drainSeconds' | 'dwellSeconds' | 'asTray'>,
   cavities: number,
 ): number {
   const { method, drainSeconds, dwellSeconds } = coat;
-  const laid = handsOnS(method) * cavities;
+  const laid = pourSeconds(coat, cavities);
   if (fillsLevel(method)) return laid + HANDS_ON.tapPerMold;
   if (!tippedOut(method)) return laid;
   return laid + (isChilled(method) ? 0 : dwellSeconds) + drainSeconds + SCRAPE_SECONDS;
+}
+
+/** Getting the chocolate into the cavities of one mold, s. */
+function pourSeconds({ method, asTray }: Pick<TimelineCoat, 'method' | 'asTray'>, cavities: number): number {
+  const each = handsOnS(method) * cavities;
+  return asTray && tippedOut(method) ? Math.min(each, LADLE_SECONDS) : each;
 }
 
 /** Rounds alike in what they cast and in what is melted for them first. */
@@ -185,7 +195,7 @@ function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: nu
   const laid = molds * coatOneMoldSeconds(coat, perMold);
   const tasks: Bare[] = [];
   if (isChilled(coat.method)) {
-    const pour = molds * handsOnS(coat.method) * perMold;
+    const pour = molds * pourSeconds(coat, perMold);
     tasks.push({ kind: 'coat', handsOn: true, seconds: pour, coat: index, meltIds });
     tasks.push({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
     tasks.push({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index, meltIds });

@@ -2,7 +2,10 @@ import { isTurned } from '../record/method';
 import type { AfterCasting, BatchCoat, BatchInput, BatchPart, BatchResult } from '../batch/batch';
 import type { FurtherTask } from '../batch/timeline';
 import type { CoatAnswer } from '../coat/coat-answers';
+import type { Cavity } from '../cavity/cavity';
+import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
+import { pouredShare } from '../shell/coat-choice';
 import type { Coat } from '../record/casting';
 import { isCap } from '../record/closing';
 import { placeOf, restsOf } from '../record/sets';
@@ -94,12 +97,20 @@ function batchPart(
     breakChance: { value, low, high },
     // Poured over a former, about as much runs off as stays. Common practice, no source.
     solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value,
-    coats: coat.coats.map((made, i) => batchCoat(coatsMade[i], made, chill.coats[i].stay.value)),
+    coats: coat.coats.map((made, i) =>
+      batchCoat(coatsMade[i], made, chill.coats[i].stay.value, cavity, moldRecord.material),
+    ),
     inMold: tasks,
   };
 }
 
-function batchCoat(coat: Coat, made: CoatAnswer, chillSeconds: number): BatchCoat {
+function batchCoat(
+  coat: Coat,
+  made: CoatAnswer,
+  chillSeconds: number,
+  cavity: Cavity,
+  material: MoldMaterial,
+): BatchCoat {
   const { id: coatId, method, drainSeconds, dwellSeconds, standsIn } = coat;
   const all = coat.shares.reduce((sum, { share }) => sum + share, 0);
   // Turned until it runs no more; before the simulation has told when, for as long as it sets.
@@ -109,6 +120,8 @@ function batchCoat(coat: Coat, made: CoatAnswer, chillSeconds: number): BatchCoa
     method,
     perPartKg: made.mass.value,
     dripsKg: made.feet?.value ?? 0,
+    pourShare: pouredShare(made.choice, cavity),
+    asTray: MOLD_MATTER[material].rigid,
     drainSeconds,
     dwellSeconds,
     standsIn,

@@ -5,7 +5,7 @@ import type { CavityShape } from '../cavity/shape';
 import type { ChillInput } from '../chill/chill-input';
 import { coatStation } from '../coat/coat';
 import type { CoatResult } from '../coat/coat-answers';
-import type { MoldMaterial } from '../matter/mold-material';
+import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import type { Casting, Coat, Part } from '../record/casting';
 import type { Place } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
@@ -173,7 +173,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
         wayUp: answer.choice.wayUp,
         inside: insideOf(cavity, answer.choice),
         // The middle cavity of a mold waits half the time that coating it takes.
-        handlingSeconds: coatOneMoldSeconds(answer.choice, cavities) / 2,
+        handlingSeconds: coatOneMoldSeconds({ ...answer.choice, asTray: MOLD_MATTER[material].rigid }, cavities) / 2,
         rests,
         place,
         ...(overruledSeconds === undefined ? {} : { overruledSeconds }),

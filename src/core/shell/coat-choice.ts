@@ -3,7 +3,7 @@ import type { ChocolateKind, Fluidity } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { MoldMaterial } from '../matter/mold-material';
 import { type CoatArea, type WayUp } from '../record/choices';
-import { isClamped, isTurned, type Method, tippedOut } from '../record/method';
+import { isChilled, isClamped, isTurned, type Method, tippedOut } from '../record/method';
 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
@@ -77,4 +77,26 @@ export interface CoatPlaceInput {
   readonly roomC: number;
   /** Where the shell is what an insert leaves: coats are then all alike, and there is one. */
   readonly press?: Press | undefined;
+}
+
+/** Swirled about and tipped out, or standing full: so long, s. A small cavity and a large one, m³. Working rules. */
+const SWIRLED_S = 10;
+const STANDS_FULL_S = 20;
+const SMALL_M3 = 12e-6;
+const LARGE_M3 = 30e-6;
+
+/**
+ * Share of the cavity that is poured before it is tipped out, 0 to 1: half of it, swirled about; to the brim where it stands, as only what is
+ * full sets a skin, and where the cavity is small. Common practice, no source; straight in between.
+ */
+export function pouredShare(
+  { method, dwellSeconds }: Pick<CoatChoice, 'method' | 'dwellSeconds'>,
+  { volumeM3, outward }: Pick<Cavity, 'volumeM3' | 'outward'>,
+): number {
+  if (outward) return WORKING_RULES.dumpPourShare;
+  if (isChilled(method)) return 1;
+  const stands = (dwellSeconds - SWIRLED_S) / (STANDS_FULL_S - SWIRLED_S);
+  const small = (LARGE_M3 - volumeM3) / (LARGE_M3 - SMALL_M3);
+  const full = Math.min(1, Math.max(0, stands, small));
+  return WORKING_RULES.dumpPourShare + full * (1 - WORKING_RULES.dumpPourShare);
 }

@@ -4,17 +4,24 @@ import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import type { Place } from '../record/choices';
 import { handsOnS, isTurned, tippedOut } from '../record/method';
-import { insideOf, meltDepthM, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
+import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { ComingToRest } from './coming-to-rest';
-import { dwellSkin } from './dwell-skin';
 import { evenFilm } from './even-film';
 import { airAt, placeC, type Surroundings } from './place-air';
-import { around, standingAir, startingFilm, thickestM } from './shell-surroundings';
+import { around, standingSkin, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
 import { WallFilm, type Held } from './wall-film';
 import { WallHeat, type WallAir } from './wall-heat';
-import type { ShellCoat, ShellCoatResult, ShellInput, ShellMoment, ShellPhase, ShellVariation } from './shell-types';
+import type {
+  Melt,
+  ShellCoat,
+  ShellCoatResult,
+  ShellInput,
+  ShellMoment,
+  ShellPhase,
+  ShellVariation,
+} from './shell-types';
 
 /** Share of a cavity's hands-on time in which the chocolate is kept even; the rest goes into dosing it. Working rule. */
 const SPREAD_SHARE = 0.25;
@@ -34,12 +41,6 @@ const MANY_STEPS = 150;
 const MOST_STEPS = 1500;
 /** A step that moves further than this many times what is wanted is followed by a much shorter one. */
 const LEAST_GROWTH = 0.2;
-
-/** Chocolate as it is laid on: its temperature, °C, and set fraction. */
-interface Melt {
-  readonly celsius: number;
-  readonly set: number;
-}
 
 /** One run of a shell; see `simulateShell`. */
 export class ShellRun {
@@ -123,21 +124,14 @@ export class ShellRun {
   private dwell(choice: CoatChoice, workingC: number): Melt {
     if (!standsFull(this.input, choice) || choice.dwellSeconds <= 0) return { celsius: workingC, set: 0 };
     const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
-    const { material, moldWallM: wallM } = this.input;
     const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
-    const skin = dwellSkin({
-      kind,
-      fatShare,
+    const skin = standingSkin(this.input, this.variation, choice, {
       workingC,
-      meltDepthM: meltDepthM(this.input.cavity),
       dwellSeconds,
-      material,
-      wallM,
       setThicknessM: mean(this.belowM),
       wallC,
-      ...standingAir(this.input, this.variation, choice),
     });
     this.moment();
     for (let i = 0; i < this.cells.count; i++) this.heat.wallC[i] += skin.wallC - wallC;

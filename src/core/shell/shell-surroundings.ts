@@ -1,6 +1,6 @@
 import type { Place, WayUp } from '../record/choices';
-import type { CoatChoice, Inside } from './coat-choice';
-import type { DwellInput } from './dwell-skin';
+import { meltDepthM, type CoatChoice, type Inside } from './coat-choice';
+import { dwellSkin, type DwellInput, type DwellSkin } from './dwell-skin';
 import { tippedOut } from '../record/method';
 import type { Cavity } from '../cavity/cavity';
 import { rootUpward } from '../quantity/root';
@@ -20,14 +20,16 @@ export function around(
   return varied(surroundingsIn(kitchen, place, { material, floorShare, insertM, ...held }), placeK, cooling);
 }
 
-/** The air a mold stands full in: the room's, or that of the cold place it is chilled in. */
-export function standingAir(
-  { kitchen }: ShellInput,
+/** The skin that sets while a mold stands full: in the room's air, or in that of the cold place it is chilled in. */
+export function standingSkin(
+  { cavity, material, moldWallM: wallM, kitchen }: ShellInput,
   { placeK, cooling }: ShellVariation,
-  { stands }: CoatChoice,
-): Pick<DwellInput, 'airC' | 'draught'> {
+  { chocolate: { kind, fatShare }, stands }: CoatChoice,
+  from: Pick<DwellInput, 'workingC' | 'dwellSeconds' | 'setThicknessM' | 'wallC'>,
+): DwellSkin {
   const { airC, draught } = stands ?? { airC: placeC(kitchen, 'room'), draught: draughtIn(kitchen, 'room') };
-  return { airC: airC + placeK, draught: draught * cooling };
+  const air = { airC: airC + placeK, draught: draught * cooling };
+  return dwellSkin({ kind, fatShare, meltDepthM: meltDepthM(cavity), material, wallM, ...from, ...air });
 }
 
 /** Thickness of the film a coat starts from in each cell, m: what is tipped out, spooned in or pressed. */

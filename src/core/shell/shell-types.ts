@@ -3,6 +3,12 @@ import type { CoatChoice, CoatPlaceInput } from './coat-choice';
 import type { PlaceKitchen } from './place-air';
 import type { WallCells } from './wall-cells';
 
+/** Chocolate as it is laid on: its temperature, °C, and set fraction. */
+export interface Melt {
+  readonly celsius: number;
+  readonly set: number;
+}
+
 /** One coat with what follows on it. */
 export interface ShellCoat {
   readonly choice: CoatChoice;
