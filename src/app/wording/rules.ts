@@ -160,13 +160,13 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'coat.neededRim': {
     title: 'Rim a shell needs',
-    how: '1.5 mm for a 64 mm shell, growing with the square root of its widest part; compound gets by with 15 % less.',
+    how: '1.5 mm for a 64 mm shell, growing with the square root of its widest part; compound gets by with 15 % less, and what is peeled out of a liner or off a leaf with half.',
     source: WORKING_RULE,
     sure: 'A first guess; your own breakages will tell.',
   },
   'coat.breakChance': {
     title: 'Chance of breaking at unmolding',
-    how: 'Compares the rim with what a shell of this size needs: 8 % break at just enough, half of them at six tenths, 2 % at 1.6 times.',
+    how: 'Compares the rim with what a shell of this size needs: 6 % break at just enough, 9 % at nine tenths of it, half of them at six tenths, 2 % at 1.6 times.',
     source: WORKING_RULE,
     sure: 'A first guess; your own breakages will tell.',
   },

@@ -94,16 +94,17 @@ export function totals(coats: readonly CoatAnswer[]): ThicknessAnswers {
 
 /** The rim it needs, and the chance that it breaks with the one it has. */
 export function survival(
-  { cavity }: Pick<CoatInput, 'cavity'>,
+  { cavity, material }: Pick<CoatInput, 'cavity' | 'material'>,
   choices: readonly CoatChoice[],
   rim: Answer,
 ): Pick<CoatResult, 'neededRim' | 'breakChance'> {
   const { kind } = choices[choices.length - 1].chocolate;
-  const needed = neededRimM(cavity.spanM, kind);
+  const needed = neededRimM(cavity.spanM, kind, material);
   return {
     neededRim: answer(needed, 'length', 'coat.neededRim', [
       term('span', cavity.spanM, 'length'),
       term('chocolateKind', kind),
+      term('moldMaterial', material),
     ]),
     breakChance: answer(
       breakChance(rim.value / needed),

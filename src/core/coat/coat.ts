@@ -1,3 +1,4 @@
+import { MOLD_MATTER } from '../matter/mold-material';
 import { CHOCOLATE_MATTER, nearestClass } from '../matter/chocolate';
 import { fillsLevel, isDosed, isTurned, tippedOut } from '../record/method';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
@@ -89,8 +90,13 @@ function coatAnswer(
       [thin.holdM, thick.holdM],
     ),
     ...(simulated ? observed(input, choice, simulated, laid, density) : { rest: undefined, feet: undefined }),
+    // A liner or a leaf holds its coat.
     overHold:
-      !input.press && isDosed(choice.method) && !isTurned(choice.method) && laid.placedM > HOLD_MULTIPLE * laid.holdM,
+      !input.press &&
+      !MOLD_MATTER[input.material].peeled &&
+      isDosed(choice.method) &&
+      !isTurned(choice.method) &&
+      laid.placedM > HOLD_MULTIPLE * laid.holdM,
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: Math.min(mean(laid), mean(thin)), high: Math.max(mean(laid), mean(thick)) },
   };

@@ -18,6 +18,8 @@ export interface MoldMatter {
   readonly letsGoAt: number;
   /** Its floors lie on what it stands on; else it stands on a frame. */
   readonly lies: boolean;
+  /** It is peeled off the piece, or stays on it; else the piece is pushed, flexed or tapped out. */
+  readonly peeled: boolean;
 }
 
 /** Heat capacity of what a mold stands on, J/(m² K): silicone bends, so its whole sheet sits on a tray; the others are handled by themselves. */
@@ -35,6 +37,7 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: false,
     letsGoAt: 0,
     lies: true,
+    peeled: false,
   },
   polycarbonate: {
     conductivity: 0.2,
@@ -44,6 +47,7 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: true,
     letsGoAt: 1.02,
     lies: false,
+    peeled: false,
   },
   thinPlastic: {
     conductivity: 0.2,
@@ -53,6 +57,7 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: true,
     letsGoAt: 0.9,
     lies: true,
+    peeled: false,
   },
   /** A liner is peeled off, however set it is. */
   paper: {
@@ -63,6 +68,7 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: false,
     letsGoAt: 0,
     lies: true,
+    peeled: true,
   },
   /** Found vessels: a bottle, a loose-bottom tin, a balloon or another film. */
   glass: {
@@ -73,6 +79,7 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: true,
     letsGoAt: 1.02,
     lies: false,
+    peeled: false,
   },
   tin: {
     conductivity: 50,
@@ -82,6 +89,7 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: true,
     letsGoAt: 1.02,
     lies: false,
+    peeled: false,
   },
   film: {
     conductivity: 0.15,
@@ -91,5 +99,6 @@ export const MOLD_MATTER: Readonly<Record<MoldMaterial, MoldMatter>> = {
     rigid: false,
     letsGoAt: 0,
     lies: true,
+    peeled: true,
   },
 };
