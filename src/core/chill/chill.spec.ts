@@ -168,6 +168,54 @@ describe('chill', () => {
     expect(Number.isFinite(unmold.value)).toBe(true);
   });
 
+  it('sets later when the chocolate, the mold or the place is warmer, and when the coat is thicker, over the whole input space', () => {
+    const any = fc.record({
+      kind: fc.constantFrom(...CHOCOLATE_KINDS),
+      overK: fc.double({ min: 0, max: 3, noNaN: true }),
+      mm: fc.double({ min: 0.5, max: 6, noNaN: true }),
+      wallC: fc.double({ min: 0, max: 26, noNaN: true }),
+      fridgeC: fc.double({ min: 0, max: 12, noNaN: true }),
+      wayUp: fc.constantFrom(...WAYS_UP),
+      floorShare: fc.double({ min: 0, max: 1, noNaN: true }),
+    });
+    const seconds = ({
+      kind,
+      overK,
+      mm,
+      wallC,
+      fridgeC,
+      wayUp,
+      floorShare,
+    }: typeof any extends fc.Arbitrary<infer T> ? T : never) => {
+      const m = mm / 1000;
+      const { fatShare, workFromC } = CHOCOLATE_MATTER[kind];
+      const change = {
+        kind,
+        fatShare,
+        workingC: workFromC + overK,
+        thicknessM: { value: m, low: m, high: m },
+        wallC,
+        wayUp,
+      };
+      const { touch, unmold } = chillNominal({ ...input(change, 1, { fridgeC }), floorShare }).coats[0].chosen;
+      return [touch.value, unmold.value];
+    };
+    fc.assert(
+      fc.property(any, (one) => {
+        const now = seconds(one);
+        const later = [
+          { overK: one.overK + 1 },
+          { mm: one.mm * 1.15 },
+          { wallC: one.wallC + 3 },
+          { fridgeC: one.fridgeC + 2 },
+        ];
+        for (const change of later)
+          seconds({ ...one, ...change }).forEach((then, i) => expect(then).toBeGreaterThanOrEqual(now[i] * 0.999));
+      }),
+      { numRuns: 120 },
+    );
+  });
+
   it('gives ordered, finite or plainly infinite times over the whole input space', () => {
     const any = fc.record({
       kind: fc.constantFrom(...CHOCOLATE_KINDS),
