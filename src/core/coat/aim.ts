@@ -15,8 +15,8 @@ const DRAIN_SHARE = 0.2;
 const MOST_DWELL = 90;
 /** Longest that it will ask a mold to stand in the cold before it is tipped out, s. Working rule. */
 const MOST_CHILLED = 900;
-/** A spooned coat is laid at most this many times as thick as a vertical wall holds. Working rule. */
-export const HOLD_MULTIPLE = 2;
+/** The aim lays a spooned coat at most this many times as thick as a vertical wall holds. Working rule. */
+const LAID_MULTIPLE = 2;
 
 /** Coats tuned to a wanted thickness at the rim. */
 export interface Aimed {
@@ -73,7 +73,7 @@ function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatL
         return place.cavity.outward
           ? byDrain(coat, share)
           : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : MOST_DWELL);
-      const most = place.cavity.wallAreaM2 * laid[i].holdM * HOLD_MULTIPLE;
+      const most = place.cavity.wallAreaM2 * laid[i].holdM * LAID_MULTIPLE;
       return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
     });
 }

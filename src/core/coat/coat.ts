@@ -3,13 +3,16 @@ import { CHOCOLATE_MATTER, nearestClass } from '../matter/chocolate';
 import { fillsLevel, isDosed, isTurned, tippedOut } from '../record/method';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { RuleKey } from '../quantity/keys';
-import { aimCoats, HOLD_MULTIPLE } from './aim';
+import { aimCoats } from './aim';
 import type { CoatChoice, Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
 import type { SimulatedCoat } from '../shell/simulated';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
 import { massInAll, survival, totals, type CoatAnswer, type CoatInput, type CoatResult } from './coat-answers';
 import { solidShell } from './solid';
+
+/** A coat by dose that is laid more than this many times as thick as a vertical wall holds is too heavy: it is worked up until it has begun to set. Working rule. */
+const HOLD_MULTIPLE = 2.5;
 
 /**
  * What the chosen coats come to: thickness at rim, wall and base, amounts, and whether the shell survives unmolding.

@@ -205,6 +205,9 @@ function turnProblems({ coat, coatsMade }: Planned): Problem[] {
   ];
 }
 
+/** A shell that breaks oftener than this is too thin: people take one in ten to twenty as it comes. Common practice, no source. */
+const TOO_LIKELY = 0.1;
+
 function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[] {
   const pressed = moldRecord.composition.kind === 'press';
   const problems: Problem[] = [];
@@ -227,7 +230,7 @@ function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[]
     });
   }
   // Where it has pooled, another coat would pool as well.
-  if (coat.total.rim.value < coat.neededRim.value && !pooled(coat, coatsMade)) {
+  if (coat.breakChance.value > TOO_LIKELY && !pooled(coat, coatsMade)) {
     const values = { rim: coat.total.rim.value, needed: coat.neededRim.value, chance: coat.breakChance.value };
     const remedy: Remedy | undefined = pressed
       ? undefined
