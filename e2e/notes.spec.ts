@@ -34,7 +34,9 @@ const NOTES: readonly {
   },
   {
     about: 'a thickness out of reach',
+    // On a mold so warm no skin sets while it stands.
     steps: [
+      ['chill', type('Room', '27')],
       ['coat', press('to thickness')],
       ['coat', type('Wanted at the rim', '10 mm')],
     ],

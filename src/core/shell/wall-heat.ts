@@ -205,7 +205,7 @@ export class WallHeat {
     const { wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
     const { outsideC, insideC } = this.air;
     const per = 1 / dt;
-    // Latent heat over specific heat, K, and the share of the way to equilibrium that a step goes.
+    // Latent heat over specific heat, K, and the share of the way to where the seed makes for that a step goes.
     const [filmWay, belowWay] = [dt / (dt + film.lagS), dt / (dt + below.lagS)];
     const filmGain = (film.latent / film.heat) * filmWay;
     const belowGain = (below.latent / below.heat) * belowWay;
