@@ -63,7 +63,7 @@ const NOTES: readonly {
     about: 'a rigid mold that will not let go',
     steps: [
       ['mold', (page) => choose(page.getByLabel('Material'), 'polycarbonate')],
-      ['chill', type('Room', '15')],
+      ['chill', type('Room', '18')],
       ['chill', press('room', 0)],
       ['chill', press('room', 1)],
     ],

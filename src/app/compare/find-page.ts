@@ -12,8 +12,8 @@ import { PageHeader } from '../ui/page-header';
 import { Pick } from '../ui/pick';
 import { UndoRedo } from '../ui/undo-redo';
 import { ShareBar } from '../ui/share-bar';
-import { foundText, goalText } from '../wording/compare';
-import { text, unbroken } from '../wording/format';
+import { foundText, goalText, wantedRimText } from '../wording/compare';
+import { unbroken } from '../wording/format';
 import { CompareSide } from './compare-side';
 
 const GOALS = ['survive', 'smash', 'rim'] as const;
@@ -61,12 +61,10 @@ export class FindPage {
   protected readonly pressed = computed(() => this.plans.draft()?.moldRecord.composition.kind === 'press');
   protected readonly said = computed(() => {
     const plan = this.plans.draft();
-    const rim = plan ? text(rimOfGoal(this.goal(), plan), 'length', this.units.system()) : '';
-    // To survive, a thicker rim is as good.
-    const near = this.key() === 'survive' ? 'at least' : 'about';
+    const rim = plan ? wantedRimText(this.goal(), rimOfGoal(this.goal(), plan), this.units.system()) : '';
     switch (this.state()) {
       case 'asking':
-        return `Wanted: ${near} ${rim} at the rim.`;
+        return `Wanted: ${rim} at the rim.`;
       case 'working':
         return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
       case 'stopped':
@@ -75,7 +73,7 @@ export class FindPage {
         return 'The computation gave no answer; nothing has changed. Try again in a moment.';
       case 'done':
         return this.found().length > 0
-          ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to ${near} ${rim} at the rim, the quickest first.`
+          ? `${this.found().length === 1 ? 'One way leads' : `${this.found().length} ways lead`} to ${rim} at the rim, the quickest first.`
           : `Nothing leads to ${rim} at the rim here: another chocolate, another place to set, or another thickness may.`;
     }
   });

@@ -1,4 +1,4 @@
-import type { AimGoal, FoundWay } from '../../core/study/aim-search';
+import type { AimGoal, FoundWay, WantedRim } from '../../core/study/aim-search';
 import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/study/ways';
 import type { UnitSystem } from '../../core/quantity/units';
 import { isChilled, tippedOut } from '../../core/record/method';
@@ -79,6 +79,19 @@ export function goalText(by: AimGoal['by']): string {
     rim: 'have a rim of …',
   };
   return names[by];
+}
+
+/** The rim that a goal comes to, in words. */
+export function wantedRimText({ by }: AimGoal, { aimM, lowM, highM }: WantedRim, system: UnitSystem): string {
+  const length = (m: number): string => text(m, 'length', system);
+  switch (by) {
+    case 'smash':
+      return `${length(lowM)} to ${length(highM)}`;
+    case 'survive':
+      return `at least ${length(aimM)}`;
+    case 'rim':
+      return `about ${length(aimM)}`;
+  }
 }
 
 /** A found way in a line: coats, how, how warm, which way up, and how long the whole job takes. */

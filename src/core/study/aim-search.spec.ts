@@ -36,8 +36,9 @@ describe('ways that reach a goal', () => {
     const smash = found({ by: 'smash' });
     expect(smash.length).toBeGreaterThan(0);
     for (const { side } of smash) {
-      expect(side.coat.breakChance.value).toBeLessThan(0.08);
-      expect(side.coat.total.rim.value).toBeLessThan(survive[0].side.coat.total.rim.value);
+      expect(side.coat.breakChance.value).toBeLessThan(0.06);
+      // One blow of a spoon breaks it. Common practice, no source.
+      expect(side.coat.total.rim.value).toBeLessThan(2 * side.coat.neededRim.value);
     }
   });
 
