@@ -1,3 +1,4 @@
+import { usualCoat } from '../src/testing/coat-choice';
 import { cavityOf } from '../src/core/cavity/cavity';
 import { trayHeat } from '../src/core/matter/mold-material';
 import { WORKING_RULES } from '../src/core/matter/working-rules';
@@ -17,20 +18,7 @@ import type { ShellInput } from '../src/core/shell/shell-types';
 const RADIUS = 0.032;
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 2 * RADIUS });
 const kitchen = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };
-const coat: CoatChoice = {
-  id: 'a',
-  method: 'dump',
-  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
-  workingC: 31.5,
-  doseM3: 7e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
-  wayUp: 'upsideDown',
-  where: 'all',
-};
+const coat = usualCoat({ doseM3: 7e-6 });
 const shell = (coats: number, change: Partial<CoatChoice> = {}, setSeconds = 600): ShellInput => ({
   cavity,
   material: 'silicone',

@@ -12,6 +12,7 @@ import { CHOCOLATE_MATTER, type Fluidity } from '../core/matter/chocolate';
 import type { CoatChoice } from '../core/shell/coat-choice';
 import { AS_PLANNED, simulateShell } from '../core/shell/shell';
 import { filmVolume, readings } from '../core/shell/laid-film';
+import { usualCoat } from './coat-choice';
 import { PRACTICE_KITCHEN } from './practice';
 
 const TSP_M3 = 4.92892e-6;
@@ -37,21 +38,8 @@ export interface AmountAnswer {
 }
 
 const half = (mm: number) => cavityOf({ kind: 'hemisphere', diameterM: mm / 1000 });
-const choice = (change: Partial<CoatChoice>, fluidity: Fluidity = 'medium'): CoatChoice => ({
-  id: 'a',
-  method: 'dump',
-  chocolate: { kind: 'dark', fluidity, fatShare: CHOCOLATE_MATTER.dark.fatShare },
-  workingC: 31.5,
-  doseM3: 7.4e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
-  wayUp: 'upsideDown',
-  where: 'all',
-  ...change,
-});
+const choice = (change: Partial<CoatChoice>, fluidity: Fluidity = 'medium'): CoatChoice =>
+  usualCoat({ chocolate: { kind: 'dark', fluidity, fatShare: CHOCOLATE_MATTER.dark.fatShare }, ...change });
 const shellOf = (mm: number, coat: CoatChoice) => {
   const cavity = half(mm);
   const { thicknessM } = simulateShell(

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { usualCoat } from '../../testing/coat-choice';
 import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, holdThicknessM, rheologyAt } from '../matter/chocolate';
 import { COAT_AREAS, WAYS_UP } from '../record/choices';
@@ -10,20 +11,7 @@ import { filmVolume, spreadFilm } from '../shell/laid-film';
 import { breakChance, neededRimM } from './survival';
 
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
-const coat: CoatChoice = {
-  id: 'a',
-  method: 'dump',
-  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
-  workingC: 31.5,
-  doseM3: 7.4e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
-  wayUp: 'upsideDown',
-  where: 'all',
-};
+const coat = usualCoat();
 const input = (...coats: Partial<CoatChoice>[]): CoatInput => ({
   cavity,
   material: 'silicone',

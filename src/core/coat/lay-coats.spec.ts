@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { usualCoat } from '../../testing/coat-choice';
 import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../matter/chocolate';
 import { WAYS_UP } from '../record/choices';
@@ -15,20 +16,7 @@ const place: CoatPlaceInput = {
   moldWallM: 0.0025,
   roomC: 19.5,
 };
-const coat: CoatChoice = {
-  id: 'a',
-  method: 'dump',
-  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.38 },
-  workingC: 31.5,
-  doseM3: 7.4e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
-  wayUp: 'upsideDown',
-  where: 'all',
-};
+const coat = usualCoat({ chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.38 } });
 const { profile } = place.cavity;
 const rimOf = (layer: CoatLayer, coats: readonly CoatChoice[]): number =>
   layer.lay(coats).reduce((sum, laid) => sum + readings(profile, laid.thicknessM).rimM, 0);

@@ -1,24 +1,16 @@
 import fc from 'fast-check';
+import { usualCoat } from '../../testing/coat-choice';
 import { anyShape } from '../../testing/arbitrary-shape';
 import { cavityOf } from '../cavity/cavity';
-import type { CoatChoice } from '../shell/coat-choice';
 import { coatStation } from './coat';
 import type { CoatResult } from './coat-answers';
 
-const choice: CoatChoice = {
-  id: 'a',
+const choice = usualCoat({
   method: 'solid',
   chocolate: { kind: 'compound', fluidity: 'medium', fatShare: 0.32 },
   workingC: 36,
-  doseM3: 7.4e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
   wayUp: 'upright',
-  where: 'all',
-};
+});
 const filled = (shape: Parameters<typeof cavityOf>[0], shares: readonly number[]): CoatResult =>
   coatStation({
     cavity: cavityOf(shape),

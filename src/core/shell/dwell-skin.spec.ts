@@ -1,27 +1,14 @@
 import fc from 'fast-check';
+import { usualCoat } from '../../testing/coat-choice';
 import { PRACTICE_KITCHEN } from '../../testing/practice';
 import { cavityOf } from '../cavity/cavity';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { MOLD_MATERIALS } from '../matter/mold-material';
-import type { CoatChoice } from './coat-choice';
 import { dwellSkin, type DwellSkin } from './dwell-skin';
 import { readings } from './laid-film';
 import { simulateShell } from './shell';
 
-const coat: CoatChoice = {
-  id: 'a',
-  method: 'dump',
-  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
-  workingC: 31.5,
-  doseM3: 7.4e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
-  wayUp: 'upsideDown',
-  where: 'all',
-};
+const coat = usualCoat();
 
 describe('dwell skin', () => {
   const base = {

@@ -1,3 +1,4 @@
+import { usualCoat } from '../../testing/coat-choice';
 import { cavityOf } from '../cavity/cavity';
 import { readings } from './laid-film';
 import { recordShell } from './recording';
@@ -13,20 +14,7 @@ const input: ShellInput = {
   roomC: 19.5,
   kitchen,
   coats: ['a', 'b'].map((id) => ({
-    choice: {
-      id,
-      method: 'dump',
-      chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
-      workingC: 31.5,
-      doseM3: 7e-6,
-      dwellSeconds: 10,
-      drainSeconds: 20,
-      tappingSeconds: 10,
-      turnSeconds: 20,
-      volumeShare: 1,
-      wayUp: 'upsideDown',
-      where: 'all',
-    },
+    choice: usualCoat({ id, doseM3: 7e-6 }),
     handlingSeconds: 60,
     sets: [{ place: 'fridge', seconds: 600 }],
   })),

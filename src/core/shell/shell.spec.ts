@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { usualCoat } from '../../testing/coat-choice';
 import { anyShape } from '../../testing/arbitrary-shape';
 import { FilmEquations, stillAirAt, type FilmProblem, type FilmStage } from '../../testing/film-equations';
 import { cavityOf } from '../cavity/cavity';
@@ -32,20 +33,7 @@ const { Solver } = jest.requireActual<Odex>('odex');
 const RADIUS = 0.032;
 const cavity = cavityOf({ kind: 'hemisphere', diameterM: 2 * RADIUS });
 const KITCHEN = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };
-const coat: CoatChoice = {
-  id: 'a',
-  method: 'dump',
-  chocolate: { kind: 'dark', fluidity: 'medium', fatShare: 0.4 },
-  workingC: 31.5,
-  doseM3: 7.4e-6,
-  dwellSeconds: 10,
-  drainSeconds: 20,
-  tappingSeconds: 10,
-  turnSeconds: 20,
-  volumeShare: 1,
-  wayUp: 'upsideDown',
-  where: 'all',
-};
+const coat = usualCoat();
 const shell = (change: Partial<CoatChoice> = {}, coats = 1, kitchen = KITCHEN): ShellInput => ({
   cavity,
   material: 'silicone',
