@@ -115,11 +115,15 @@ function furtherCastings(now: Date): Casting[] {
     {
       ...coat('coat-1', 'dump', 1e-6, 'upsideDown'),
       dwellSeconds: 30,
-      sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }],
+      sets: [{ place: 'room' }],
     },
   ]);
   bonbons.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'hazelnut', amount: { by: 'line', belowRimM: 0.0025 } }];
-  bonbons.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.002, sets: [{ place: 'fridge', seconds: 900 }] };
+  bonbons.closure = {
+    kind: 'cap',
+    meltId: 'melt-1',
+    sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }],
+  };
   const cups = supperCasting(
     now,
     'demo-oat-cups',

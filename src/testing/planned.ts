@@ -35,7 +35,8 @@ export function plannedUnchilled(casting: Casting): CastingPlan {
     draft,
     draft.parts.map(({ chillInput }) => ({
       coats: chillInput.coats.map(({ place }) => {
-        const chosen = { place, touch: minutes(5), unmold: minutes(10), latest: minutes(20), equilibrium: 1 };
+        const times = { holds: minutes(4), touch: minutes(5), unmold: minutes(10), latest: minutes(20) };
+        const chosen = { place, ...times, equilibrium: 1 };
         return { chosen, places: [chosen], surfaceC: 10 };
       }),
     })),

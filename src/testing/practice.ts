@@ -1,10 +1,11 @@
 import type { CavityShape } from '../core/cavity/shape';
-import { chillNominal } from '../core/chill/chill';
+import { chillCapped, chillNominal, type PlaceChill } from '../core/chill/chill';
 import type { ChillCoat, ChillInput } from '../core/chill/chill-input';
 import { cavityOf, type Cavity } from '../core/cavity/cavity';
 import { solidBody } from '../core/coat/solid';
 import { depthCurve } from '../core/cavity/depth-curve';
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../core/matter/chocolate';
+import { FILLING_MATTER, FILLING_SPECIFIC_HEAT } from '../core/matter/filling';
 import { MOLD_MATTER, type MoldMaterial } from '../core/matter/mold-material';
 import type { Place, WayUp } from '../core/record/choices';
 
@@ -24,8 +25,12 @@ export interface PracticeRow {
   readonly restSeconds: number;
   /** Pressed under an insert, so that both faces are covered. */
   readonly pressed?: boolean;
+  /** Filled from below, layer by layer. */
+  readonly level?: boolean;
   /** Cut or peeled off its mold. */
   readonly cutAway?: boolean;
+  /** Filled and capped before the rest: how thick the cap is, m, and how much of the inside is filled under it. */
+  readonly capped?: { readonly capM: number; readonly filled: number };
 }
 
 /** What the engine says to it. */
@@ -85,7 +90,14 @@ const leaf = {
   wayUp: 'upright',
   restSeconds: 30,
 } as const;
-const tile = { ...shell, shape: TILE, material: 'polycarbonate', kind: 'compound', wayUp: 'upright' } as const;
+const tile = {
+  ...shell,
+  shape: TILE,
+  material: 'polycarbonate',
+  kind: 'compound',
+  wayUp: 'upright',
+  level: true,
+} as const;
 const solid = {
   ...shell,
   kind: 'compound',
@@ -94,7 +106,15 @@ const solid = {
   coatsM: 'solid',
   waitsFor: 'unmold',
 } as const;
-const bonbon = { ...shell, shape: BONBON, material: 'polycarbonate', coatsM: [0.0015], waitsFor: 'unmold' } as const;
+/** Three quarters full. */
+const bonbon = {
+  ...shell,
+  shape: BONBON,
+  material: 'polycarbonate',
+  coatsM: [0.0015],
+  waitsFor: 'unmold',
+  capped: { capM: 0.002, filled: 0.75 },
+} as const;
 
 /** The same work at each of the intervals that people tell, min. */
 function told(row: Omit<PracticeRow, 'minutes'>, ...minutes: number[]): PracticeRow[] {
@@ -170,8 +190,20 @@ export const PRACTICE: readonly PracticeRow[] = [
     15,
     30,
   ),
-  ...told({ ...bonbon, what: 'cap, fridge', waitsFor: 'touch', wayUp: 'upright' }, 5),
-  ...told({ ...bonbon, what: 'bonbon after resting 20 min, fridge', restSeconds: 1200 }, 15, 20),
+  ...told({ ...bonbon, what: 'bonbon, cap to the touch, fridge', waitsFor: 'touch' }, 5),
+  ...told({ ...bonbon, what: 'bonbon, capped, rested 20 min, fridge', restSeconds: 1200 }, 15, 20),
+  ...told(
+    {
+      ...shell,
+      what: 'small bite, capped, fridge',
+      waitsFor: 'unmold',
+      shape: HALF(38),
+      kind: 'compound',
+      coatsM: [0.001, 0.001],
+      capped: { capM: 0.0019, filled: 0.75 },
+    },
+    5,
+  ),
   ...told(
     {
       ...shell,
@@ -223,6 +255,38 @@ function bodyOf(cavity: Cavity): {
   return { ...solidBody(cavity, curve, cavity.depthM), gaussCurvature: 0 };
 }
 
+/** Handled, rested and set as people tell it. */
+function stayOf({ restSeconds, place }: PracticeRow): Pick<ChillCoat, 'handlingSeconds' | 'rests' | 'place'> {
+  return {
+    handlingSeconds: Math.min(60, restSeconds),
+    rests: restSeconds > 60 ? [{ place: 'room', seconds: restSeconds - 60 }] : [],
+    place,
+  };
+}
+
+function lastOf(input: ChillInput): PlaceChill {
+  const { coats } = chillNominal(input);
+  return coats[coats.length - 1].chosen;
+}
+
+/** A cap of the shell's chocolate, on a paste, in a shell that was filled as soon as it held. */
+function capped(
+  row: PracticeRow,
+  { capM, filled }: NonNullable<PracticeRow['capped']>,
+  cavity: Cavity,
+  input: ChillInput,
+): PlaceChill {
+  const [{ kind, fatShare, workingC }] = input.coats;
+  const shellM3 = cavity.wallAreaM2 * input.coats.reduce((sum, { thicknessM }) => sum + thicknessM.value, 0);
+  const faceM2 = Math.PI * cavity.profile.radiusM[cavity.profile.radiusM.length - 1] ** 2;
+  const filling = {
+    thicknessM: (2 * filled * (cavity.volumeM3 - shellM3)) / (faceM2 + cavity.wallAreaM2),
+    volumetricHeat: FILLING_SPECIFIC_HEAT * FILLING_MATTER.ganache.bulkDensity,
+  };
+  const faceShare = faceM2 / cavity.wallAreaM2;
+  return chillCapped(input, { kind, fatShare, workingC, thicknessM: capM, faceShare, filling, ...stayOf(row) }).chosen;
+}
+
 /** The engine's answer to one interval. */
 export function practiceAnswer(row: PracticeRow): PracticeAnswer {
   const cavity = cavityOf(row.shape);
@@ -230,7 +294,7 @@ export function practiceAnswer(row: PracticeRow): PracticeAnswer {
   const { meanCurvature, gaussCurvature } = body ?? cavity;
   const { fatShare, workFromC, workToC } = CHOCOLATE_MATTER[row.kind];
   const wallM = MOLD_MATTER[row.material].usualWallM;
-  const chill = chillNominal({
+  const input: ChillInput = {
     material: row.material,
     wallM,
     meanCurvature,
@@ -246,13 +310,11 @@ export function practiceAnswer(row: PracticeRow): PracticeAnswer {
       thicknessM: { value: m, low: m, high: m },
       wallC: PRACTICE_KITCHEN.roomC + 3,
       wayUp: row.wayUp,
-      inside: row.wayUp === 'upright' ? 'open' : 'dome',
-      handlingSeconds: Math.min(60, row.restSeconds),
-      rests: row.restSeconds > 60 ? [{ place: 'room', seconds: row.restSeconds - 60 }] : [],
-      place: row.place,
+      inside: row.level || row.coatsM === 'solid' ? 'level' : row.wayUp === 'upright' ? 'open' : 'dome',
+      ...(row.capped ? { handlingSeconds: 60, rests: [], place: 'room' } : stayOf(row)),
     })),
-  });
-  const { touch, unmold, latest } = chill.coats[chill.coats.length - 1].chosen;
+  };
+  const { touch, unmold, latest } = row.capped ? capped(row, row.capped, cavity, input) : lastOf(input);
   const readyMinutes = (row.waitsFor === 'touch' ? touch : unmold).value / 60;
   const latestMinutes = latest.value / 60;
   const inside = row.minutes >= readyMinutes * (1 - WIDENED) && row.minutes <= latestMinutes * (1 + WIDENED);

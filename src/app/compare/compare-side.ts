@@ -43,7 +43,7 @@ const MARGIN = { top: 14, bottom: 26, left: 14, right: 14 };
       <dt>Coating and setting, a round</dt>
       <dd class="big">{{ minutes() }}</dd>
       @for (coat of plan().chill.coats; track $index) {
-        <dt class="sub">{{ coat.last ? 'to unmold' : 'to coat ' + ($index + 2) }}</dt>
+        <dt class="sub">{{ next[coat.until] ?? 'to coat ' + ($index + 2) }}</dt>
         <dd><ks-figure [answer]="coat.stay" /></dd>
       }
       <dt>Chocolate in a part</dt>
@@ -55,6 +55,7 @@ const MARGIN = { top: 14, bottom: 26, left: 14, right: 14 };
 export class CompareSide {
   private readonly units = inject(Units);
   readonly plan = input.required<ComparedSide>();
+  protected readonly next: Readonly<Record<string, string | undefined>> = { holds: 'to filling', unmold: 'to unmold' };
   /** Coats drawn thicker than they are, on both sides alike. */
   readonly exaggerated = input(false);
   protected readonly drawn = computed(() => sectionGeometry(this.plan(), WIDTH, HEIGHT, this.exaggerated(), MARGIN));

@@ -1,6 +1,7 @@
 import { line } from 'd3-shape';
 import { coatLine } from '../../core/cavity/inset';
 import type { Line } from '../../core/cavity/profile';
+import type { CloseResult } from '../../core/close/close';
 import type { PartDraft } from '../../core/plan/plan-types';
 
 /** A place on the drawing, px. */
@@ -33,8 +34,19 @@ export interface Cut {
   readonly thicknessM: Float64Array;
 }
 
+/** How thick a cap is, and how far it stays below the rim, m. */
+export interface CutCap {
+  readonly thicknessM: number;
+  readonly belowM: number;
+}
+
 /** What of a part is cut. */
-export type CutPart = Pick<PartDraft, 'cavity' | 'coat' | 'fill'> & { readonly capM?: number | undefined };
+export type CutPart = Pick<PartDraft, 'cavity' | 'coat' | 'fill'> & { readonly cap?: CutCap | undefined };
+
+/** A cap as it is drawn; nothing where none closes it. */
+export function cutCap(close: CloseResult | undefined): CutCap | undefined {
+  return close?.cap && { thicknessM: close.cap.thickness.value, belowM: close.cap.below.value };
+}
 
 /** Points of an outline closer than this are not told apart, px. */
 const FINEST_PX = 8;
@@ -46,7 +58,7 @@ const CORNER_RADIANS = 0.25;
  * @param exaggeration factor on the thickness of coats
  */
 export function cutThrough(
-  { cavity, coat, fill, capM }: CutPart,
+  { cavity, coat, fill, cap }: CutPart,
   pxPerM: number,
   exaggeration: number,
   place: Place,
@@ -59,7 +71,6 @@ export function cutThrough(
   const seen = bounds.map((bound) => thinned(bound, FINEST_PX / pxPerM));
   const inside = cavity.outward ? cavity.profile : bounds[bounds.length - 1];
   const levelScale = fill.depthM > 0 ? (cavity.depthM - inside.heightM[0]) / fill.depthM : 0;
-  const innerDepth = cavity.depthM - inside.heightM[0];
   return {
     coatPaths: coat.coats.map(({ levels }, i) =>
       levels
@@ -70,10 +81,15 @@ export function cutThrough(
       drawnLayer(inside, layer.fromM * levelScale, layer.toM * levelScale, layer.choice.filling.kind, place),
     ),
     heapPath: fill.heapM > 0 ? heapPath(inside, fill.heapM, place) : undefined,
-    capPath:
-      capM === undefined ? undefined : drawnLayer(inside, Math.max(0, innerDepth - capM), innerDepth, '', place).path,
+    capPath: cap && capPath(inside, cap, place),
     thicknessM: totals[totals.length - 1],
   };
+}
+
+/** A cap that lies on what is inside, up to the rim or as far below as it stays. */
+function capPath(inside: Line, { thicknessM, belowM }: CutCap, place: Place): string {
+  const top = inside.heightM[inside.heightM.length - 1] - inside.heightM[0] - belowM;
+  return drawnLayer(inside, Math.max(0, top - thicknessM), top, '', place).path;
 }
 
 /** Leaves out points closer than `apartM` along the line, but never a corner: on an arc of 200 px, 8 px apart stray by less than a twentieth of a pixel. */

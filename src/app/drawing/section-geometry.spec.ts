@@ -57,10 +57,14 @@ describe('section geometry', () => {
     expect(g.topY).toBeGreaterThanOrEqual(50);
     const ys = (path: string): number[] => [...path.matchAll(/-?[\d.]+,(-?[\d.]+)/g)].map(([, y]) => Number(y));
     expect(Math.min(...ys(g.heapPath ?? ''))).toBeCloseTo(g.topY, 1);
-    const capped = sectionGeometry({ ...bombs, capM: 0.002 }, 600, 380, false);
+    const capped = sectionGeometry({ ...bombs, cap: { thicknessM: 0.002, belowM: 0 } }, 600, 380, false);
     const cap = ys(capped.capPath ?? '');
     expect(Math.max(...cap) - Math.min(...cap)).toBeCloseTo(0.002 * capped.pxPerM, 1);
     expect(Math.min(...cap)).toBeCloseTo(capped.rimY, 1);
     expect(capped.heapPath).toBeUndefined();
+    const lower = ys(
+      sectionGeometry({ ...bombs, cap: { thicknessM: 0.002, belowM: 0.003 } }, 600, 380, false).capPath ?? '',
+    );
+    expect(Math.min(...lower) - Math.min(...cap)).toBeCloseTo(0.003 * capped.pxPerM, 1);
   });
 });

@@ -1,5 +1,5 @@
 import type { Profile } from '../../core/cavity/profile';
-import { between, bothHalves, closed, cutThrough, type DrawnLayer, type Place, type Spot } from './cut';
+import { between, bothHalves, closed, cutThrough, type CutPart, type DrawnLayer, type Place, type Spot } from './cut';
 import type { PlanDraft } from '../../core/plan/plan-types';
 
 /** Everything the section draws, px; all of it at one scale. */
@@ -40,7 +40,7 @@ export interface Margin {
 const MARGIN: Margin = { top: 50, bottom: 34, left: 50, right: 92 };
 
 /** What of a plan is drawn. */
-type Drawn = Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'> & { readonly capM?: number | undefined };
+type Drawn = Pick<PlanDraft, 'cavity' | 'coat' | 'fill' | 'moldRecord'> & Pick<CutPart, 'cap'>;
 
 /** Lays the section of a plan out in a box of `width` by `height` px. Pure; knows nothing of the page. */
 export function sectionGeometry(

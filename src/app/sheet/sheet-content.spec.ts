@@ -27,9 +27,11 @@ const sheet = (casting: Casting, system: 'metric' | 'us' = 'metric'): SheetConte
 describe('the weigh-out sheet', () => {
   it('of bonbons goes in the order of the work: melt, coat, fill and cap, with the ganache scaled to the job', () => {
     const { parts, inside, after, buy, tables, rounds } = sheet(supper('demo-bonbons'));
-    expect(parts[0].steps[0].how).toMatch(/20 min in the room, then in the fridge .*, then fill and cap\.$/);
+    expect(parts[0].steps[0].how).toMatch(/in the room for \d+ min, then fill and cap\.$/);
     expect(inside[0].mixed).toMatch(/\d+ g Quarry 64, \d+ g Cream, \d+ g Hazelnut paste/);
-    expect(after[0].head).toMatch(/^Close, cap in the mold, 1\.\d g a piece, then 15 min in the fridge$/);
+    expect(after[0].head).toMatch(
+      /^Close, cap, flush with the rim, 1\.\d g a piece, then 20 min in the room, then \d\d min in the fridge$/,
+    );
     expect(tables[0].rows.map(({ name }) => name)).toContain('Caps');
     expect(buy.some((line) => line.endsWith('Cream.'))).toBe(true);
     expect(rounds).toEqual(['Round 1: 24 parts.', expect.stringMatching(/^Round 2: [2-6] parts\.$/)]);

@@ -1,9 +1,9 @@
 import type { Lateness } from '../../core/batch/start';
 import { layersOf, workOrder } from '../../core/plan/batch-input';
-import { joinsOf } from '../../core/record/closing';
+import type { CapAnswers } from '../../core/chill/chill-answers';
+import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
-import { isCap } from '../../core/record/closing';
 import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
 import { coatNameIn, handsText, madeText, placesText, pressText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
@@ -153,13 +153,13 @@ function partSteps(
     steps: [
       ...part.prep.map(({ name, kind }) => ({ what: 'First,', how: `${name}. ${PREP_TEXTS[kind]}` })),
       ...coatsMade.map((made, i) => {
-        const { stay, last } = chill.coats[i];
+        const { stay, until } = chill.coats[i];
         const of =
           melts.size > 1
             ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
             : '';
         const likely = rangeText(stay, system);
-        const then = last ? (isCap(plan.closure) ? 'fill and cap' : 'unmold') : 'the next coat';
+        const then = { touch: 'the next coat', holds: 'fill and cap', unmold: 'unmold' }[until];
         const sets = Number.isFinite(stay.value)
           ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.`
           : ': it does not set there, see the notes.';
@@ -194,11 +194,23 @@ function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside
   );
 }
 
-function afterSteps({ casting, close, finishes }: CastingPlan, system: UnitSystem): SheetSteps[] {
+/** Where what closes a piece sets, and for how long: what is not said is computed. */
+function closingSetsText({ sets }: Closure, capped: CapAnswers | undefined, system: UnitSystem): string {
+  return sets
+    .map(({ place, seconds = capped?.stay.value ?? 0 }) =>
+      Number.isFinite(seconds)
+        ? `, then ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}`
+        : `, then the ${PLACE_NAMES[place]}: it does not set there, see the notes`,
+    )
+    .join('');
+}
+
+function afterSteps({ casting, close, finishes, parts }: CastingPlan, system: UnitSystem): SheetSteps[] {
+  const capped = parts.find(({ chill }) => chill.cap)?.chill.cap;
   const closing = close
     ? [
         {
-          head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${close.closure.sets.map(({ place, seconds }) => `, then ${text(seconds ?? 0, 'duration', system)} in the ${PLACE_NAMES[place]}`).join('')}`,
+          head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${closingSetsText(close.closure, capped, system)}`,
           steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
             what: '',
             how,

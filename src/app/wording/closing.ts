@@ -46,16 +46,28 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     ],
   },
   cap: {
-    name: 'cap in the mold',
+    name: 'cap, flush with the rim',
     mass: 'Caps',
     label: 'Cap',
     caution: '',
-    fields: { thicknessM: 'Cap, thick' },
+    fields: {},
     steps: () => [
       'Fill no higher than the line: the rim stays clean.',
       'Pipe from the edge inward, so that it seals.',
       'Tap to level, scrape the mold clean.',
       'Set, then turn the pieces out.',
+    ],
+  },
+  dosedCap: {
+    name: 'cap, by the spoon',
+    mass: 'Caps',
+    label: 'Cap',
+    caution: '',
+    fields: { doseM3: 'Chocolate on each' },
+    steps: () => [
+      'Spoon it on the filling, from the edge inward, so that it seals.',
+      'Tap to level.',
+      'Set, then take the pieces out.',
     ],
   },
   lid: {

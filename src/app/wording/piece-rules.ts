@@ -84,7 +84,7 @@ export const PIECE_RULES = {
   },
   'close.cap': {
     title: 'Chocolate for a cap',
-    how: 'The room inside the shell between the rim and the cap’s underside, times the density of melted chocolate.',
+    how: 'The room inside the shell between the filling and the rim, times the density of melted chocolate.',
     source: 'Depth against volume of the inside.',
     sure: 'Scraped level; what is scraped off comes back.',
   },
@@ -94,9 +94,27 @@ export const PIECE_RULES = {
     source: 'Mensuration.',
     sure: 'Exact.',
   },
-  'close.spare': {
-    title: 'Between filling and cap',
-    how: 'The headspace less the cap’s thickness.',
+  'close.dosedCap': {
+    title: 'Chocolate for a cap',
+    how: 'So much as you spoon on each, times the density of melted chocolate.',
+    source: 'Your choice.',
+    sure: 'As steady as the spoon.',
+  },
+  'close.thickness': {
+    title: 'How thick the cap is',
+    how: 'It lies on the filling and comes up to the rim, or as far as its dose fills the shell above the filling.',
+    source: 'Depth against volume of the inside.',
+    sure: 'Follows the fill: a millimetre more in it is one less of cap.',
+  },
+  'close.below': {
+    title: 'How far the cap stays below the rim',
+    how: 'The headspace less the thickness of the cap.',
+    source: 'Depth against volume of the inside.',
+    sure: 'Follows the fill.',
+  },
+  'close.over': {
+    title: 'What runs over the rim',
+    how: 'The dose less the room above the filling, times the density of melted chocolate.',
     source: 'Depth against volume of the inside.',
     sure: 'Follows the fill.',
   },

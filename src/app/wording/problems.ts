@@ -17,6 +17,13 @@ const ON_TOP = {
   nothing: ', or it runs over',
 } as const;
 
+/** What comes of too short a stay, by what it was to go on to. */
+const SHORT_OF = {
+  touch: 'The next coat may drag this one along.',
+  holds: 'It may give way when it is filled.',
+  unmold: 'It may bend or tear when it is peeled out.',
+} as const;
+
 /** How the figures of a problem are said. */
 interface Said {
   readonly values: Problem['values'];
@@ -112,10 +119,10 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: 'The chocolate has to set further and get colder to shrink away from the wall.',
     action: 'Move it to the fridge',
   }),
-  shortInterval: ({ values, number, time }) => ({
+  shortInterval: ({ values, time }) => ({
     mark: 'early',
-    head: `Your ${time('own')} for coat ${values['coat']} is short of ${time('needed')}.`,
-    body: number('last') ? 'It may bend or tear when it is peeled out.' : 'The next coat may drag this one along.',
+    head: `Your ${time('own')} for ${values['coat'] === undefined ? 'the cap' : `coat ${values['coat']}`} is short of ${time('needed')}.`,
+    body: SHORT_OF[values['until'] as keyof typeof SHORT_OF],
     action: 'Use the computed time',
   }),
   fillTooHigh: ({ values, mass }) => ({
@@ -178,11 +185,23 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: 'A lid is another part than the one that is filled. Choose another, or add one at the Mold station.',
     action: '',
   }),
-  noRoomForCap: ({ length }) => ({
+  noRoomForCap: ({ number, length }) => ({
     mark: 'no cap',
-    head: `A cap of ${length('cap')} wants more room than the ${length('headspace')} that is left.`,
-    body: 'It would stand above the mold and come off with the scraper. Fill less, or cast a thinner cap.',
+    head: number('thick') > 0 ? `Only ${length('thick')} is left for the cap.` : 'No room is left for the cap.',
+    body: 'Under a millimetre it leaks or cracks when the piece is turned out. Fill less.',
     action: 'Fill lower',
+  }),
+  capRunsOver: ({ mass }) => ({
+    mark: 'over',
+    head: `${mass('over')} of each cap runs over the rim.`,
+    body: 'It is scraped off, or the edge is trimmed. Fill less, or spoon less on it.',
+    action: 'Fill lower',
+  }),
+  thinCap: ({ length }) => ({
+    mark: 'thin cap',
+    head: `The cap is only ${length('thick')} thick.`,
+    body: 'Under a millimetre it leaks or cracks when the piece is taken out.',
+    action: 'Fill up to the rim',
   }),
   longOnPlate: ({ length, time }) => ({
     mark: 'short',

@@ -176,6 +176,20 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
     source: 'Closed form of the coats.',
     sure: 'Follows how the chocolate runs.',
   },
+  'chill.holds': {
+    title: 'Minutes until the shell holds for filling',
+    how: 'As for the next coat, until half of the fat has set: it keeps its shape and carries what is filled in, long before it could be turned out.',
+    source:
+      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; air by natural convection (Churchill and Chu) and radiation; thermal values from memory, setting calibrated on common practice.',
+    sure: 'The range adds thickness, place ±1 K, air exchange ±20 % and working temperature ±1 K.',
+  },
+  'chill.cap': {
+    title: 'Minutes until the capped piece can be turned out',
+    how: 'Mold, shell, filling and cap as one stack that cools from both sides, through its rests and its place, until three quarters of the fat in the shell and in the cap have set, and a rigid mold lets go.',
+    source:
+      'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; air by natural convection (Churchill and Chu) and radiation; thermal values from memory, setting calibrated on common practice.',
+    sure: 'The range adds place ±1 K and air exchange ±20 %.',
+  },
   'chill.touch': {
     title: 'Minutes until the next coat can go on',
     how: 'Heat leaves through the mold wall and the open side; the chocolate gives up its heat of setting on the way: its seed grows at once as it cools, the rest follows slowly, the more slowly the warmer it is, and nothing melts back. The next coat can go on when six tenths of the fat has set.',

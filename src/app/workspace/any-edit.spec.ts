@@ -130,7 +130,7 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   place: ({ of, chance, casting }) =>
     of(ChillPlaces)['setPlace'](chance.of(partOf(casting()).coats.map((_, i) => i)), chance.of(PLACES)),
   own: ({ of, chance }) => of(ChillPlaces)['setOwn'](0, chance.within('setMinutesS')),
-  notOwn: ({ of }) => of(ChillPlaces)['dropOwn'](0),
+  notOwn: ({ of }) => of(ChillPlaces)['setOwn'](0, undefined),
   rest: ({ of, chance }) => of(ChillPlaces)['setRest'](0, chance.of([0, 1200])),
   covered: ({ of, chance }) => of(ChillStation)['setCovered'](chance.of(['yes', 'no'])),
   degrees: ({ of, chance }) => of(ChillKitchen)['set']('fridgeC', chance.within('fridgeC')),
@@ -149,7 +149,10 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   closing: ({ of, chance }) => of(CloseFields)['choose'](chance.of(values(of(CloseFields)['kinds']))),
   closingFrom: ({ of, chance }) => of(CloseFields)['setSource'](sourceOf(of, chance)),
   closingSets: ({ of, chance }) => of(CloseFields)['setPlace'](chance.of(PLACES)),
-  cap: ({ of, chance }) => of(CloseFields)['setNumber']('thicknessM', chance.within('capM')),
+  capDose: ({ of, chance }) => of(CloseFields)['setNumber']('doseM3', chance.within('doseM3')),
+  plug: ({ of, chance }) => of(CloseFields)['setNumber']('thicknessM', chance.within('plugM')),
+  closingRest: ({ of, chance }) => of(CloseFields)['setRest'](chance.of([0, 600, 1200])),
+  closingOwn: ({ of, chance }) => of(CloseFields)['setOwn'](chance.of([undefined, 300, 900])),
   plate: ({ of, chance }) => of(CloseFields)['setNumber']('seconds', chance.within('plateSeconds')),
   finish: ({ of, chance }) => of(FinishStation)['add'](chance.of(['drizzle', 'sprinkle', 'dust', 'paint', 'stickOn'])),
   finishOut: ({ of, chance, casting }) => of(FinishList)['remove'](chance.of(casting().finishes)?.id),
@@ -201,7 +204,7 @@ function holds(casting: Casting): void {
     }
     expect(
       JSON.stringify(
-        sectionGeometry({ ...part, capM: undefined } as Parameters<typeof sectionGeometry>[0], 600, 400, false),
+        sectionGeometry({ ...part, cap: undefined } as Parameters<typeof sectionGeometry>[0], 600, 400, false),
       ),
     ).not.toMatch(/NaN|null,null/);
   }

@@ -1,17 +1,19 @@
 import { CHOCOLATE_SPECIFIC_HEAT } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import { answer, term, type Answer } from '../quantity/answer';
+import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { RuleKey } from '../quantity/keys';
 import type { Kitchen } from '../record/kitchen';
 import type { Place } from '../record/choices';
-import type { ChillResult, CoatChill, LikelySeconds, PlaceChill } from './chill';
+import type { CapChill, ChillResult, CoatChill, LikelySeconds, PlaceChill } from './chill';
 import { placeC } from '../shell/place-air';
-import type { ChillInput } from './chill-input';
+import type { ChillCap, ChillInput } from './chill-input';
+import type { StayUntil } from './set-coats';
 import { dewPointC, secondsToWarm } from './dew-point';
 
 /** One place's times as answers, for the comparison of places. */
 export interface PlaceAnswers {
   readonly place: Place;
+  readonly holds: Answer;
   readonly touch: Answer;
   readonly unmold: Answer;
   readonly latest: Answer;
@@ -23,14 +25,26 @@ export interface PlaceAnswers {
 export interface ChillCoatAnswer {
   readonly chosen: PlaceAnswers;
   readonly places: readonly PlaceAnswers[];
-  /** Planned stay: up to the next coat, or to unmolding for the last; whole minutes, or the user's own. */
+  /** Planned stay; whole minutes, or the user's own. */
   readonly stay: Answer;
-  readonly last: boolean;
+  /** What the stay goes on to: the next coat, the filling, or out of the mold. */
+  readonly until: StayUntil;
   readonly overruled: boolean;
+}
+
+/** A cap's chill: what it does in its place, with all that it closes, and how long it stays. */
+export type CapAnswers = Pick<ChillCoatAnswer, 'chosen' | 'stay' | 'overruled'>;
+
+/** A cap to be chilled, and what it does. */
+export interface CappedWith {
+  readonly cap: ChillCap;
+  readonly chill: CapChill;
 }
 
 export interface ChillAnswers {
   readonly coats: readonly ChillCoatAnswer[];
+  /** Only where it is capped in its mold. */
+  readonly cap: CapAnswers | undefined;
   readonly dewPoint: Answer;
   /** The piece's surface as it comes out, °C. */
   readonly surface: Answer;
@@ -47,6 +61,7 @@ export const SOFT_BELOW = 0.85;
 /**
  * Puts the chill's figures into answers: stays in whole minutes, dew point, sweating, and the covered rest.
  * @param shellM thickness of the whole shell, m, for the warm-up
+ * @param capped what it is capped with before it leaves its mold
  */
 export function chillAnswers(
   input: ChillInput,
@@ -54,15 +69,17 @@ export function chillAnswers(
   kitchen: Kitchen,
   shellM: number,
   meltedDensity: number,
+  capped?: CappedWith,
 ): ChillAnswers {
-  const coats = result.coats.map((coat, index) => coatAnswer(input, coat, index));
+  const coats = result.coats.map((coat, index) => coatAnswer(input, coat, index, capped !== undefined));
   const dew = dewPointC(kitchen.roomC, kitchen.humidity);
-  const surfaceC = result.coats[result.coats.length - 1].surfaceC;
+  const { surfaceC } = capped?.chill ?? result.coats[result.coats.length - 1];
+  const { place } = capped?.cap ?? input.coats[input.coats.length - 1];
   const capacity = shellM * meltedDensity * CHOCOLATE_SPECIFIC_HEAT;
   const exchange = 2 * WORKING_RULES.airFlatSurface * WORKING_RULES.coveredShare;
   const sweats = surfaceC < dew;
   const cover = secondsToWarm(surfaceC, kitchen.roomC, dew, capacity, exchange);
-  const coldC = placeC(kitchen, input.coats[input.coats.length - 1].place);
+  const coldC = placeC(kitchen, place);
   const coverWhenCold = secondsToWarm(coldC, kitchen.roomC, dew, capacity, exchange);
   const surface = term('surface', surfaceC, 'temperature');
   const warming = [
@@ -72,6 +89,7 @@ export function chillAnswers(
   ];
   return {
     coats,
+    cap: capped && capAnswers(input, capped),
     dewPoint: answer(
       dew,
       'temperature',
@@ -82,9 +100,7 @@ export function chillAnswers(
         dewPointC(kitchen.roomC + WORKING_RULES.kitchenSpreadK, kitchen.humidity),
       ],
     ),
-    surface: answer(surfaceC, 'temperature', 'chill.surface', [
-      term('place', input.coats[input.coats.length - 1].place),
-    ]),
+    surface: answer(surfaceC, 'temperature', 'chill.surface', [term('place', place)]),
     sweats,
     cover: answer(cover, 'duration', 'chill.cover', [surface, ...warming]),
     coverWhenCold: answer(coverWhenCold, 'duration', 'chill.cover', [
@@ -94,17 +110,37 @@ export function chillAnswers(
   };
 }
 
-function coatAnswer(input: ChillInput, coat: CoatChill, index: number): ChillCoatAnswer {
-  const last = index === input.coats.length - 1;
+function coatAnswer(input: ChillInput, coat: CoatChill, index: number, capped: boolean): ChillCoatAnswer {
+  const until = index < input.coats.length - 1 ? 'touch' : capped ? 'holds' : 'unmold';
   const choice = input.coats[index];
   // All places are computed, so a change of place reads right even before the new run is in.
   const here = coat.places.find((candidate) => candidate.place === choice.place) ?? coat.chosen;
-  const chosen = placeAnswers(input, index, here);
-  const overruled = choice.overruledSeconds !== undefined;
-  const stay = overruled
-    ? answer(choice.overruledSeconds, 'duration', 'chill.ownInterval', [])
-    : inWholeMinutes(last ? chosen.unmold : chosen.touch);
-  return { chosen, places: coat.places.map((place) => placeAnswers(input, index, place)), stay, last, overruled };
+  const answersIn = (chill: PlaceChill): PlaceAnswers => placeAnswers(chill, coatTerms(input, index, chill.place));
+  const chosen = answersIn(here);
+  return { chosen, places: coat.places.map(answersIn), until, ...stayOf(chosen[until], choice.overruledSeconds) };
+}
+
+/** How long it stays: the user's own time, or what is computed. */
+function stayOf(computed: Answer, ownSeconds: number | undefined): Pick<ChillCoatAnswer, 'stay' | 'overruled'> {
+  return ownSeconds === undefined
+    ? { stay: inWholeMinutes(computed), overruled: false }
+    : { stay: answer(ownSeconds, 'duration', 'chill.ownInterval', []), overruled: true };
+}
+
+function capAnswers({ kitchen }: ChillInput, { cap, chill }: CappedWith): CapAnswers {
+  const chosen = placeAnswers(
+    chill.chosen,
+    [
+      term('place', cap.place),
+      term('placeTemperature', placeC(kitchen, cap.place), 'temperature'),
+      term('capThickness', cap.thicknessM, 'length'),
+      term('fillingDepth', cap.filling.thicknessM, 'length'),
+      term('workingTemperature', cap.workingC, 'temperature'),
+      ...cap.rests.map(({ seconds }) => term('restFirst', seconds, 'duration')),
+    ],
+    'chill.cap',
+  );
+  return { chosen, ...stayOf(chosen.unmold, cap.overruledSeconds) };
 }
 
 /** A computed interval as it is kept by a cook: whole minutes, rounded up, unless a few seconds over one. */
@@ -117,8 +153,8 @@ export function inWholeMinutes({ value, low, high, ...rest }: Answer): Answer {
   };
 }
 
-function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): PlaceAnswers {
-  const terms = placeTerms(input, index, chill.place);
+/** @param unmold the rule of when it comes out */
+function placeAnswers(chill: PlaceChill, terms: readonly Term[], unmold: RuleKey = 'chill.unmold'): PlaceAnswers {
   const likely = (seconds: LikelySeconds, rule: RuleKey): Answer =>
     answer(
       seconds.value,
@@ -129,14 +165,15 @@ function placeAnswers(input: ChillInput, index: number, chill: PlaceChill): Plac
     );
   return {
     place: chill.place,
+    holds: likely(chill.holds, 'chill.holds'),
     touch: likely(chill.touch, 'chill.touch'),
-    unmold: likely(chill.unmold, 'chill.unmold'),
+    unmold: likely(chill.unmold, unmold),
     latest: likely(chill.latest, 'chill.latest'),
     equilibrium: chill.equilibrium,
   };
 }
 
-function placeTerms(input: ChillInput, index: number, place: Place) {
+function coatTerms(input: ChillInput, index: number, place: Place) {
   const coat = input.coats[index];
   return [
     term('place', place),

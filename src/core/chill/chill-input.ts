@@ -40,3 +40,16 @@ export interface ChillInput {
   readonly kitchen: PlaceKitchen;
   readonly coats: readonly ChillCoat[];
 }
+
+/** A cap that is cast on what is filled into a shell, before it leaves its mold. */
+export interface ChillCap extends Pick<
+  ChillCoat,
+  'kind' | 'fatShare' | 'workingC' | 'handlingSeconds' | 'rests' | 'place' | 'overruledSeconds'
+> {
+  /** Mean over its face, m. */
+  readonly thicknessM: number;
+  /** Its face over the wall of the cavity, as areas. */
+  readonly faceShare: number;
+  /** What it lies on: as thick as it is between wall and face on the whole, m; 0 where there is nothing. J/(m³ K). */
+  readonly filling: { readonly thicknessM: number; readonly volumetricHeat: number };
+}

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { CHOCOLATE_KINDS, CHOCOLATE_MATTER } from '../matter/chocolate';
 import { PLACES, WAYS_UP, type Place } from '../record/choices';
 import { insideOf } from '../shell/coat-choice';
-import { chillCasting, chillNominal } from './chill';
-import type { ChillCoat, ChillInput } from './chill-input';
+import { chillCapped, chillCasting, chillNominal } from './chill';
+import type { ChillCap, ChillCoat, ChillInput } from './chill-input';
 
 const coat: ChillCoat = {
   kind: 'dark',
@@ -246,5 +246,94 @@ describe('chill', () => {
       }),
       { numRuns: 80 },
     );
+  });
+});
+
+describe('a capped piece', () => {
+  const cap: ChillCap = {
+    kind: 'dark',
+    fatShare: 0.4,
+    workingC: 31.5,
+    thicknessM: 0.002,
+    faceShare: 0.4,
+    handlingSeconds: 60,
+    rests: [{ place: 'room', seconds: 20 * MINUTE }],
+    place: 'fridge',
+    filling: { thicknessM: 0.006, volumetricHeat: 2.2e6 },
+  };
+  const bonbon: ChillInput = { ...input({ place: 'room' }, 1), material: 'polycarbonate', wallM: 0.003 };
+
+  // Common practice, no source: 20 min in the room, then 15 to 20 min in the fridge; filled once the shell holds, long before it could come out.
+  it('is filled when its shell holds, and comes out some 15 to 25 min after its rest', () => {
+    const { holds, touch, unmold } = chillNominal(bonbon).coats[0].chosen;
+    expect(holds.value).toBeLessThan(touch.value);
+    expect(unmold.value).toBe(Infinity);
+    const { chosen } = chillCapped(bonbon, cap);
+    expect(chosen.unmold.value / MINUTE).toBeGreaterThan(15);
+    expect(chosen.unmold.value / MINUTE).toBeLessThan(25);
+    expect(chosen.unmold.low).toBeLessThan(chosen.unmold.value);
+    expect(chosen.unmold.high).toBeGreaterThan(chosen.unmold.value);
+  });
+
+  it('on nothing, and as wide as its wall, is one coat more', () => {
+    const flat = { ...bonbon, material: 'silicone', meanCurvature: 0, gaussCurvature: 0 } as const;
+    const first: ChillCoat = { ...coat, place: 'room', overruledSeconds: 600 };
+    const level = { ...coat, inside: 'level', wayUp: 'upright', thicknessM: { value: 0.002, low: 0.002, high: 0.002 } };
+    const asCoat = chillNominal({ ...flat, coats: [first, level as ChillCoat] }).coats[1].chosen;
+    const bare = { ...cap, rests: [], faceShare: 1, filling: { thicknessM: 0, volumetricHeat: 1 } };
+    const asCap = chillCapped({ ...flat, coats: [first] }, bare).chosen;
+    expect(asCap.touch.value).toBeCloseTo(asCoat.touch.value, 6);
+    expect(asCap.unmold.value).toBeCloseTo(asCoat.unmold.value, 6);
+  });
+
+  it('is out later where the place is warmer and where the cap is thicker, and sets to the touch before that', () => {
+    const any = fc.record({
+      kind: fc.constantFrom(...CHOCOLATE_KINDS),
+      capMm: fc.double({ min: 0.5, max: 8, noNaN: true }),
+      fillingMm: fc.double({ min: 3, max: 20, noNaN: true }),
+      fridgeC: fc.double({ min: 0, max: 10, noNaN: true }),
+      restMin: fc.constantFrom(0, 5, 20),
+      faceShare: fc.double({ min: 0.35, max: 1, noNaN: true }),
+    });
+    type Any = typeof any extends fc.Arbitrary<infer T> ? T : never;
+    const out = ({ kind, capMm, fillingMm, fridgeC, restMin, faceShare }: Any) => {
+      const { fatShare, workFromC } = CHOCOLATE_MATTER[kind];
+      const chocolate = { kind, fatShare, workingC: workFromC };
+      const shell = { ...input({ ...chocolate, place: 'room' }, 1, { fridgeC }), meanCurvature: 1 / 0.012 };
+      return chillCapped(shell, {
+        ...cap,
+        ...chocolate,
+        thicknessM: capMm / 1000,
+        faceShare,
+        rests: restMin > 0 ? [{ place: 'room', seconds: restMin * MINUTE }] : [],
+        filling: { ...cap.filling, thicknessM: fillingMm / 1000 },
+      }).chosen;
+    };
+    fc.assert(
+      fc.property(any, (one) => {
+        const now = out(one);
+        expect(now.holds.value).toBeLessThanOrEqual(now.touch.value);
+        expect(now.touch.value).toBeLessThanOrEqual(now.unmold.value);
+        expect(now.unmold.value).toBeLessThanOrEqual(now.latest.value);
+        expect(Number.isFinite(now.unmold.value)).toBe(true);
+        for (const change of [{ capMm: one.capMm * 1.2 }, { fridgeC: one.fridgeC + 2 }])
+          expect(out({ ...one, ...change }).unmold.value).toBeGreaterThanOrEqual(now.unmold.value * 0.999 - 0.1);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('goes through 200 fridges and 200 caps without a jump', () => {
+    const scan = (at: (share: number) => number): void => {
+      const values = Array.from({ length: 201 }, (_, i) => at(i / 200));
+      for (let i = 1; i < values.length; i++)
+        expect(Math.abs(values[i] - values[i - 1])).toBeLessThan(0.03 * values[i] + 15);
+    };
+    const silicone = input({ place: 'room' }, 1);
+    scan((share) => chillCapped(silicone, { ...cap, thicknessM: 0.0005 + 0.0055 * share }).chosen.unmold.value);
+    scan((share) => {
+      const { kitchen } = silicone;
+      return chillCapped({ ...silicone, kitchen: { ...kitchen, fridgeC: 9 * share } }, cap).chosen.unmold.value;
+    });
   });
 });

@@ -3,8 +3,9 @@ import { WORKING_RULES } from '../matter/working-rules';
 import { likelyDeviation } from '../quantity/deviations';
 import { PLACES, type Place } from '../record/choices';
 import { placeC } from '../shell/place-air';
-import type { ChillCoat, ChillInput } from './chill-input';
-import { stay, type ChillVariation, type CoatStay, type SetTimes } from './set-coats';
+import type { ChillCap, ChillCoat, ChillInput } from './chill-input';
+import { stay, stayCapped, type CoatStay, type SetTimes, type StayUntil } from './set-coats';
+import type { ChillVariation } from './slab-layers';
 
 /** A time with its likely range, s. Infinity: does not happen there. */
 export interface LikelySeconds {
@@ -16,6 +17,7 @@ export interface LikelySeconds {
 /** What a coat does in one place. */
 export interface PlaceChill {
   readonly place: Place;
+  readonly holds: LikelySeconds;
   readonly touch: LikelySeconds;
   readonly unmold: LikelySeconds;
   readonly latest: LikelySeconds;
@@ -60,7 +62,7 @@ export function chillCasting(input: ChillInput): ChillResult {
   );
   const coats = input.coats.map((coat, index) => {
     const places = PLACES.map((place, p) =>
-      placeChill(input, index, place, [
+      placeChill(input.kitchen, input.coats[index], place, [
         nominal[index][p].times,
         ...(place === coat.place ? others.map((run) => run[index][0].times) : []),
       ]),
@@ -71,6 +73,36 @@ export function chillCasting(input: ChillInput): ChillResult {
   return { coats };
 }
 
+/** What a cap does in its place, with all that it closes. */
+export interface CapChill {
+  readonly chosen: PlaceChill;
+  /** Surface temperature when it leaves its place, °C. */
+  readonly surfaceC: number;
+}
+
+/** For a cap the range comes of its place and its air alone: they outweigh the rest. */
+const CAP_SAMPLE = SAMPLE.filter(({ thickness, workingK }) => thickness === 0 && workingK === 0);
+
+/**
+ * Minutes until a cap is set to the touch and until the piece can be turned out, for a shell that is filled as soon as it holds: cap, filling
+ * and shell as one stack, which goes through the cap's places. About two milliseconds.
+ */
+export function chillCapped(input: ChillInput, cap: ChillCap): CapChill {
+  const stays = CAP_SAMPLE.map((variation) => {
+    const coats = chain(input, variation, (coat) => [coat.place], 'holds');
+    return stayCapped(input, cap, variation, coats[coats.length - 1][0].after);
+  });
+  return {
+    chosen: placeChill(
+      input.kitchen,
+      cap,
+      cap.place,
+      stays.map(({ times }) => times),
+    ),
+    surfaceC: stays[0].surfaceC,
+  };
+}
+
 /**
  * The nominal run alone, in the chosen places alone: the same figures as `chillCasting` gives, without ranges.
  * About a millisecond, for a first answer.
@@ -79,7 +111,7 @@ export function chillNominal(input: ChillInput): ChillResult {
   const stays = chain(input, SAMPLE[0], (coat) => [coat.place]);
   return {
     coats: input.coats.map((coat, index) => {
-      const chosen = placeChill(input, index, coat.place, [stays[index][0].times]);
+      const chosen = placeChill(input.kitchen, input.coats[index], coat.place, [stays[index][0].times]);
       return { chosen, places: [chosen], surfaceC: stays[index][0].surfaceC };
     }),
   };
@@ -93,7 +125,10 @@ export function chillNextTo(input: ChillInput, before: ChillResult): ChillResult
   const stays = chain(input, SAMPLE[0], () => PLACES);
   const coats = input.coats.map((coat, index): CoatChill => {
     const places = PLACES.map((place, p) =>
-      spreadLike(placeChill(input, index, place, [stays[index][p].times]), before.coats[index].places[p]),
+      spreadLike(
+        placeChill(input.kitchen, input.coats[index], place, [stays[index][p].times]),
+        before.coats[index].places[p],
+      ),
     );
     const chosen = PLACES.indexOf(coat.place);
     return { chosen: places[chosen], places, surfaceC: stays[index][chosen].surfaceC };
@@ -102,14 +137,20 @@ export function chillNextTo(input: ChillInput, before: ChillResult): ChillResult
 }
 
 function spreadLike(chill: PlaceChill, like: PlaceChill | undefined): PlaceChill {
-  const spread = (of: 'touch' | 'unmold' | 'latest'): LikelySeconds => {
+  const spread = (of: 'holds' | 'touch' | 'unmold' | 'latest'): LikelySeconds => {
     const { value } = chill[of];
     const { value: was = NaN, low = NaN, high = NaN } = like?.[of] ?? {};
     return Number.isFinite(was) && was > 0 && Number.isFinite(value)
       ? { value, low: (value * low) / was, high: (value * high) / was }
       : chill[of];
   };
-  return { ...chill, touch: spread('touch'), unmold: spread('unmold'), latest: spread('latest') };
+  return {
+    ...chill,
+    holds: spread('holds'),
+    touch: spread('touch'),
+    unmold: spread('unmold'),
+    latest: spread('latest'),
+  };
 }
 
 /** All coats in some places for one variation; the state is carried along the chosen places. */
@@ -117,10 +158,11 @@ function chain(
   input: ChillInput,
   variation: ChillVariation,
   placesOf: (coat: ChillCoat) => readonly Place[],
+  lastUntil: StayUntil = 'unmold',
 ): CoatStay[][] {
   let before: CoatStay['after'] | undefined;
   return input.coats.map((coat, index) => {
-    const until = index === input.coats.length - 1 ? 'unmold' : 'touch';
+    const until = index === input.coats.length - 1 ? lastUntil : 'touch';
     const places = placesOf(coat);
     const stays = places.map((place) => stay(input, index, place, variation, before, until));
     before = stays[places.indexOf(coat.place)].after;
@@ -128,13 +170,19 @@ function chain(
   });
 }
 
-function placeChill(input: ChillInput, index: number, place: Place, times: readonly SetTimes[]): PlaceChill {
+function placeChill(
+  kitchen: ChillInput['kitchen'],
+  { kind }: Pick<ChillCoat, 'kind'>,
+  place: Place,
+  times: readonly SetTimes[],
+): PlaceChill {
   return {
     place,
+    holds: likely(times.map((t) => t.holdsSeconds)),
     touch: likely(times.map((t) => t.touchSeconds)),
     unmold: likely(times.map((t) => t.unmoldSeconds)),
     latest: likely(times.map((t) => t.latestSeconds)),
-    equilibrium: setsInTheEnd(input.coats[index].kind, placeC(input.kitchen, place)),
+    equilibrium: setsInTheEnd(kind, placeC(kitchen, place)),
   };
 }
 

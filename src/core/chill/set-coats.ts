@@ -1,25 +1,15 @@
-import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
 import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
 import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import type { Place } from '../record/choices';
 import { WORKING_RULES } from '../matter/working-rules';
 import { airAt, surroundingsIn, varied, type Surroundings } from '../shell/place-air';
-import type { ChillInput } from './chill-input';
-
-/** How far from nominal one run is. */
-export interface ChillVariation {
-  /** -1, 0 or 1: thin end, nominal or thick end of the coats' likely range. */
-  readonly thickness: -1 | 0 | 1;
-  /** Added to the temperature of every place, K. */
-  readonly placeK: number;
-  /** Factor on the heat transfer to the air. */
-  readonly cooling: number;
-  /** Added to the working temperature, K. */
-  readonly workingK: number;
-}
+import type { ChillCap, ChillCoat, ChillInput } from './chill-input';
+import { cappedLayers, coatLayers, type ChillVariation } from './slab-layers';
 
 /** When a coat is where it should be, seconds after it went into its place; Infinity: never there. */
 export interface SetTimes {
+  /** It holds its shape, and what is filled into it. */
+  readonly holdsSeconds: number;
   readonly touchSeconds: number;
   readonly unmoldSeconds: number;
   readonly latestSeconds: number;
@@ -38,29 +28,30 @@ export interface CoatStay {
   readonly surfaceC: number;
 }
 
-const MOLD_CELLS = 3;
-/** A coat is divided into so many cells at least, a thick fill into more of about this width, m. */
-const COAT_CELLS = 3;
-const MOST_CELLS = 8;
-const CELL_M = 0.002;
+/** How long it is handled and rests before its place, and for how long it is left there. */
+type Stay = Pick<ChillCoat, 'handlingSeconds' | 'rests' | 'overruledSeconds'>;
+/** First cell, and the first that is no more of it. */
+type CellRange = readonly [number, number];
+
 /** A shell is followed for so long; a thick fill for longer, by the square of its depth over this. */
 const LONGEST_S = 6 * 3600;
 const DEEP_M = 0.015;
 const STEPS_AT_LEAST = 240;
-/** A coat that found no room left still needs some body to be computed on. */
-const THINNEST_M = 2e-5;
 const SHORTEST_STEP_S = 1e-4;
 const LONGEST_REST_STEP_S = 30;
 const WANTED_CHANGE_K = 0.7;
 /** Shrinking by cold is counted from here, °C. */
 const SHRINKS_FROM_C = 20;
 
+/** What a stay goes on to: the next coat, the filling, or out of the mold. */
+export type StayUntil = 'touch' | 'holds' | 'unmold';
+
 /**
  * Runs one coat's stay in a place: mold, coats before it and the new one, by the enthalpy slab.
  *
  * @param index which coat of the input
  * @param before state of mold and earlier coats; undefined for the first coat
- * @param stayUntil 'touch' for a stay up to the next coat, 'unmold' for the last one; ignored when the user overrules it
+ * @param stayUntil what the stay ends with; ignored when the user overrules it
  */
 export function stay(
   input: ChillInput,
@@ -68,10 +59,25 @@ export function stay(
   place: Place,
   variation: ChillVariation,
   before: SlabState | undefined,
-  stayUntil: 'touch' | 'unmold',
+  stayUntil: StayUntil,
 ): CoatStay {
-  const run = new StayRun(input, index, place, variation, before);
-  return run.run(stayUntil);
+  const coat = input.coats[index];
+  return new StayRun(input, coat, coat, coatLayers(input, index, variation), place, variation, before).run(stayUntil);
+}
+
+/**
+ * The same for a cap, cast on what lies in the last coat's shell: a stack of mold, shell, filling and cap, all of which let go together.
+ * @param before state of mold and coats when it is cast
+ */
+export function stayCapped(input: ChillInput, cap: ChillCap, variation: ChillVariation, before: SlabState): CoatStay {
+  const layers = cappedLayers(input, cap, variation);
+  const held = { wayUp: 'upright', inside: 'level' } as const;
+  // From the wall to the cap the stack gets narrower in a straight line, so that both have their true share of it.
+  const deepM = layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0);
+  const taper = (1 - cap.faceShare) / (2 * deepM);
+  // Nothing narrows faster than what it is cast in.
+  const tapered = { ...input, meanCurvature: Math.min(taper, input.meanCurvature), gaussCurvature: 0 };
+  return new StayRun(tapered, held, cap, layers, cap.place, variation, before).run('unmold');
 }
 
 class StayRun {
@@ -81,9 +87,12 @@ class StayRun {
   private readonly rests: readonly { readonly seconds: number; readonly place: Surroundings }[];
   private readonly longestS: number;
   private readonly firstCoat: number;
-  private readonly newCoat: number;
+  /** Cells of what was laid last, and of the chocolate below it. */
+  private readonly newest: CellRange;
+  private readonly below: CellRange;
   /** It comes out only when it has shrunk so far from its mold. */
   private readonly letsGoAt: number;
+  private holds = Infinity;
   private touch = Infinity;
   private unmold = Infinity;
   private latest = Infinity;
@@ -93,40 +102,46 @@ class StayRun {
   private snapshotSurfaceC = 0;
 
   constructor(
-    private readonly input: ChillInput,
-    private readonly index: number,
+    input: ChillInput,
+    held: Pick<ChillCoat, 'wayUp' | 'inside'>,
+    private readonly coat: Stay,
+    layers: readonly SlabLayer[],
     place: Place,
     variation: ChillVariation,
     before: SlabState | undefined,
   ) {
-    const coat = input.coats[index];
-    const layers = slabLayers(input, index, variation);
     this.slab = new HeatSlab(layers, { mean: input.meanCurvature, gauss: input.gaussCurvature });
     this.slab.addOutsideCapacity(trayHeat(input.material));
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
     this.beforeC = new Float64Array(this.slab.size);
     this.beforeSet = new Float64Array(this.slab.size);
-    const held = { ...input, ...coat };
     const around = (where: Place): Surroundings =>
-      varied(surroundingsIn(input.kitchen, where, held), variation.placeK, variation.cooling);
+      varied(surroundingsIn(input.kitchen, where, { ...input, ...held }), variation.placeK, variation.cooling);
     this.room = around('room');
     this.place = around(place);
     this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, place: around(rest.place) }));
     this.longestS =
       LONGEST_S * Math.max(1, layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0) / DEEP_M) ** 2;
-    this.firstCoat = this.slab.layerStart[1];
-    this.newCoat = this.slab.layerStart[index + 1];
+    const starts = this.slab.layerStart;
+    const setting = layers.flatMap(({ latentHeat }, i) => (latentHeat > 0 ? [i] : []));
+    const newest = setting[setting.length - 1];
+    this.firstCoat = starts[1];
+    this.newest = [starts[newest], starts[newest + 1]];
+    // A filling lies between what it is filled into and its cap.
+    this.below = [starts[1], starts[(setting[setting.length - 2] ?? 0) + 1]];
     this.letsGoAt = input.cutAway ? 0 : MOLD_MATTER[input.material].letsGoAt;
   }
 
-  run(stayUntil: 'touch' | 'unmold'): CoatStay {
-    const coat = this.input.coats[this.index];
+  run(stayUntil: StayUntil): CoatStay {
+    const { coat } = this;
     this.advance(coat.handlingSeconds, this.room);
     for (const { seconds, place } of this.rests) this.advance(seconds, place);
     const wanted = coat.overruledSeconds;
     let time = 0;
     let dt = 1;
     let before = this.measures();
+    this.noteAtOnce(before);
+    if (this.endsStay(stayUntil, wanted, 0)) this.keep();
     while (time < this.longestS && time < this.latest) {
       const rest = wanted !== undefined && time < wanted ? wanted - time : Infinity;
       const taken = Math.min(dt, rest);
@@ -139,7 +154,7 @@ class StayRun {
       }
       this.note(time, taken, before, this.measures());
       if (this.endsStay(stayUntil, wanted, time + taken))
-        this.keepAt(Math.min(wanted ?? (stayUntil === 'touch' ? this.touch : this.unmold), time + taken) - time, taken);
+        this.keepAt(Math.min(wanted ?? this.mark(stayUntil), time + taken) - time, taken);
       time += taken;
       before = this.measures();
       dt = Math.min(
@@ -153,7 +168,7 @@ class StayRun {
       : Infinity;
     const after = this.snapshot as SlabState;
     return {
-      times: { touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds },
+      times: { holdsSeconds: this.holds, touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds },
       after,
       surfaceC: this.snapshotSurfaceC,
     };
@@ -176,10 +191,14 @@ class StayRun {
     return airAt(place, temperatureC[0], temperatureC[size - 1]);
   }
 
-  private endsStay(stayUntil: 'touch' | 'unmold', wanted: number | undefined, time: number): boolean {
+  private mark(until: StayUntil): number {
+    return { touch: this.touch, holds: this.holds, unmold: this.unmold }[until];
+  }
+
+  private endsStay(stayUntil: StayUntil, wanted: number | undefined, time: number): boolean {
     if (this.snapshot) return false;
     if (wanted !== undefined) return time >= wanted - 1e-9;
-    return Number.isFinite(stayUntil === 'touch' ? this.touch : this.unmold);
+    return Number.isFinite(this.mark(stayUntil));
   }
 
   private keep(): void {
@@ -203,11 +222,15 @@ class StayRun {
   }
 
   private measures() {
-    const all = this.slab.meanSetFraction(this.firstCoat, this.slab.size);
     const cold = SHRINKS_FROM_C - this.slab.faceC(this.firstCoat);
+    const coat = this.slab.meanSetFraction(...this.newest);
+    const together = this.slab.meanSetFraction(this.firstCoat, this.slab.size);
+    const { below, newest } = this;
+    // Coats are one shell; under a filling the shell has to have set for itself, as its cap has.
+    const all = below[1] < newest[0] ? Math.min(this.slab.meanSetFraction(...below), coat) : together;
     return {
       shrunk: this.letsGoAt > 0 ? all + WORKING_RULES.shrinksPerK * cold : Infinity,
-      coat: this.slab.meanSetFraction(this.newCoat, this.slab.size),
+      coat,
       all,
       surfaceC: this.surfaceC(),
     };
@@ -220,6 +243,14 @@ class StayRun {
       : this.slab.faceC(this.firstCoat);
   }
 
+  /** What it has come to while it rested. */
+  private noteAtOnce({ coat, all, shrunk }: ReturnType<StayRun['measures']>): void {
+    const { holdsSet, touchSet, unmoldSet } = WORKING_RULES;
+    if (coat >= holdsSet) this.holds = 0;
+    if (coat >= touchSet) this.touch = 0;
+    if (coat >= touchSet && all >= unmoldSet && shrunk >= this.letsGoAt) this.unmold = 0;
+  }
+
   private note(
     time: number,
     dt: number,
@@ -228,6 +259,8 @@ class StayRun {
   ): void {
     const crossed = (a: number, b: number, at: number): number =>
       time + (b === a ? dt : dt * Math.min(1, Math.max(0, (at - a) / (b - a))));
+    if (this.holds === Infinity && now.coat >= WORKING_RULES.holdsSet)
+      this.holds = crossed(before.coat, now.coat, WORKING_RULES.holdsSet);
     if (this.touch === Infinity && now.coat >= WORKING_RULES.touchSet)
       this.touch = crossed(before.coat, now.coat, WORKING_RULES.touchSet);
     if (this.unmold === Infinity && now.all >= WORKING_RULES.unmoldSet && now.shrunk >= this.letsGoAt) {
@@ -237,26 +270,9 @@ class StayRun {
     }
     const near = this.place.airC + 1;
     if (this.unmold !== Infinity && this.latest === Infinity && now.surfaceC <= near) {
-      this.latest = before.surfaceC > near ? crossed(before.surfaceC, now.surfaceC, near) : time + dt;
+      const cold = before.surfaceC > near ? crossed(before.surfaceC, now.surfaceC, near) : time;
+      this.latest = Math.max(this.unmold, cold);
     }
     if (this.unmold !== Infinity && time + dt >= 3 * this.unmold) this.latest = Math.min(this.latest, 3 * this.unmold);
   }
-}
-
-function slabLayers(input: ChillInput, index: number, variation: ChillVariation): SlabLayer[] {
-  const first = input.coats[0];
-  const layers: SlabLayer[] = [moldLayer(input.material, input.wallM, first.wallC, MOLD_CELLS)];
-  for (let i = 0; i <= index; i++) {
-    const coat = input.coats[i];
-    const { value, low, high } = coat.thicknessM;
-    const thicknessM = variation.thickness === 0 ? value : variation.thickness < 0 ? low : high;
-    const cells = Math.min(MOST_CELLS, Math.max(COAT_CELLS, Math.ceil(value / CELL_M)));
-    layers.push({
-      ...chocolateLayer(coat.kind, coat.fatShare),
-      thicknessM: Math.max(THINNEST_M, thicknessM),
-      cells,
-      startC: coat.workingC + variation.workingK,
-    });
-  }
-  return layers;
 }

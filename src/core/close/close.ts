@@ -6,13 +6,14 @@ import {
   type ChocolateKind,
 } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
-import { answer, term, type Answer } from '../quantity/answer';
+import { answer, term, type Answer, type Term } from '../quantity/answer';
+import type { DepthCurve } from '../cavity/depth-curve';
 import { CLOSING_ROWS, isCap, isOnPlate, type Closure } from '../record/closing';
 
 /** What a closing is worked out from, SI. */
 export interface CloseInput {
   readonly closure: Closure;
-  /** Of the part that is closed: its depth, length of its rim, and thickness of the shell there. */
+  /** Of the part that is closed: how deep it is cast, length of its rim, and thickness of the shell there. */
   readonly depthM: number;
   readonly rimLengthM: number;
   readonly rimThicknessM: number;
@@ -20,10 +21,9 @@ export interface CloseInput {
   readonly partKg: number;
   /** Colours of rim that may go on a plate. */
   readonly rimColours: number;
-  /** Room under the rim down to a depth, m³: what a cap that thick takes. */
-  readonly volumeBelowRim: (depthM: number) => number;
-  /** From the top of the fill to the rim, m. */
-  readonly headspaceM: number;
+  /** Room inside the shell by depth, and the level up to which it is filled, m above its lowest point. */
+  readonly inside: DepthCurve;
+  readonly filledToM: number;
   /** Of the melt that closes, and of the shell's chocolate. */
   readonly meltKind: ChocolateKind;
   readonly shell: { readonly kind: ChocolateKind; readonly fatShare: number };
@@ -46,10 +46,20 @@ export interface CloseResult {
         readonly plates: Answer;
       }
     | undefined;
-  /** Only for a cap: what is left between it and the filling; below 0 it has no room. */
-  readonly spare: Answer | undefined;
+  readonly cap: CapAnswer | undefined;
   /** Hands-on, a piece. */
   readonly hands: Answer;
+}
+
+/** Only for a cap: it lies on what is in the cavity. */
+export interface CapAnswer {
+  readonly thickness: Answer;
+  /** Mean thickness over its face, m: what has to cool. */
+  readonly meanM: number;
+  /** How far its face stays below the rim. */
+  readonly below: Answer;
+  /** What is asked for beyond the rim. */
+  readonly over: Answer;
 }
 
 /** Above this chocolate on a plate is melted, °C: the middle of its melting interval. From memory. */
@@ -67,61 +77,69 @@ const PLATE_LOSS = 0.55;
 export function closeStation(input: CloseInput): CloseResult {
   const { closure, meltKind } = input;
   const density = CHOCOLATE_MATTER[meltKind].meltedDensity;
-  const m3 = addedM3(input);
-  const plate = isOnPlate(closure) ? warmPlate(input, closure) : undefined;
+  const { m3, terms, cap } = added(input, density);
   return {
     closure,
-    plate,
-    mass: answer(m3 * density, 'mass', `close.${closure.kind}`, [
-      ...massTerms(input),
-      term('meltedDensity', density, 'density'),
-    ]),
-    spare: isCap(closure)
-      ? answer(spareM(input.headspaceM, closure.thicknessM), 'length', 'close.spare', [
-          term('headspace', input.headspaceM, 'length'),
-          term('capThickness', closure.thicknessM, 'length'),
-        ])
-      : undefined,
+    plate: isOnPlate(closure) ? warmPlate(input, closure) : undefined,
+    mass: answer(m3 * density, 'mass', `close.${closure.kind}`, [...terms, term('meltedDensity', density, 'density')]),
+    cap,
     hands: answer(CLOSING_ROWS[closure.kind].handsOnS, 'duration', 'close.hands', []),
   };
 }
 
-/** A cap that would stand above the rim by less than this stands level with it, m. */
-const LEVEL_M = 1e-6;
-
-/** What is left between filling and cap, m: below 0 where the cap has no room. */
-function spareM(headspaceM: number, capM: number): number {
-  const left = headspaceM - capM;
-  return left < 0 && left > -LEVEL_M ? 0 : left;
+interface Added {
+  readonly m3: number;
+  readonly terms: readonly Term[];
+  readonly cap?: CapAnswer;
 }
 
-function addedM3({ closure, rimLengthM, volumeBelowRim }: CloseInput): number {
+/** The chocolate that a closing adds, with what it is reckoned from. */
+function added(input: CloseInput, density: number): Added {
+  const { closure, rimLengthM, inside, filledToM } = input;
+  if (isCap(closure)) {
+    const roomM3 = Math.max(0, inside.capacityM3 - inside.volumeAt(filledToM));
+    const m3 = closure.kind === 'dosedCap' ? closure.doseM3 : roomM3;
+    const cap = capAnswer(input, m3, roomM3, density);
+    return { m3, cap, terms: [term('capThickness', cap.thickness.value, 'length')] };
+  }
   switch (closure.kind) {
     case 'warmPlate':
-      return 0;
+      return { m3: 0, terms: [] };
     case 'pipedSeam':
     case 'lid':
-      return (rimLengthM * Math.PI * closure.lineM ** 2) / 4;
-    case 'cap':
-      return volumeBelowRim(closure.thicknessM);
+      return {
+        m3: (rimLengthM * Math.PI * closure.lineM ** 2) / 4,
+        terms: [term('rimLength', rimLengthM, 'length'), term('line', closure.lineM, 'length')],
+      };
     case 'plug':
-      return (closure.thicknessM * Math.PI * closure.holeM ** 2) / 4;
+      return {
+        m3: (closure.thicknessM * Math.PI * closure.holeM ** 2) / 4,
+        terms: [term('hole', closure.holeM, 'length'), term('capThickness', closure.thicknessM, 'length')],
+      };
   }
 }
 
-function massTerms({ closure, rimLengthM }: CloseInput) {
-  switch (closure.kind) {
-    case 'warmPlate':
-      return [];
-    case 'pipedSeam':
-    case 'lid':
-      return [term('rimLength', rimLengthM, 'length'), term('line', closure.lineM, 'length')];
-    case 'cap':
-      return [term('capThickness', closure.thicknessM, 'length')];
-    case 'plug':
-      return [term('hole', closure.holeM, 'length'), term('capThickness', closure.thicknessM, 'length')];
-  }
+/** A cap of so much, m³, poured on what is inside: it comes up as far as there is room. */
+function capAnswer({ inside, filledToM }: CloseInput, doseM3: number, roomM3: number, density: number): CapAnswer {
+  const headspaceM = Math.max(0, inside.depthM - filledToM);
+  const topM = doseM3 < roomM3 ? inside.levelAt(inside.capacityM3 - roomM3 + doseM3) : inside.depthM;
+  const belowM = Math.min(headspaceM, Math.max(0, inside.depthM - topM));
+  const terms = [
+    term('headspace', headspaceM, 'length'),
+    ...(doseM3 === roomM3 ? [] : [term('capDose', doseM3, 'volume'), term('fits', roomM3, 'volume')]),
+  ];
+  const slice = FACE_SLICE * inside.depthM;
+  const faceM2 = slice > 0 ? (inside.volumeAt(topM) - inside.volumeAt(topM - slice)) / slice : 0;
+  return {
+    thickness: answer(headspaceM - belowM, 'length', 'close.thickness', terms),
+    meanM: faceM2 > 0 ? Math.min(doseM3, roomM3) / faceM2 : 0,
+    below: answer(belowM, 'length', 'close.below', terms),
+    over: answer(Math.max(0, doseM3 - roomM3) * density, 'mass', 'close.over', terms),
+  };
 }
+
+/** A face is as wide as a slice of this share of the depth under it. */
+const FACE_SLICE = 1e-3;
 
 /**
  * Rim height that a warm plate melts away in a second, m/s: heat through the melted film over what it takes to warm and melt the rim.

@@ -5,14 +5,15 @@ import { copyOf } from '../record/copy';
 import type { Mold, MoldCavity } from '../record/mold';
 import { USUAL_CARE } from '../record/mold-care';
 import { gridOf, partsPerPiece } from '../record/mold-cavities';
-import { cavityRecordOf, chocolateOf, meltOf } from '../record/references';
+import { cavityRecordOf } from '../record/references';
 import { isChilled, tippedOut } from '../record/method';
 import { placeOf } from '../record/sets';
-import { restFirst } from './sets';
+import { restFirst, setIn } from './sets';
 import { joinsOf } from '../record/closing';
 import { usualClosing } from './closing';
 import { chillNominal } from '../chill/chill';
 import { draftPlan } from '../plan/draft';
+import { wantsRest } from '../plan/rests';
 import { makeBy } from './methods';
 import { methodsFor } from '../plan/methods';
 import { partsOfMold } from './parts';
@@ -111,7 +112,8 @@ function make(casting: Casting, row: PieceKindRow, part: Part): void {
     if (row.standsS !== undefined && tippedOut(coat.method) && !isChilled(coat.method)) coat.dwellSeconds = row.standsS;
   }
   const last = part.coats[part.coats.length - 1];
-  const melt = meltOf(casting, last.shares[0].meltId);
-  const tempered = chocolateOf(casting, melt).kind !== 'compound' && melt.school !== 'meltOnly';
-  if (tempered && MOLD_MATTER[draft.moldRecord.material].rigid && placeOf(last) !== 'room') restFirst(last, RESTS_S);
+  if (!wantsRest(casting, part, last.shares[0].meltId) || placeOf(last) === 'room') return;
+  // What is capped rests with its cap; before that it only has to hold.
+  if (row.closing === 'cap') setIn(last, 'room');
+  else restFirst(last, RESTS_S);
 }

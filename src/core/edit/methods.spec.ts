@@ -139,7 +139,7 @@ describe('each method', () => {
     expect(plan.coat.mass.value / plan.mold.solid.value).toBeCloseTo(1, 2);
     expect(plan.batch.timeline.wholeJob.some(({ kind }) => kind === 'close')).toBe(false);
     // Joined to its other half it gives its heat off through the mold alone.
-    expect(plan.chillInput.coats.map(({ inside }) => inside)).toEqual(['open', 'joined']);
+    expect(plan.chillInput.coats.map(({ inside }) => inside)).toEqual(['level', 'joined']);
     // The closure that was chosen is there again with another method.
     casting.closure = { kind: 'pipedSeam', meltId: 'melt-1', lineM: 0.003, sets: [] };
     expect(draftPlan(casting).closure).toBeNull();

@@ -3,7 +3,7 @@ import { depthCurve } from '../cavity/depth-curve';
 import { amountOf } from '../fill/fill';
 import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
-import { isOnPlate } from '../record/closing';
+import { isCap, isOnPlate } from '../record/closing';
 import { copyOf } from '../record/copy';
 import { restFirst, setIn, stayFor } from './sets';
 import { partOf } from '../record/references';
@@ -54,6 +54,20 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
   computedInterval: ({ part }, { coatIndex }) =>
     stayFor(part.coats[Math.min(coatIndex, part.coats.length - 1)], undefined),
   restFirst: ({ part }) => restFirst(part.coats[part.coats.length - 1], RESTS_S),
+  restCapped: ({ casting }) => {
+    if (isCap(casting.closure)) restFirst(casting.closure, RESTS_S);
+  },
+  moveCapTo: ({ casting }, { place }) => {
+    if (isCap(casting.closure)) setIn(casting.closure, place);
+  },
+  computedCapped: ({ casting }) => {
+    if (isCap(casting.closure)) stayFor(casting.closure, undefined);
+  },
+  capFlush: ({ casting }) => {
+    if (!isCap(casting.closure)) return;
+    const { meltId, sets } = casting.closure;
+    casting.closure = { kind: 'cap', meltId, sets };
+  },
   turnEvery: ({ part }, { seconds }) => {
     for (const coat of part.coats) coat.turnSeconds = seconds;
   },

@@ -34,6 +34,9 @@ export interface FillingMatter {
   readonly inedible?: true;
 }
 
+/** Of what is filled in, J/(kg K): pastes, creams and sweets lie between 1600 and 2500. From memory. */
+export const FILLING_SPECIFIC_HEAT = 2000;
+
 /**
  * Drink powder loose 550, ganache 1:1 1100, caramel 1300, nut butter 1080, custard 1050, fruit 1050, cake crumbs 350, small
  * marshmallows in bulk 210 (piece 350, 0.5 g each), sugar-coated lentils in bulk 880 (0.9 g each); kg/m³, from memory.

@@ -11,6 +11,8 @@ export const WORKING_RULES = {
   tappingYieldFactor: 0.3,
   /** Set fraction at the wall from which a layer stays when the mold is tipped out. Working rule. */
   skinSetFraction: 0.12,
+  /** Set fraction from which a shell holds its shape and what is filled into it: half of its fat. Working rule. */
+  holdsSet: 0.5,
   /** Set fraction from which chocolate is set to the touch, and firm enough to be unmolded. Calibrated on practice. */
   touchSet: 0.61,
   unmoldSet: 0.76,
@@ -39,8 +41,8 @@ export const WORKING_RULES = {
   drainSpread: 1.2,
   /** Likely factor either way on a dose given by spoon. Working rule. */
   doseSpread: 1.15,
-  /** How much less heat the air inside a shell takes than still air around it: standing open, closed above, or none between two joined halves. Working rule. */
-  insideFactor: { open: 0.7, dome: 0.5, joined: 0 },
+  /** How much less heat the air inside a shell takes than still air around it: standing open, closed above, or none between two joined halves; over what is level it is still air. Working rule. */
+  insideFactor: { open: 0.7, dome: 0.5, joined: 0, level: 1 },
   /** Heat transfer from the flat floor of a mold that bends to what it stands on, W/(m² K): a thin gap of air over what is as cold as its place. Calibrated on practice. */
   contactH: 35,
   /** Heat transfer to still air, radiation included, where it is nearly as warm, W/(m² K). From memory, handbook range 5 to 12. */

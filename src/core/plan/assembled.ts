@@ -52,7 +52,7 @@ export function assembled(plan: PlanDraft): AssembledPiece {
     draft: lower,
     turned: turnedOut,
     openingM: turnedOut ? groundM - short(lower) : groundM + lower.cavity.depthM - lowest(lower),
-    layers: turnedOut ? turnedOver(lower.fill, closedM(plan, lower)) : lower.fill.layers,
+    layers: turnedOut ? turnedOver(lower.fill, closedM(plan)) : lower.fill.layers,
   };
   const seamM = single ? undefined : groundM + heightOf(lower);
   const onTop: PlacedPart[] =
@@ -127,15 +127,8 @@ function lowest(part: PartDraft): number {
 }
 
 /** How far what closes an opening reaches in, m. */
-function closedM({ closure }: PlanDraft, { fill }: PartDraft): number {
-  switch (closure?.kind) {
-    case 'cap':
-      return Math.min(closure.thicknessM, fill.headspace.value);
-    case 'plug':
-      return closure.thicknessM;
-    default:
-      return 0;
-  }
+function closedM({ close, closure }: PlanDraft): number {
+  return close?.cap?.thickness.value ?? (closure?.kind === 'plug' ? closure.thicknessM : 0);
 }
 
 /** By how much a level fill stays below the cavity's rim, m; 0 for a shell. */

@@ -7,9 +7,8 @@ import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
 import { pouredShare } from '../shell/coat-choice';
 import type { Coat } from '../record/casting';
-import { isCap } from '../record/closing';
 import { placeOf, restsOf } from '../record/sets';
-import { closedPartId } from './draft';
+import { cappedPartId } from './capping';
 import { stuckOf } from './melts';
 import { filledPerPiece } from './piece';
 import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
@@ -36,7 +35,9 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     pieces: casting.pieces,
     spareRule: casting.spareRule,
     breakages: casting.breakages,
-    parts: workOrder(parts).map((part) => batchPart(part, part.part.id === capped ? inMold(draft) : [])),
+    parts: workOrder(parts).map((part) =>
+      batchPart(part, part.part.id === capped ? inMold(draft, part.chill.cap?.stay.value) : []),
+    ),
     onPieces: [...closing, ...finishing],
     after: afterCasting(draft, parts, capped !== undefined),
     stuckKg: (meltId, kg) => stuckOf(casting, meltId, kg),
@@ -52,11 +53,6 @@ export function workOrder<T extends Pick<PartDraft, 'chocolates'>>(parts: readon
 function lightness(colour: string): number {
   const [r, g, b] = [1, 3, 5].map((at) => parseInt(colour.slice(at, at + 2), 16));
   return 0.299 * r + 0.587 * g + 0.114 * b;
-}
-
-/** The part that is filled and capped in its mold, where one is. */
-function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure'>): string | undefined {
-  return isCap(closure) ? closedPartId(casting) : undefined;
 }
 
 /** How many times a layer of a part is filled in for so many pieces: once a piece, or in every one that is cast where it is capped in its mold. */
@@ -135,7 +131,8 @@ function batchCoat(
 
 const fillTask: FurtherTask = { kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece };
 
-function closeTasks({ close }: PlanDraft): FurtherTask[] {
+/** @param staySeconds in the last place where it sets, where that is computed */
+function closeTasks({ close }: PlanDraft, staySeconds?: number): FurtherTask[] {
   if (!close) return [];
   const { closure, mass, hands } = close;
   return [
@@ -143,15 +140,16 @@ function closeTasks({ close }: PlanDraft): FurtherTask[] {
     ...closure.sets.map(({ place, seconds }): FurtherTask => ({
       kind: 'chill',
       handsOn: false,
-      seconds: seconds ?? 0,
+      seconds: seconds ?? staySeconds ?? 0,
       place,
     })),
   ];
 }
 
 /** Filled and capped before it leaves the mold. */
-function inMold(draft: PlanDraft): FurtherTask[] {
-  return [...(draft.parts.some(({ fill }) => fill.layers.length > 0) ? [fillTask] : []), ...closeTasks(draft)];
+function inMold(draft: PlanDraft, staySeconds: number | undefined): FurtherTask[] {
+  const filled = draft.parts.some(({ fill }) => fill.layers.length > 0);
+  return [...(filled ? [fillTask] : []), ...closeTasks(draft, staySeconds)];
 }
 
 function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: boolean): FurtherTask[] {

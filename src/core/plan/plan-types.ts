@@ -28,6 +28,10 @@ export type Remedy =
   | { readonly key: 'moveTo'; readonly place: Place }
   | { readonly key: 'computedInterval'; readonly coatIndex: number }
   | { readonly key: 'restFirst' }
+  | { readonly key: 'restCapped' }
+  | { readonly key: 'moveCapTo'; readonly place: Place }
+  | { readonly key: 'computedCapped' }
+  | { readonly key: 'capFlush' }
   | { readonly key: 'turnEvery'; readonly seconds: number }
   | { readonly key: 'fitFill' }
   | { readonly key: 'emptyFill' }
@@ -64,6 +68,8 @@ export interface Problem {
     | 'poolsBetweenTurns'
     | 'noRoomInside'
     | 'noRoomForCap'
+    | 'capRunsOver'
+    | 'thinCap'
     | 'longOnPlate'
     | 'coldPlate'
     | 'mixedFats'

@@ -95,14 +95,41 @@ describe('problems and their remedies', () => {
       'noRoomForCap',
       (c) => {
         c.parts[0].perPiece = 1;
-        c.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.004, sets: [] };
+        c.fill[1].amount = { by: 'line', belowRimM: 0.0005 };
+        c.closure = { kind: 'cap', meltId: 'melt-1', sets: [{ place: 'fridge' }] };
       },
     ],
     [
-      'noRoomForCap',
+      'capRunsOver',
       (c) => {
         c.fill = c.fill.map((layer) => ({ ...layer, amount: { by: 'volume', m3: 24e-6 } }));
-        c.closure = { kind: 'cap', meltId: 'melt-1', thicknessM: 0.012, sets: [] };
+        c.closure = { kind: 'dosedCap', meltId: 'melt-1', doseM3: 20e-6, sets: [{ place: 'fridge' }] };
+      },
+    ],
+    [
+      'thinCap',
+      (c) => {
+        c.closure = { kind: 'dosedCap', meltId: 'melt-1', doseM3: 1e-6, sets: [{ place: 'fridge' }] };
+      },
+    ],
+    [
+      'shortInterval',
+      (c) => {
+        c.closure = { kind: 'cap', meltId: 'melt-1', sets: [{ place: 'fridge', seconds: 60 }] };
+      },
+    ],
+    [
+      'willNotLetGo',
+      (c) => {
+        c.molds[0].material = 'polycarbonate';
+        c.closure = { kind: 'cap', meltId: 'melt-1', sets: [{ place: 'room' }] };
+      },
+    ],
+    [
+      'restFirst',
+      (c) => {
+        c.molds[0].material = 'polycarbonate';
+        c.closure = { kind: 'cap', meltId: 'melt-1', sets: [{ place: 'fridge' }] };
       },
     ],
     [

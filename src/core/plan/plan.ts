@@ -6,6 +6,7 @@ import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { keepWorkable, meltStation } from '../melt/melt';
 import { answer, term } from '../quantity/answer';
 import { batchInput, castOf } from './batch-input';
+import { cappedWith } from './capping';
 import { meltInput, stretchesFor } from './melts';
 import { fillingMasses, fillingParts } from './needs';
 import { findProblems } from './problems';
@@ -22,7 +23,14 @@ export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): Ca
     const density = CHOCOLATE_MATTER[part.chocolates[0].kind].meltedDensity;
     return {
       ...part,
-      chill: chillAnswers(part.chillInput, chills[i], casting.kitchen, part.coat.total.wall.value, density),
+      chill: chillAnswers(
+        part.chillInput,
+        chills[i],
+        casting.kitchen,
+        part.coat.total.wall.value,
+        density,
+        cappedWith(draft, part),
+      ),
     };
   });
   const input = batchInput(draft, parts);

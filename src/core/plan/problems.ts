@@ -1,14 +1,17 @@
 import { isPainted, isTurned } from '../record/method';
 import { CLOSING_ROWS, isCap, isLid, isOnPlate } from '../record/closing';
 import { BOWL_MATTER } from '../matter/bowl-material';
-import { SOFT_BELOW } from '../chill/chill-answers';
+import { depthCurve } from '../cavity/depth-curve';
+import { SOFT_BELOW, type ChillCoatAnswer, type PlaceAnswers } from '../chill/chill-answers';
+import type { CapAnswer } from '../close/close';
 import { chocolateOf, meltOf } from '../record/references';
-import { MOLD_MATTER } from '../matter/mold-material';
 import { LIMITS, within } from '../record/limits';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
-import type { CastingPlan, Problem, Remedy } from './plan-types';
+import { cappedPartId } from './capping';
+import type { CastingPlan, PartDraft, Problem, Remedy } from './plan-types';
+import { wantsRest } from './rests';
 
 /** A rim that is proposed is told to this, m. */
 const RIM_STEP_M = 1e-5;
@@ -53,21 +56,11 @@ const MOST_LOST = 0.05;
 function closeProblems({ close, parts, casting }: Planned): Problem[] {
   if (!close) return [];
   const closed = closedPart(casting, parts);
-  const { closure, spare, plate } = close;
+  const { closure, cap, plate } = close;
   const about = { station: 'close' as const, partId: closed.part.id };
   if (isLid(closure) && closure.partId === closed.part.id)
     return [{ ...about, key: 'lidOnItself', values: { name: closed.part.name } }];
-  if (isCap(closure) && spare && spare.value < 0) {
-    const values = { headspace: closure.thicknessM + spare.value, cap: closure.thicknessM };
-    return [
-      {
-        ...about,
-        key: 'noRoomForCap',
-        values,
-        ...(closed.fill.layers.length > 0 ? { remedy: { key: 'fitCap' as const, belowRimM: closure.thicknessM } } : {}),
-      },
-    ];
-  }
+  if (cap) return capProblems(cap, closed).map((problem) => ({ ...about, ...problem }));
   if (!isOnPlate(closure) || !plate) return [];
   if (plate.lost.value <= 0)
     return [
@@ -89,6 +82,27 @@ function closeProblems({ close, parts, casting }: Planned): Problem[] {
       ...(seconds < closure.seconds ? { remedy: { key: 'onPlateFor' as const, seconds } } : {}),
     },
   ];
+}
+
+/** A cap thinner than this leaks or cracks when the piece is turned out, and how thick one usually is, m. Common practice, no source. */
+const THINNEST_CAP_M = 0.001;
+const USUAL_CAP_M = 0.002;
+
+function capProblems(
+  { thickness, over }: CapAnswer,
+  { fill }: PartDraft,
+): Pick<Problem, 'key' | 'values' | 'remedy'>[] {
+  const curve = depthCurve(fill.inside);
+  const values = { thick: thickness.value, over: over.value };
+  const fitted = (belowRimM: number): Pick<Problem, 'remedy'> =>
+    fill.layers.length > 0 ? { remedy: { key: 'fitCap', belowRimM } } : {};
+  const asked = thickness.terms.find(({ name }) => name === 'capDose')?.value;
+  if (over.value > 0 && typeof asked === 'number')
+    return [{ key: 'capRunsOver', values, ...fitted(curve.depthM - curve.levelAt(curve.capacityM3 - asked)) }];
+  if (thickness.value >= THINNEST_CAP_M) return [];
+  return asked === undefined
+    ? [{ key: 'noRoomForCap', values, ...fitted(USUAL_CAP_M) }]
+    : [{ key: 'thinCap', values, remedy: { key: 'capFlush' } }];
 }
 
 function meltProblems({ casting, melts }: Planned): Problem[] {
@@ -127,30 +141,56 @@ function meltProblems({ casting, melts }: Planned): Problem[] {
   });
 }
 
-function chillProblems({ chill, coatsMade }: Planned): Problem[] {
-  return chill.coats.flatMap((coat, index): Problem[] => {
-    const { place, equilibrium, unmold, touch } = coat.chosen;
-    const toFridge: Remedy | undefined = place === 'fridge' ? undefined : { key: 'moveTo', place: 'fridge' };
-    const values = { place, coat: index + 1, equilibrium };
-    const waited = coat.last ? unmold.value : touch.value;
-    if (coat.overruled && coat.stay.value < waited) {
-      return [
-        {
-          key: 'shortInterval',
-          station: 'chill',
-          values: { ...values, own: coat.stay.value, needed: waited, last: coat.last ? 1 : 0 },
-          remedy: { key: 'computedInterval', coatIndex: index },
-        },
-      ];
-    }
+function chillProblems(plan: Planned): Problem[] {
+  const { chill, coatsMade } = plan;
+  const ofCoats = chill.coats.flatMap((coat, index): Problem[] => {
+    const { place } = coat.chosen;
+    const values = { place, coat: index + 1, equilibrium: coat.chosen.equilibrium, until: coat.until };
+    const short = shortInterval(coat, coat.chosen[coat.until].value, { key: 'computedInterval', coatIndex: index });
+    if (short) return [{ ...short, station: 'chill', values: { ...values, ...short.values } }];
     // Every coat in that place shares the reason, so it is said once.
     if (coatsMade.slice(0, index).some((earlier) => placeOf(earlier) === place)) return [];
-    if (equilibrium < SOFT_BELOW) return [{ key: 'softSet', station: 'chill', values, remedy: toFridge }];
-    const lastHere = chill.coats[chill.coats.length - 1].chosen;
-    if (!Number.isFinite(lastHere.unmold.value) && lastHere.place === place)
-      return [{ key: 'willNotLetGo', station: 'chill', values, remedy: toFridge }];
-    return [];
+    const last = chill.coats[chill.coats.length - 1];
+    const sticks = last.until === 'unmold' && last.chosen.place === place && last.chosen.unmold.value === Infinity;
+    const stays = staysSoft(coat.chosen, coat.until, sticks);
+    const toFridge: Remedy | undefined = place === 'fridge' ? undefined : { key: 'moveTo', place: 'fridge' };
+    return stays ? [{ key: stays, station: 'chill', values, remedy: toFridge }] : [];
   });
+  return [...ofCoats, ...cappedProblems(plan)];
+}
+
+/** The same for a cap, with which the piece comes out. */
+function cappedProblems({ chill: { cap } }: Planned): Problem[] {
+  if (!cap) return [];
+  const { place, equilibrium, unmold } = cap.chosen;
+  const values = { place, equilibrium, until: 'unmold' };
+  const short = shortInterval(cap, unmold.value, { key: 'computedCapped' });
+  if (short) return [{ ...short, station: 'close', values: { ...values, ...short.values } }];
+  const stays = staysSoft(cap.chosen, 'unmold', unmold.value === Infinity);
+  const toFridge: Remedy | undefined = place === 'fridge' ? undefined : { key: 'moveCapTo', place: 'fridge' };
+  return stays ? [{ key: stays, station: 'close', values, remedy: toFridge }] : [];
+}
+
+/** The user's own time, where what it goes on to is not reached by then. */
+function shortInterval(
+  { overruled, stay }: Pick<ChillCoatAnswer, 'overruled' | 'stay'>,
+  neededS: number,
+  remedy: Remedy,
+): Pick<Problem, 'key' | 'values' | 'remedy'> | undefined {
+  return overruled && stay.value < neededS
+    ? { key: 'shortInterval', values: { own: stay.value, needed: neededS }, remedy }
+    : undefined;
+}
+
+/** What keeps a stay from its end: it sets softly or not at all, or `sticks`; what only has to hold may be soft. */
+function staysSoft(
+  chosen: PlaceAnswers,
+  until: ChillCoatAnswer['until'],
+  sticks: boolean,
+): 'softSet' | 'willNotLetGo' | undefined {
+  const { equilibrium } = chosen;
+  if (until === 'holds' ? chosen.holds.value === Infinity : equilibrium < SOFT_BELOW) return 'softSet';
+  return sticks ? 'willNotLetGo' : undefined;
 }
 
 /** Thin painted details crack where it is very cold. Common practice, no source. */
@@ -165,21 +205,19 @@ function paintProblems({ part, coatsMade }: Planned): Problem[] {
 /** A rest shorter than this is none, s. Working rule. */
 const HARDLY_A_REST_S = 300;
 
-/** Tempered chocolate in a rigid mold wants to set quietly before it goes into the cold. Common practice, no source. */
-function restProblems({ coatsMade, moldRecord, melts }: Planned): Problem[] {
+/** A piece that wants to rest in the room goes straight into the cold: with its last coat, or with its cap. */
+function restProblems({ casting, closure, part, coatsMade }: Planned): Problem[] {
   const last = coatsMade[coatsMade.length - 1];
-  const melt = melts.find(({ input }) => input.meltId === last.shares[0].meltId);
-  const tempered = melt !== undefined && melt.input.kind !== 'compound' && melt.input.school !== 'meltOnly';
-  const rested = restsOf(last).reduce((sum, { seconds }) => sum + seconds, 0);
-  if (!tempered || !MOLD_MATTER[moldRecord.material].rigid || placeOf(last) === 'room' || rested >= HARDLY_A_REST_S)
-    return [];
+  const cap = closure !== null && part.id === cappedPartId({ casting, closure }) ? closure : undefined;
+  const setting = cap ?? last;
+  const place = placeOf(setting);
+  const rested = restsOf(setting).reduce((sum, { seconds }) => sum + seconds, 0);
+  if (!wantsRest(casting, part, last.shares[0].meltId) || place === 'room' || rested >= HARDLY_A_REST_S) return [];
+  const values = { place, rest: RESTS_S };
   return [
-    {
-      key: 'restFirst',
-      station: 'chill',
-      values: { place: placeOf(last), rest: RESTS_S },
-      remedy: { key: 'restFirst' },
-    },
+    cap
+      ? { key: 'restFirst', station: 'close', values, remedy: { key: 'restCapped' } }
+      : { key: 'restFirst', station: 'chill', values, remedy: { key: 'restFirst' } },
   ];
 }
 

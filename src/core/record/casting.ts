@@ -23,7 +23,7 @@ import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 6;
+export const CASTING_SCHEMA_VERSION = 7;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -138,11 +138,12 @@ const ClosureSchema = z.discriminatedUnion(
 
 function closureSchema(kind: ClosureKind) {
   const numbers = Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, numberOf(limit)]));
-  const lid = CLOSING_ROWS[kind].needs === 'lid' ? { partId: id } : {};
+  const { needs, adds } = CLOSING_ROWS[kind];
+  const lid = needs === 'lid' ? { partId: id } : {};
   return z.object({
     kind: z.literal(kind),
     meltId: id,
-    sets: z.array(SetSchema).check(z.maxLength(6)),
+    sets: adds === 'cap' ? SetsSchema : z.array(SetSchema).check(z.maxLength(6)),
     ...numbers,
     ...lid,
   });

@@ -1,4 +1,6 @@
 import { demoCastings } from '../../data/demo';
+import { cavityOf } from '../cavity/cavity';
+import { depthCurve } from '../cavity/depth-curve';
 import { closeStation } from '../close/close';
 import { usualClosing } from '../edit/closing';
 import { CastingSchema } from './casting';
@@ -49,8 +51,8 @@ describe('ways of closing', () => {
         rimThicknessM: 0.003,
         partKg: 0.03,
         rimColours: 1,
-        volumeBelowRim: (depthM) => depthM * 0.003,
-        headspaceM: 0.01,
+        inside: depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.06, depthM: 0.03 }).profile),
+        filledToM: 0.02,
         meltKind: 'dark',
         shell: { kind: 'dark', fatShare: 0.38 },
         roomC: 20,

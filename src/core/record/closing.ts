@@ -11,24 +11,23 @@ export interface ClosingNumberRow {
 export interface ClosingRow {
   /** What has to be there: rims that join, or one and a base; one cavity that stays in its mold; a lid of its own; nothing. */
   readonly needs: 'rims' | 'cavity' | 'lid' | 'nothing';
-  /** The chocolate it adds: none, a line along the rim, what the cavity takes down to its thickness, a disc. */
+  /** The chocolate it adds: none, a line along the rim, a layer that lies on the filling, a disc. */
   readonly adds: 'nothing' | 'line' | 'cap' | 'disc';
   /** It closes the part that is filled; another closes the first. */
   readonly closesFilled: boolean;
   readonly numbers: Readonly<Record<string, ClosingNumberRow>>;
-  /** Where it usually sets afterwards. */
-  readonly sets: readonly { readonly place: Place; readonly seconds: number }[];
+  /** Where it usually sets afterwards; what lies in a mold for as long as is computed. */
+  readonly sets: readonly { readonly place: Place }[];
   /** Hands-on time for one piece, s. */
   readonly handsOnS: number;
 }
 
 const LINE = { limit: 'lineM', usual: 0.003 } as const;
-const THICKNESS = { limit: 'capM', usual: 0.002 } as const;
 
 /**
  * How a piece can be closed. `warmPlate`: rims melted flat on a warm plate and joined; `pipedSeam`: a line of chocolate piped round the
- * rim; `cap`: cast on the filled cavity, from the edge inward; `lid`: one of its own, glued on with a line; `plug`: in the hole it was
- * filled through. Numbers and times: common practice, no source.
+ * rim; `cap`: cast on what is in the cavity, from the edge inward, and flush with the rim; `dosedCap`: as much of it as is wanted; `lid`:
+ * one of its own, glued on with a line; `plug`: in the hole it was filled through. Numbers and times: common practice, no source.
  */
 export const CLOSING_ROWS = {
   warmPlate: {
@@ -40,12 +39,13 @@ export const CLOSING_ROWS = {
     handsOnS: 25,
   },
   pipedSeam: { needs: 'rims', adds: 'line', closesFilled: false, numbers: { lineM: LINE }, sets: [], handsOnS: 30 },
-  cap: {
+  cap: { needs: 'cavity', adds: 'cap', closesFilled: true, numbers: {}, sets: [{ place: 'fridge' }], handsOnS: 12 },
+  dosedCap: {
     needs: 'cavity',
     adds: 'cap',
     closesFilled: true,
-    numbers: { thicknessM: THICKNESS },
-    sets: [{ place: 'fridge', seconds: 300 }],
+    numbers: { doseM3: { limit: 'doseM3', usual: 5e-6 } },
+    sets: [{ place: 'fridge' }],
     handsOnS: 12,
   },
   lid: { needs: 'lid', adds: 'line', closesFilled: true, numbers: { lineM: LINE }, sets: [], handsOnS: 25 },
@@ -53,7 +53,7 @@ export const CLOSING_ROWS = {
     needs: 'nothing',
     adds: 'disc',
     closesFilled: false,
-    numbers: { holeM: { limit: 'holeM', usual: 0.012 }, thicknessM: THICKNESS },
+    numbers: { holeM: { limit: 'holeM', usual: 0.012 }, thicknessM: { limit: 'plugM', usual: 0.002 } },
     sets: [],
     handsOnS: 20,
   },
@@ -98,7 +98,8 @@ export const joinsRims = (kind: ClosureKind): boolean => rowOf(kind).needs === '
 /** Stands where the part that is filled stands open. */
 export const closesFilled = (closure: Closure | null): boolean => closure !== null && rowOf(closure.kind).closesFilled;
 /** Cast on what is in the cavity, as a layer of its own. */
-export const isCap = (closure: Closure | null): closure is Where<'adds', 'cap'> =>
+export type Cap = Where<'adds', 'cap'>;
+export const isCap = (closure: Closure | null): closure is Cap =>
   closure !== null && rowOf(closure.kind).adds === 'cap';
 /** A part of its own. */
 export const isLid = (closure: Closure | null): closure is Where<'needs', 'lid'> =>

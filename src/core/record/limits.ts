@@ -64,7 +64,7 @@ export const LIMITS = {
   plateC: limit('temperature', 35, 90),
   plateSeconds: limit('duration', 1, 60),
   lineM: limit('length', 0.0005, 0.015),
-  capM: limit('length', 0.0005, 0.015),
+  plugM: limit('length', 0.0005, 0.015),
   holeM: limit('length', 0.003, 0.1),
   spareShare: limit('share', 0, 1),
   castBefore: limit('count', 1, 100000),

@@ -11,7 +11,7 @@ describe('a casting of version 1', () => {
     for (const raw of OLD) expect(raw['schemaVersion']).toBe(1);
     const [bombs, bites] = OLD.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
-    expect(bombs.casting.schemaVersion).toBe(6);
+    expect(bombs.casting.schemaVersion).toBe(7);
     expect(bombs.casting.molds[0]).toMatchObject({
       name: 'Half spheres, 64 mm',
       composition: { kind: 'halves' },
@@ -31,7 +31,7 @@ describe('a casting of version 1', () => {
     const before = JSON.stringify(OLD[0]);
     upgradeCasting(OLD[0]);
     expect(JSON.stringify(OLD[0])).toBe(before);
-    const today = { schemaVersion: 6, molds: 'whatever' };
+    const today = { schemaVersion: 7, molds: 'whatever' };
     expect(upgradeCasting(today)).toBe(today);
   });
 
@@ -114,7 +114,7 @@ describe('a casting of version 3', () => {
       );
       const rest: Record<string, unknown> = { ...raw };
       delete rest['atHandKg'];
-      expect(read.casting).toMatchObject({ ...rest, schemaVersion: 6, parts: [{}], onHand: [] });
+      expect(read.casting).toMatchObject({ ...rest, schemaVersion: 7, parts: [{}], onHand: [] });
     }
   });
 
@@ -245,8 +245,32 @@ describe('a casting of version 5', () => {
     if (!bombs.ok || !bonbons.ok) throw new Error('not read');
     expect([bombs.casting.onHand, bonbons.casting.onHand]).toEqual([[], [{ chocolateId: 'quarry', kg: 1.2 }]]);
     expect(bonbons.casting.molds[0].cavities[0].shape).toMatchObject({ lengthM: 0.028, cornerM: 0.014 });
-    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'parts', 'fill', 'closure', 'kitchen'] as const)
+    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'parts', 'fill', 'kitchen'] as const)
       expect(bonbons.casting[key]).toEqual(FIFTH[1][key]);
+  });
+});
+
+describe('a casting of version 6', () => {
+  const [BONBONS] = JSON.parse(readFileSync('src/core/record/fixtures/castings-v6.json', 'utf8')) as [
+    Record<string, unknown> & { closure: object },
+  ];
+  const closed = (closure: object) => readCasting({ ...BONBONS, closure });
+
+  it('has a cap that lies on its filling, in the places and for the times it had', () => {
+    const read = readCasting(BONBONS);
+    if (!read.ok) throw new Error('not read');
+    expect(read.casting.closure).toEqual({ kind: 'cap', meltId: 'melt-1', sets: [{ place: 'fridge', seconds: 900 }] });
+    for (const key of ['name', 'pieces', 'parts', 'fill', 'melts', 'kitchen'] as const)
+      expect(read.casting[key]).toEqual(BONBONS[key]);
+  });
+
+  it('sets a cap that had no place in the fridge, and leaves every other closing as it was', () => {
+    const bare = closed({ ...BONBONS.closure, sets: [] });
+    expect(bare.ok && bare.casting.closure?.sets).toEqual([{ place: 'fridge' }]);
+    const plug = { kind: 'plug', meltId: 'melt-1', holeM: 0.01, thicknessM: 0.002, sets: [] };
+    const plugged = closed(plug);
+    expect(plugged.ok && plugged.casting.closure).toEqual(plug);
+    expect(closed({ kind: 'cap' }).ok).toBe(false);
   });
 });
 

@@ -13,7 +13,8 @@ export function upgradeCasting(raw: Raw): Raw {
   const third = second['schemaVersion'] === 2 ? thirdVersion(second) : second;
   const fourth = third['schemaVersion'] === 3 ? fourthVersion(third) : third;
   const fifth = fourth['schemaVersion'] === 4 ? fifthVersion(fourth) : fourth;
-  return fifth['schemaVersion'] === 5 ? sixthVersion(fifth) : fifth;
+  const sixth = fifth['schemaVersion'] === 5 ? sixthVersion(fifth) : fifth;
+  return sixth['schemaVersion'] === 6 ? seventhVersion(sixth) : sixth;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -138,6 +139,15 @@ function sixthVersion(raw: Raw): Raw {
     onHand: said ? [{ chocolateId, kg: atHandKg }] : [],
     ...(Array.isArray(raw['molds']) ? { molds: listOf(raw['molds']).map(cornersWithin) } : {}),
   };
+}
+
+/** Version 7: a cap lies on what is in the cavity and is as thick as the room that leaves, and sets in one place at least. */
+function seventhVersion(raw: Raw): Raw {
+  const closure = raw['closure'] as Raw | null | undefined;
+  if (closure?.['kind'] !== 'cap') return { ...raw, schemaVersion: 7 };
+  const { kind, meltId, sets } = closure;
+  const places = listOf(sets).length > 0 ? sets : [{ place: 'fridge' }];
+  return { ...raw, schemaVersion: 7, closure: { kind, meltId, sets: places } };
 }
 
 /** Brings a raw mold of the library of an older version up to the present one. Version 2: as castings of version 6. */

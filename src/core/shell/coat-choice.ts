@@ -3,7 +3,7 @@ import type { ChocolateKind, Fluidity } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { MoldMaterial } from '../matter/mold-material';
 import { type CoatArea, type WayUp } from '../record/choices';
-import { isChilled, isClamped, isTurned, type Method, tippedOut } from '../record/method';
+import { fillsLevel, isChilled, isClamped, isTurned, type Method, tippedOut } from '../record/method';
 
 /** A chocolate as the coats use it. */
 export interface CoatChocolate {
@@ -41,8 +41,8 @@ export interface CoatChoice {
   readonly where: CoatArea;
 }
 
-/** What lies behind the free side of a coat: an open bowl, a dome or vessel that is closed above it, or its other half. */
-export type Inside = 'open' | 'dome' | 'joined';
+/** What lies behind the free side of a coat: an open bowl, a dome or vessel that is closed above it, its other half, or nothing but air over what is level. */
+export type Inside = 'open' | 'dome' | 'joined' | 'level';
 
 /** What is behind a coat while it sets; a former hangs with its coat outside as a dome stands. */
 export function insideOf(
@@ -50,6 +50,7 @@ export function insideOf(
   { method, wayUp }: Pick<CoatChoice, 'method' | 'wayUp'>,
 ): Inside {
   if (isClamped(method)) return 'joined';
+  if (fillsLevel(method)) return 'level';
   return outward || isTurned(method) || wayUp === 'upsideDown' ? 'dome' : 'open';
 }
 

@@ -162,7 +162,9 @@ export function comparedSide({
 
 /** First whether it sets at all, then breaking, then time, then chocolate, then how even it comes out. */
 export function verdictOn(a: ComparedSide, b: ComparedSide): Verdict {
-  const sets = [a, b].map(({ chill }) => Number.isFinite(chill.coats[chill.coats.length - 1].chosen.unmold.value));
+  const sets = [a, b].map(({ chill: { coats, cap } }) =>
+    Number.isFinite((cap ?? coats[coats.length - 1]).chosen.unmold.value),
+  );
   const because = reasonOf(a, b);
   if (sets[0] !== sets[1]) return { better: sets[0] ? 0 : 1, by: 'unset', because: undefined };
   const [breakA, breakB] = [a, b].map((side) => side.coat.breakChance.value);

@@ -1,18 +1,28 @@
+import type { ChillCoatAnswer } from '../../../core/chill/chill-answers';
 import type { CastingPlan } from '../../../core/plan/plan-types';
 import { answerRow, type AnswerRow } from '../../ui/answers';
 import { coatNameIn } from '../../wording/coats';
+
+/** What a stay goes on to; the next coat is called by its name. */
+const NEXT: Readonly<Record<ChillCoatAnswer['until'], string | undefined>> = {
+  touch: undefined,
+  holds: 'Holds for filling',
+  unmold: 'To unmold',
+};
 
 /** How long a part's coats set and what that comes to, as the Chill station tells it. */
 export function chillAnswers(plan: CastingPlan): readonly AnswerRow[] {
   const { chill, coatsMade } = plan;
   const { coats, dewPoint, surface, sweats, cover, coverWhenCold } = chill;
+  const last = coats[coats.length - 1];
   return [
-    ...coats.map(({ last, stay }, i) => ({
-      name: last ? 'To unmold' : `To ${coatNameIn(coatsMade, i + 1).toLowerCase()}`,
+    ...coats.map(({ until, stay, overruled }, i) => ({
+      name: NEXT[until] ?? `To ${coatNameIn(coatsMade, i + 1).toLowerCase()}`,
       figures: [{ answer: stay, strong: true }, ...(stay.low === undefined ? [] : [{ answer: stay, rangeOnly: true }])],
+      ...(stay.value === 0 && !overruled ? { after: 'once it has rested' } : {}),
     })),
     ...answerRow('Keep level for', levelFor(plan)),
-    ...answerRow('Latest sensible', coats[coats.length - 1].chosen.latest),
+    ...answerRow('Latest sensible', last.until === 'unmold' ? last.chosen.latest : undefined),
     ...answerRow('Dew point', dewPoint),
     ...answerRow('Comes out at', surface),
     {

@@ -1,13 +1,17 @@
 import { closedPart } from '../../../core/plan/draft';
+import { inWholeMinutes, type CapAnswers } from '../../../core/chill/chill-answers';
 import type { PlanDraft } from '../../../core/plan/plan-types';
 import { closesFilled, isLid } from '../../../core/record/closing';
 import { answerRow, type AnswerRow } from '../../ui/answers';
 
-/** What closing a piece comes to, as the Close station tells it; nothing where nothing closes it. */
-export function closeAnswers(plan: PlanDraft): readonly AnswerRow[] {
+/**
+ * What closing a piece comes to, as the Close station tells it; nothing where nothing closes it.
+ * @param capped how a cap sets, once that is worked out
+ */
+export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly AnswerRow[] {
   const { close, closure, casting, parts, piece } = plan;
   if (!close) return [];
-  const { plate, mass, spare, hands } = close;
+  const { plate, mass, cap, hands } = close;
   const under = closesFilled(closure) ? closedPart(casting, parts).fill.headspace : undefined;
   return [
     ...(plate
@@ -19,8 +23,22 @@ export function closeAnswers(plan: PlanDraft): readonly AnswerRow[] {
           ...answerRow('Plates, one a colour', plate.plates),
         ]
       : answerRow('Chocolate for a piece', mass, { strong: true })),
-    ...answerRow(isLid(closure) ? 'Headspace under it' : 'Headspace', under),
-    ...answerRow('Between filling and cap', spare && spare.value >= 0 ? spare : undefined),
+    ...(cap ? answerRow('Cap, thick', cap.thickness, { strong: true }) : []),
+    ...answerRow('Stays below the rim', cap && cap.below.value > 0 ? cap.below : undefined),
+    ...(capped
+      ? [
+          ...answerRow('Cap touch-set', inWholeMinutes(capped.chosen.touch)),
+          {
+            name: 'To unmold',
+            figures: [
+              { answer: capped.stay, strong: true },
+              ...(capped.stay.low === undefined ? [] : [{ answer: capped.stay, rangeOnly: true }]),
+            ],
+          },
+          ...answerRow('Latest sensible', capped.chosen.latest),
+        ]
+      : []),
+    ...(cap ? [] : answerRow(isLid(closure) ? 'Headspace under it' : 'Headspace', under)),
     ...answerRow('Hands-on, a piece', hands),
     ...answerRow('A piece weighs', piece.mass, { strong: true }),
   ];

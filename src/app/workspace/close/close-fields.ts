@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { usualClosing } from '../../../core/edit/closing';
 import { dropUnused, meltFrom } from '../../../core/edit/melting';
+import { restFirst, setIn, stayFor } from '../../../core/edit/sets';
 import type { Casting } from '../../../core/record/casting';
-import { hasRim, PLACES, type Place } from '../../../core/record/choices';
+import { hasRim, type Place } from '../../../core/record/choices';
 import {
   CLOSING_ROWS,
   CLOSURES,
@@ -16,34 +17,32 @@ import {
 } from '../../../core/record/closing';
 import { sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
-import { UNITS } from '../../../core/quantity/units';
+import { ownSecondsOf, placeOf, restsOf } from '../../../core/record/sets';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { Sources } from '../../state/sources';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
+import { SetFields } from '../setting/set-fields';
 import { closingWords } from '../../wording/closing';
-import { PLACE_NAMES } from '../../wording/names';
 import type { Option } from '../../wording/option';
 
 const OPEN = 'open';
 type Choice = ClosureKind | typeof OPEN;
-const USUAL_SET_S = 300;
 
 /** How the pieces are closed: in what way, with what, and where that sets. */
 @Component({
   selector: 'ks-close-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList],
+  imports: [AmountField, ChoiceList, SetFields],
   templateUrl: './close-fields.html',
   styleUrl: '../station.less',
 })
 export class CloseFields {
   private readonly store = inject(CastingStore);
-  private readonly plan = inject(PlanService).draft;
+  private readonly plans = inject(PlanService);
+  private readonly plan = this.plans.draft;
   protected readonly sources = inject(Sources);
-  protected readonly minute = UNITS.minute;
-  protected readonly places = PLACES.map((value) => ({ value, name: PLACE_NAMES[value] }));
   protected readonly castingId = computed(() => this.plan()?.casting.id ?? '');
   /** What this piece can be closed with: two rims join, a cavity is capped, a lid is a part of its own. */
   protected readonly kinds = computed<readonly Option<Choice>[]>(() => {
@@ -86,7 +85,20 @@ export class CloseFields {
     const plan = this.plan();
     return plan?.closure ? sourceKey(meltOf(plan.casting, plan.closure.meltId).source) : '';
   });
-  protected readonly set = computed(() => this.plan()?.closure?.sets[0]);
+  /** Where it sets, where it has a place: for as long as is computed, or as the record says. */
+  protected readonly set = computed(() => {
+    const closure = this.plan()?.closure;
+    if (!closure || closure.sets.length === 0) return undefined;
+    const own = ownSecondsOf(closure);
+    const computed = this.plans.plan()?.parts.find(({ chill }) => chill.cap)?.chill.cap?.stay.value;
+    return {
+      place: placeOf(closure),
+      restSeconds: restsOf(closure).reduce((sum, { seconds }) => sum + seconds, 0),
+      staySeconds: own ?? computed ?? 0,
+      overruled: own !== undefined,
+      name: closingWords(closure.kind).label,
+    };
+  });
 
   protected choose(kind: Choice): void {
     this.store.edit('closing', (casting) => {
@@ -120,17 +132,27 @@ export class CloseFields {
   }
 
   protected setPlace(place: Place): void {
-    this.change(
-      'where it sets',
-      (closure) => (closure.sets = [{ place, seconds: closure.sets[0]?.seconds ?? USUAL_SET_S }]),
-    );
+    this.changeSets('where it sets', (closure) => setIn(closure, place));
   }
 
-  protected setSeconds(seconds: number): void {
+  protected setRest(seconds: number): void {
+    this.changeSets('rest first', (closure) => restFirst(closure, seconds), 'closing rest');
+  }
+
+  /** Undefined for the computed time. */
+  protected setOwn(seconds: number | undefined): void {
+    const gesture = seconds === undefined ? undefined : 'closing own';
+    this.changeSets('own interval', (closure) => stayFor(closure, seconds), gesture);
+  }
+
+  /** Only what has a place to set in has another. */
+  private changeSets(label: string, change: (closure: Closure) => void, gesture?: string): void {
     this.change(
-      'how long it sets',
-      (closure) => (closure.sets = [{ place: closure.sets[0]?.place ?? 'fridge', seconds }]),
-      'closing set',
+      label,
+      (closure) => {
+        if (closure.sets.length > 0) change(closure);
+      },
+      gesture,
     );
   }
 

@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { Bench, until, withDemo } from '../../../testing/bench';
 import type { Casting } from '../../../core/record/casting';
 import { readCasting } from '../../../core/record/read-casting';
+import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { PartList } from '../parts/part-list';
 import { StationList } from '../station-list';
@@ -12,16 +13,29 @@ const whole = (casting: Casting): void => expect(readCasting(structuredClone(cas
 describe('Close station', () => {
   const { casting } = withDemo('demo-bonbons');
 
-  it('weighs a cap, says what is left below it, and gives way to a plug or to nothing', async () => {
+  it('weighs a cap, says how thick it is and when it is out, and gives way to a plug or to nothing', async () => {
     const bench = await Bench.of(CloseStation);
     expect(bench.text).toMatch(/Chocolate for a piece1\.\d g/);
-    await bench.type('Cap, thick', '2.5 mm');
-    expect(casting().closure).toMatchObject({ kind: 'cap', thicknessM: 0.0025 });
+    expect(bench.text).toContain('Cap, thick2.5 mm');
+    await until(() => TestBed.inject(PlanService).plan()?.chill.cap !== undefined);
+    await bench.settle();
+    expect(bench.text).toMatch(/To unmold\d+ min/);
     await bench.choose('Closed with', 'linen');
     expect(casting().melts.map(({ source }) => source)).toContainEqual({ kind: 'chocolate', chocolateId: 'linen' });
-    await bench.type('For', '20 min');
-    await bench.choose('Then sets in', 'room');
-    expect(casting().closure?.sets).toEqual([{ place: 'room', seconds: 1200 }]);
+    await bench.type('Rests in the room first', '30 min');
+    await bench.press('set my own time');
+    await bench.type('Your own time for cap', '25 min');
+    expect(casting().closure?.sets).toEqual([
+      { place: 'room', seconds: 1800 },
+      { place: 'fridge', seconds: 1500 },
+    ]);
+    await bench.press('Use the computed time');
+    await bench.press('Straight into its place');
+    await bench.press('freezer');
+    expect(casting().closure?.sets).toEqual([{ place: 'freezer' }]);
+    await bench.choose('How it is closed', 'dosedCap');
+    await bench.type('Chocolate on each', '1/4 tsp');
+    expect(bench.text).toMatch(/Stays below the rim0\.\d+ mm/);
     await bench.choose('How it is closed', 'plug');
     expect(bench.text).toContain('Hole, across');
     await bench.choose('How it is closed', 'open');
@@ -31,8 +45,8 @@ describe('Close station', () => {
   });
 
   it('says that a cap has no room, and the note makes some', async () => {
-    const bench = await Bench.of(CloseStation);
-    await bench.type('Cap, thick', '6 mm');
+    await Bench.of(CloseStation);
+    TestBed.inject(CastingStore).edit('fill', ({ fill }) => (fill[0].amount = { by: 'line', belowRimM: 0.0002 }));
     const plans = TestBed.inject(PlanService);
     await until(() => plans.plan()?.problems.some(({ key }) => key === 'noRoomForCap') ?? false);
     expect(

@@ -16,11 +16,13 @@ import { CloseFields } from './close-fields';
   styleUrls: ['../station.less', './close-station.less'],
 })
 export class CloseStation {
-  protected readonly plan = inject(PlanService).draft;
+  private readonly plans = inject(PlanService);
+  protected readonly plan = this.plans.draft;
   protected readonly repairs = REPAIRS;
+  private readonly capped = computed(() => this.plans.plan()?.parts.find(({ chill }) => chill.cap)?.chill.cap);
   protected readonly answers = computed(() => {
     const plan = this.plan();
-    return plan ? closeAnswers(plan) : [];
+    return plan ? closeAnswers(plan, this.capped()) : [];
   });
   protected readonly steps = computed(() => {
     const plan = this.plan();

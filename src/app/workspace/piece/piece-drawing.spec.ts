@@ -1,7 +1,6 @@
 import { assembled } from '../../../core/plan/assembled';
 import { draftPlan } from '../../../core/plan/draft';
 import type { Casting, Finish } from '../../../core/record/casting';
-import { LIMITS } from '../../../core/record/limits';
 import { demoCastings } from '../../../data/demo';
 import { Bench, closeWorkers, MONDAY, openDemo } from '../../../testing/bench';
 import type { CastingStore } from '../../state/casting-store';
@@ -53,7 +52,7 @@ describe('the geometry of a finished piece', () => {
 
   it('draws the cap on the ground, and its edge as thick as the cap', () => {
     const g = drawn(draftPlan(demo('demo-bonbons')));
-    expect(g.groundY - (g.cap?.y ?? 0)).toBeCloseTo(0.002 * g.pxPerM, 6);
+    expect(g.groundY - (g.cap?.y ?? 0)).toBeCloseTo(0.0025 * g.pxPerM, 6);
     expect(drawn(draftPlan(demo('demo-bombs'))).cap).toBeUndefined();
   });
 
@@ -124,18 +123,32 @@ describe('the drawing of a finished piece', () => {
   it('has a cap that grows and shrinks by its edge, within what a cap may be', async () => {
     const bench = await begin('demo-bonbons');
     const [handle] = bench.all('[role="slider"]');
-    expect(handle.getAttribute('aria-valuetext')).toBe('2.0 mm');
+    expect(handle.getAttribute('aria-valuetext')).toBe('2.5 mm');
     for (let i = 0; i < 3; i++) handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
     await bench.settle();
-    const thick = (): number | undefined => {
-      const closure = store.current()?.closure;
-      return closure?.kind === 'cap' ? closure.thicknessM : undefined;
-    };
-    expect(thick()).toBeCloseTo(0.0023, 9);
+    // It is what the filling leaves: thicker, the lower that is filled.
+    const filledTo = (): unknown => store.current()?.fill[0].amount;
+    expect(filledTo()).toEqual({ by: 'line', belowRimM: expect.closeTo(0.0028, 9) as number });
     for (let i = 0; i < 400; i++)
       handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }));
     await bench.settle();
-    expect(thick()).toBeCloseTo(LIMITS.capM.low, 9);
+    expect(filledTo()).toEqual({ by: 'line', belowRimM: expect.closeTo(0.0005, 9) as number });
+  });
+
+  it('has a spooned cap that takes more or less as it is dragged', async () => {
+    const bench = await begin('demo-bonbons');
+    store.edit('closing', (casting) => {
+      casting.closure = { kind: 'dosedCap', meltId: 'melt-1', doseM3: 0.9e-6, sets: [{ place: 'fridge' }] };
+    });
+    await bench.settle();
+    const dose = (): number => (store.current()?.closure as { doseM3: number }).doseM3;
+    const [handle] = bench.all('[role="slider"]');
+    handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+    await bench.settle();
+    expect(dose()).toBeGreaterThan(0.9e-6);
+    handle.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }));
+    await bench.settle();
+    expect(dose()).toBeCloseTo(0.9e-6, 7);
   });
 
   it('tells what is not joined yet', async () => {

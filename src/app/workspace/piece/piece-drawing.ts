@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Answer } from '../../../core/quantity/answer';
-import { LIMITS, within } from '../../../core/record/limits';
+import { capThick } from '../../../core/edit/closing';
+import { closedPartId, seenFrom } from '../../../core/plan/draft';
+import { within } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -18,7 +20,6 @@ import { rulerTicks, rulerUnit } from '../../drawing/ruler';
 import { fillOf, StreakPatterns } from '../../drawing/streak-patterns';
 import { pieceGeometry, type PieceMargin } from './piece-geometry';
 import type { PlanDraft } from '../../../core/plan/plan-types';
-import { isCap } from '../../../core/record/closing';
 
 /** What a line of lettering says, and what it points at. */
 interface Label {
@@ -39,6 +40,8 @@ const BESIDE_FROM = 480;
 /** Height of one label, and where labels begin beside the drawing, px. */
 const LABEL_HEIGHT = 40;
 const LABELS_X = 158;
+/** A cap is dragged between these, in steps, m. */
+const CAP_M = { low: 0.0005, high: 0.015 };
 const CAP_STEP_M = 0.0001;
 
 /** The piece as it is served, cut through the middle and to scale: every part in its place, what is in it, what closes it and what is on it, each with its weight. */
@@ -142,10 +145,7 @@ export class PieceDrawing {
       .map(({ name, answer: { value, dimension } }) => `${name} ${text(value, dimension, system)}`)
       .join(', ')}.`;
   });
-  protected readonly capM = computed(() => {
-    const closure = this.plan()?.closure ?? null;
-    return isCap(closure) ? closure.thicknessM : 0;
-  });
+  protected readonly capM = computed(() => this.plan()?.close?.cap?.thickness.value ?? 0);
   protected readonly capText = computed(() => text(this.capM(), 'length', this.units.system()));
   private dragFrom = 0;
 
@@ -171,14 +171,11 @@ export class PieceDrawing {
     if (move.start) this.dragFrom = this.capM();
     const moved =
       move.step === undefined ? this.dragFrom - move.dy / geometry.pxPerM : this.capM() + move.step * CAP_STEP_M;
-    const thicknessM = within(LIMITS.capM, moved, CAP_STEP_M);
-    this.store.edit(
-      'cap',
-      (casting) => {
-        if (isCap(casting.closure)) casting.closure.thicknessM = thicknessM;
-      },
-      `cap ${move.gesture}`,
-    );
+    const plan = this.plan();
+    if (!plan) return;
+    const capped = seenFrom(plan, closedPartId(plan.casting));
+    const thicknessM = within(CAP_M, moved, CAP_STEP_M);
+    this.store.edit('cap', (casting) => capThick(casting, capped, thicknessM), `cap ${move.gesture}`);
   }
 }
 

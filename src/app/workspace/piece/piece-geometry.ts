@@ -7,9 +7,8 @@ import type { FillingKind } from '../../../core/matter/filling';
 import type { Finish } from '../../../core/record/casting';
 import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
-import { closed, cutThrough, outline, type Cut, type Place, type Spot } from '../../drawing/cut';
+import { closed, cutCap, cutThrough, outline, type Cut, type CutCap, type Place, type Spot } from '../../drawing/cut';
 import type { PlanDraft } from '../../../core/plan/plan-types';
-import { isCap } from '../../../core/record/closing';
 
 /** Inner edge of a cap: what lies toward the filling. */
 export interface CapEdge {
@@ -94,8 +93,8 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   const axisX = (margin.left + width - margin.right) / 2;
   const groundY = margin.top + (height - margin.top - margin.bottom + (tallM + onTopM) * pxPerM) / 2;
   const placeOf = placing(axisX, groundY, pxPerM);
-  const capM = isCap(plan.closure) ? plan.closure.thicknessM : undefined;
-  const parts = piece.placed.map((placed) => drawn(placed, placeOf(placed), pxPerM, capM));
+  const cap = cutCap(plan.close);
+  const parts = piece.placed.map((placed) => drawn(placed, placeOf(placed), pxPerM, cap));
   const top = placeOf(piece.top);
   return {
     piece,
@@ -125,14 +124,11 @@ function placing(axisX: number, groundY: number, pxPerM: number): (placed: Place
     (r, z) => ({ x: axisX + r * pxPerM, y: groundY - (openingM + (turned ? 1 : -1) * (cavity.depthM - z)) * pxPerM });
 }
 
-function drawn(placed: PlacedPart, place: Place, pxPerM: number, capM: number | undefined): DrawnPart {
+function drawn(placed: PlacedPart, place: Place, pxPerM: number, cap: CutCap | undefined): DrawnPart {
   const { cavity, coat, fill } = placed.draft;
   const holds = { ...fill, layers: placed.layers, heapM: placed.layers.length > 0 && !placed.turned ? fill.heapM : 0 };
-  const capped =
-    capM !== undefined && placed.turned && !coat.body && placed.layers.length > 0
-      ? Math.min(capM, fill.headspace.value)
-      : undefined;
-  const cut = cutThrough({ cavity, coat, fill: holds, capM: capped }, pxPerM, 1, place);
+  const capped = cap && placed.turned && !coat.body && placed.layers.length > 0 ? cap : undefined;
+  const cut = cutThrough({ cavity, coat, fill: holds, cap: capped }, pxPerM, 1, place);
   const { radiusM, heightM } = outsideLine(placed.draft);
   const middle = halfUp(
     heightM,
@@ -146,11 +142,17 @@ function drawn(placed: PlacedPart, place: Place, pxPerM: number, capM: number | 
     return { x: place(0, 0).x + 0.6 * (cut.layers[i]?.halfWidth ?? 0), y: place(0, floor + (fromM + toM) / 2).y };
   });
   const { radiusM: inner } = fill.inside;
-  const cap =
-    capped === undefined
-      ? undefined
-      : { y: place(0, cavity.depthM - capped).y, halfWidth: inner[inner.length - 1] * pxPerM };
-  return { placed, cut, layersAt, cap, at: { x: wall.x - (coat.body ? INTO_BODY_PX : INTO_WALL_PX), y: wall.y } };
+  const handle = capped && {
+    y: place(0, cavity.depthM - capped.belowM - capped.thicknessM).y,
+    halfWidth: inner[inner.length - 1] * pxPerM,
+  };
+  return {
+    placed,
+    cut,
+    layersAt,
+    cap: handle,
+    at: { x: wall.x - (coat.body ? INTO_BODY_PX : INTO_WALL_PX), y: wall.y },
+  };
 }
 
 /** Where a rising line is half as high as a level above its lowest point. */
@@ -162,7 +164,7 @@ function halfUp(heightM: Float64Array, levelM: number): number {
 }
 
 function closing(
-  { closure }: PlanDraft,
+  { close, closure }: PlanDraft,
   piece: AssembledPiece,
   placeOf: (placed: PlacedPart) => Place,
   pxPerM: number,
@@ -186,10 +188,10 @@ function closing(
       };
     }
     case 'cap':
-      return {
-        closingPath: undefined,
-        closingAt: place(rimR * 0.5, cavity.depthM - Math.min(closure.thicknessM, body.draft.fill.headspace.value) / 2),
-      };
+    case 'dosedCap': {
+      const { thicknessM = 0, belowM = 0 } = cutCap(close) ?? {};
+      return { closingPath: undefined, closingAt: place(rimR * 0.5, cavity.depthM - belowM - thicknessM / 2) };
+    }
     case 'plug': {
       const half = closure.holeM / 2;
       // In the opening of a vessel, or where the lower half was bored at its lowest point.

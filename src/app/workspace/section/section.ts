@@ -18,6 +18,7 @@ import { shadesOf } from '../../drawing/coat-shades';
 import { FillPatterns, type FilledLayer } from '../../drawing/fill-patterns';
 import { fillOf, StreakPatterns } from '../../drawing/streak-patterns';
 import { MissingPart } from '../../ui/missing-part';
+import { cutCap } from '../../drawing/cut';
 import { sectionGeometry } from '../../drawing/section-geometry';
 import { SectionGround } from './section-ground';
 import { SectionLabels } from './section-labels';
@@ -66,16 +67,13 @@ export class Section {
     if (!plan || !isCap(plan.closure) || plan.coat.body || closedPartId(plan.casting) !== plan.part.id)
       return undefined;
     return {
-      thicknessM: Math.min(plan.closure.thicknessM, plan.fill.headspace.value),
+      cut: cutCap(plan.close),
       colour: chocolateOf(plan.casting, meltOf(plan.casting, plan.closure.meltId)).colour,
     };
   });
   protected readonly geometry = computed(() => {
     const plan = this.plan();
-    return (
-      plan &&
-      sectionGeometry({ ...plan, capM: this.cap()?.thicknessM }, this.width(), this.height(), this.exaggerated())
-    );
+    return plan && sectionGeometry({ ...plan, cap: this.cap()?.cut }, this.width(), this.height(), this.exaggerated());
   });
   protected readonly shades = computed(() => {
     const plan = this.plan();
