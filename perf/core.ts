@@ -197,7 +197,7 @@ function chillResult(): Result {
 function yardstick(name: string, insideFactor: number): Result {
   const layers = [
     moldLayer('silicone', 0.0025, 23, 3),
-    { ...chocolateLayer('dark', 0.4), thicknessM: 0.0013, cells: 3, startC: 31.5 },
+    { ...chocolateLayer({ kind: 'dark', fatShare: 0.4 }), thicknessM: 0.0013, cells: 3, startC: 31.5 },
   ];
   const still = StillAir.of(5).at(15);
   const air = { outsideC: 5, insideC: 5, outsideH: still, insideH: insideFactor * still };

@@ -5,16 +5,8 @@ import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
 import type { Finish, Melt } from '../core/record/casting';
 import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure } from '../core/record/closing';
 import type { Chocolate } from '../core/record/chocolate';
-import {
-  ALLERGENS,
-  COAT_AREAS,
-  JACKETS,
-  MELTING_WAYS,
-  PLACES,
-  SCHOOLS,
-  THINNERS,
-  WAYS_UP,
-} from '../core/record/choices';
+import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, PLACES, THINNERS, WAYS_UP } from '../core/record/choices';
+import { SCHOOLS } from '../core/record/school';
 import { METHODS, fillsLevel } from '../core/record/method';
 import type { Kitchen } from '../core/record/kitchen';
 import { LIMITS, type LimitName } from '../core/record/limits';

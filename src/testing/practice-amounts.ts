@@ -7,7 +7,7 @@ import { planSchool, type SchoolInput, type SchoolPlan } from '../core/melt/scho
 import { stuckKg } from '../core/melt/vessel';
 import { warmestC } from '../core/fill/warmth';
 import { WORKING_RULES } from '../core/matter/working-rules';
-import type { School } from '../core/record/choices';
+import type { School } from '../core/record/school';
 import { CHOCOLATE_MATTER, type Fluidity } from '../core/matter/chocolate';
 import type { CoatChoice } from '../core/shell/coat-choice';
 import { AS_PLANNED, simulateShell } from '../core/shell/shell';

@@ -213,7 +213,14 @@ describe('a tint', () => {
     await bench.press('Add a chocolate');
     expect(tint('moth')).toMatchObject({ chocolates: [{}, {}, {}], colours: [{ base: 'oil' }] });
     await bench.choose('Chocolate 3', 'pebble');
+    expect(bench.text).toContain('A little coating in real chocolate');
+    pantry.edit('moth', 'parts', (entry) => {
+      if (entry.entry === 'tint') entry.chocolates[2].parts = 20;
+    });
+    await bench.settle();
     expect(bench.text).toContain('do not mix');
+    await bench.choose('Base of colour 1', 'gel');
+    expect(bench.text).toContain('gel seizes chocolate');
     await bench.press('Take chocolate 3 out');
     expect(tint('moth').chocolates).toHaveLength(2);
   });

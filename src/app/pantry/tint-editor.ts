@@ -3,6 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { LucideX } from '@lucide/angular';
 import { NzCheckboxComponent } from 'ng-zorro-antd/checkbox';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { SMALL_STREAK } from '../../core/matter/chocolate';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
 import { Pantry } from '../state/pantry';
@@ -17,7 +18,8 @@ type Base = ColourBase | typeof WATER;
 const BASE_NAMES: Readonly<Record<Base, string>> = {
   oil: 'oil-based',
   cocoaButter: 'in cocoa butter',
-  water: 'water-based or gel',
+  gel: 'gel',
+  water: 'water-based',
 };
 
 /** A tint: chocolates and colours by parts, scaled to the amount that is wanted. */
@@ -53,15 +55,15 @@ export class TintEditor {
       .map(({ chocolateId }) => ({ value: chocolateId, name: 'not here any more' }));
     return [...there, ...gone];
   });
-  protected readonly mixesFats = computed(() => {
-    const kinds = new Set(
-      this.tint()
-        .chocolates.flatMap(
-          ({ chocolateId }) => this.pantry.chocolates().find(({ id }) => id === chocolateId)?.kind ?? [],
-        )
-        .map((kind) => (kind === 'compound' ? 'coating' : 'real')),
-    );
-    return kinds.size > 1;
+  /** Whether coating and real chocolate are mixed: not, a little of one in the other, or much. */
+  protected readonly mixesFats = computed<'no' | 'little' | 'much'>(() => {
+    const parts = { coating: 0, real: 0 };
+    for (const { chocolateId, parts: of } of this.tint().chocolates) {
+      const kind = this.pantry.chocolates().find(({ id }) => id === chocolateId)?.kind;
+      if (kind) parts[kind === 'compound' ? 'coating' : 'real'] += of;
+    }
+    const share = Math.min(parts.coating, parts.real) / Math.max(1e-9, parts.coating + parts.real);
+    return share === 0 ? 'no' : share <= SMALL_STREAK ? 'little' : 'much';
   });
 
   protected setColour(colour: string): void {

@@ -4,10 +4,11 @@ import type { CapAnswers } from '../../core/chill/chill-answers';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
+import { schoolRow } from '../../core/record/school';
 import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
 import { coatNameIn, handsText, madeText, placesText, pressText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
-import { stepWordings } from '../wording/melting';
+import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
@@ -239,10 +240,11 @@ function buyText(
   return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
 }
 
-function cautionText({ piece, closure, parts }: CastingPlan): string {
+function cautionText({ piece, closure, parts, melts }: CastingPlan): string {
+  const cold = melts.some(({ input }) => schoolRow(input.school).works === 'anywhere') ? ` ${KEPT_COLD_TEXT}` : '';
   const drink = parts.some(({ fill }) => fill.layers.some(({ choice }) => choice.filling.kind === 'powder'));
   const contains =
     listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
   const mind = closure && closingWords(closure.kind).caution ? ` ${closingWords(closure.kind).caution}` : '';
-  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${mind}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}. Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${mind}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

@@ -28,6 +28,12 @@ export const MELT_RULES = {
       'Balance of heat; the share of its power that a microwave gives is fitted on common practice, or on the weight you melted.',
     sure: 'Melt a known weight once and note the seconds in the Kitchen: the range narrows.',
   },
+  'melt.lumps': {
+    title: 'Seed that stays',
+    how: 'So much of the fat is still solid when the last lumps are stirred out, and is the seed it sets by. The bursts get shorter, so that no spot comes to where all of it has melted.',
+    source: 'Balance of heat over the melting range; how uneven a burst is, is a working rule.',
+    sure: 'By eye in a kitchen: test a smear.',
+  },
   'melt.perLot': {
     title: 'In one bowl',
     how: 'What is wanted, in as few bowlfuls as leave room to stir: a bowl is filled to six tenths at most; a piping bag holds about 350 g, a tube 100 g.',

@@ -5,7 +5,8 @@ import type { LogProblem, LogRefused } from '../../core/melt/read-log';
 import type { BandProblem } from '../../core/matter/bands';
 import type { Bands } from '../../core/matter/bands';
 import type { ChocolateKind } from '../../core/matter/chocolate';
-import type { MeltingWay, School, TestResult } from '../../core/record/choices';
+import type { MeltingWay, TestResult } from '../../core/record/choices';
+import { schoolRow, type School } from '../../core/record/school';
 import type { UnitSystem } from '../../core/quantity/units';
 import type { ChartBand } from './chart-band';
 import { text } from './format';
@@ -90,20 +91,54 @@ function stepWording(step: MeltStep, way: MeltingWay, system: UnitSystem, last: 
   }
 }
 
+/** What a school asks for and risks, for comparing; for coating what little there is to risk. */
+const SCHOOL_RISKS: Readonly<Record<School, { readonly real: string; readonly coating: string }>> = {
+  seeding: {
+    real: 'stirred down to one figure; a degree too far and it starts again',
+    coating: 'seed does nothing for coating',
+  },
+  seedingByKind: {
+    real: 'milk and white stirred further down than dark; a degree too far and it starts again',
+    coating: 'seed does nothing for coating',
+  },
+  threeQuarters: {
+    real: 'by eye: test it before casting',
+    coating: 'guards against overheating; does nothing for temper, which coating needs none of',
+  },
+  keepTemper: {
+    real: 'for bars that are in temper, not chips; one hot spot and the temper is gone: test it',
+    coating: 'guards against overheating: the lumps take up what is too much',
+  },
+  holdBelow: {
+    real: 'thick, builds a wall fast; sets in the bowl if left',
+    coating: 'seed does nothing for coating',
+  },
+  keptCold: {
+    real: 'glossy while it is cold; softens and blooms in a warm room, so not for giving',
+    coating: 'coating sets without',
+  },
+  meltOnly: { real: 'untempered: soft, streaky, sticks', coating: 'thick and lumpy past its ceiling' },
+};
+
 /** What a school asks for and risks, for comparing. */
 export function schoolRisk(school: School, kind: ChocolateKind): string {
-  if (kind === 'compound')
-    return school === 'meltOnly' ? 'thick and lumpy past its ceiling' : 'seed does nothing for coating';
-  switch (school) {
-    case 'seeding':
-      return 'steady; a degree too far and it starts again';
-    case 'threeQuarters':
-      return 'by eye: test it before casting';
-    case 'holdBelow':
-      return 'thick, builds a wall fast; sets in the bowl if left';
-    case 'meltOnly':
-      return 'untempered: soft, streaky, sticks';
-  }
+  return SCHOOL_RISKS[school][kind === 'compound' ? 'coating' : 'real'];
+}
+
+/** What a piece that was melted without seed asks for until it is eaten. */
+export const KEPT_COLD_TEXT =
+  'Melted without temper: set it in the cold, keep it closed in the fridge, and eat it cold. In a warm room it softens and blooms, so it is no gift.';
+
+/** Whether what is melted gently is still in temper, and from where on it is not; what is not in temper at all, where that is meant. */
+export function temperText({ input, plan }: MeltResult, system: UnitSystem): string {
+  if (schoolRow(input.school).works === 'anywhere') return KEPT_COLD_TEXT;
+  if (plan.lumps === 0) return '';
+  const lost = text(plan.ceilingC, 'temperature', system);
+  if (input.kind === 'compound') return `The lumps keep every spot below ${lost}.`;
+  const hottest = text(plan.hottestC, 'temperature', system);
+  return plan.hottestC < plan.ceilingC
+    ? `Still in temper: no spot comes above ${hottest}. From ${lost} on it is lost. For bars; chips are risky. Test a smear before casting.`
+    : `Out of temper: a spot comes to ${hottest}, and from ${lost} on it is lost. Seed it instead.`;
 }
 
 /** What to do when a bowl has thickened, and when it has become too warm. */
@@ -112,7 +147,9 @@ export function thickenedText({ input, reheat, thickC }: MeltResult, system: Uni
   const warm = `Thick at about ${text(thickC, 'temperature', system)}: warm it ${text(Math.max(2, Math.round(reheat.value)), 'duration', system)} at half power, stir, look again.`;
   return input.kind === 'compound'
     ? `${warm} Past ${ceiling} it turns thick and lumpy: take it off and stir; if it only streaked, remelt it gently.`
-    : `${warm} Past ${ceiling} it has lost its temper: start again at ${text(input.bands.meltToC, 'temperature', system)}.`;
+    : schoolRow(input.school).works === 'anywhere'
+      ? `${warm} Nothing is in temper that could be lost. What sets in the cold, set and keep there.`
+      : `${warm} Past ${ceiling} it has lost its temper: start again at ${text(input.bands.meltToC, 'temperature', system)}.`;
 }
 
 /** Bands of a chocolate as the chart draws them. */
@@ -233,7 +270,7 @@ export function testFollowsText(
       ? { head: 'Not set yet.', body: 'Coating needs no temper: give it five minutes more, or a cooler place.' }
       : {
           head: 'Overheated or damp.',
-          body: 'If it only streaked, remelt it gently below its ceiling; if it is grainy and thick, water got in and it is lost for molding.',
+          body: 'If it only streaked, break up what was cast, melt it in bursts of 30 s at 80 % below its ceiling, and cast again; if it is grainy and thick, water got in and it is lost for molding.',
         };
   const more = text(moreSeedKg(made), 'mass', system);
   if (result === 'soft')
@@ -243,7 +280,7 @@ export function testFollowsText(
     };
   return {
     head: 'Uneven, or too warm on the way.',
-    body: `Stir longer first and test again. If it streaks once more, start over at ${at(bands.meltToC)}.`,
+    body: `Stir longer first and test again. If it streaks once more, start over at ${at(bands.meltToC)} with seed, which is sure; others break what was cast up, melt it in bursts of 30 s at 80 % until lumps are left, and cast again, which can go on streaking.`,
   };
 }
 

@@ -9,12 +9,12 @@ import type {
   MeltingWay,
   PartRole,
   Place,
-  School,
   TestResult,
   TestWay,
   Thinner,
   WayUp,
 } from '../../core/record/choices';
+import type { School } from '../../core/record/school';
 import type { Method } from '../../core/record/method';
 
 /** What every choice is called on screen. */
@@ -105,6 +105,9 @@ export const VESSEL_NAMES: Readonly<Record<MeltingWay, string>> = {
 };
 export const SCHOOL_NAMES: Readonly<Record<School, string>> = {
   seeding: 'seeding',
+  seedingByKind: 'seeding, by kind',
+  keepTemper: 'gently, until lumps are left',
+  keptCold: 'melted only, kept cold',
   threeQuarters: 'three quarters and a quarter',
   holdBelow: 'hold below the classic figure',
   meltOnly: 'melt only',

@@ -69,12 +69,20 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: `Past ${warmth('ceilingC')} it loses its temper, or thickens if it is compound. The packet wins if it says otherwise.`,
     action: 'Bring it back into its band',
   }),
-  belowBand: ({ values, warmth }) => ({
-    mark: 'cool',
-    head: `${warmth('workingC')} is below the band of ${values['name']}.`,
-    body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`,
-    action: 'Bring it into its band',
-  }),
+  belowBand: ({ values, number, warmth }) =>
+    number('low')
+      ? {
+          mark: 'cool',
+          head: `${warmth('workingC')} is below the band of ${values['name']}.`,
+          body: `By that it runs from ${warmth('workFromC')}. Some packets say never above ${warmth('most')}, as pale spots come of more: then its band is lower, too.`,
+          action: 'Its packet says so: lower the band',
+        }
+      : {
+          mark: 'cool',
+          head: `${warmth('workingC')} is below the band of ${values['name']}.`,
+          body: `From ${warmth('workFromC')} it runs as it should; below that it is thick and sets in the bowl. Held there on purpose, choose that school.`,
+          action: 'Bring it into its band',
+        },
   tooSmallToMelt: ({ values, mass, warmth }) => ({
     mark: 'scorches',
     head: `${mass('kg')} of ${values['name']} is too little for this microwave.`,
@@ -95,8 +103,8 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
   }),
   temperedCoating: ({ values }) => ({
     mark: 'no seed',
-    head: `${values['name']} wants no seed.`,
-    body: 'Coating holds other fats and only has to be melted.',
+    head: `${values['name']} is not melted by this school.`,
+    body: 'Coating holds other fats and needs no temper. Melt it only, or hold a quarter or some lumps back against overheating.',
     action: 'Melt it only',
   }),
   softSet: ({ values, number, share, place }) =>
@@ -214,6 +222,12 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     head: `A plate of ${warmth('plateC')} does not melt this rim.`,
     body: 'It has to be well above where the chocolate melts.',
     action: 'Warm it more',
+  }),
+  someFat: () => ({
+    mark: 'mixed',
+    head: 'A little of another fat is streaked in.',
+    body: 'Some do it for a colour. It sets a shade softer there and dulls sooner; more of it would not hold.',
+    action: '',
   }),
   mixedFats: () => ({
     mark: 'mixed',

@@ -3,6 +3,7 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { closingNumber } from '../../core/record/closing';
 import { isClamped } from '../../core/record/method';
 import { chocolateOf, meltOf } from '../../core/record/references';
+import { schoolRow } from '../../core/record/school';
 import { placeOf, restsOf } from '../../core/record/sets';
 import type { Load } from '../ui/later';
 import { closingWords, FINISH_NAMES } from '../wording/closing';
@@ -51,7 +52,7 @@ export const STATION_ROWS: Readonly<Record<StationKey, StationRow>> = {
     simulated: true,
     planned: ({ casting, melts }, system) => {
       const [made] = melts;
-      const { school, kind, way } = made.input;
+      const { school, way } = made.input;
       // One after another, in one microwave.
       if (melts.length > 1)
         return {
@@ -62,8 +63,7 @@ export const STATION_ROWS: Readonly<Record<StationKey, StationRow>> = {
           ),
           detail: melts.map(({ input }) => chocolateOf(casting, meltOf(casting, input.meltId)).name).join(', '),
         };
-      const how =
-        kind === 'compound' || school === 'meltOnly' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
+      const how = schoolRow(school).seed === 'none' ? WAY_NAMES[way] : `${text(made.seed.value, 'mass', system)} seed`;
       return {
         answer: text(made.ready.value, 'duration', system),
         detail: `${how}, ${chocolateOf(casting, meltOf(casting, made.input.meltId)).name}`,

@@ -1,4 +1,4 @@
-import type { ChocolateKind } from '../matter/chocolate';
+import type { SettingChocolate } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
 import type { Place, WayUp } from '../record/choices';
 import type { Rest } from '../record/sets';
@@ -6,9 +6,7 @@ import type { Inside } from '../shell/coat-choice';
 import type { PlaceKitchen } from '../shell/place-air';
 
 /** One coat as the chill sees it; plain data, so that it can be sent to a worker. */
-export interface ChillCoat {
-  readonly kind: ChocolateKind;
-  readonly fatShare: number;
+export interface ChillCoat extends SettingChocolate {
   readonly workingC: number;
   /** Mean thickness of the coat over the wall with its likely range, m. */
   readonly thicknessM: { readonly value: number; readonly low: number; readonly high: number };
@@ -44,7 +42,7 @@ export interface ChillInput {
 /** A cap that is cast on what is filled into a shell, before it leaves its mold. */
 export interface ChillCap extends Pick<
   ChillCoat,
-  'kind' | 'fatShare' | 'workingC' | 'handlingSeconds' | 'rests' | 'place' | 'overruledSeconds'
+  'kind' | 'fatShare' | 'unseeded' | 'workingC' | 'handlingSeconds' | 'rests' | 'place' | 'overruledSeconds'
 > {
   /** Mean over its face, m. */
   readonly thicknessM: number;

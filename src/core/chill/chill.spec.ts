@@ -113,6 +113,24 @@ describe('chill', () => {
   };
 
   // Common practice, no source: cabinets of 10 to 14 °C are usual.
+  // Common practice, no source: only melted, it sets clean in the cold, and is soft in a warm room. From memory: the fourth form of cocoa butter melts some 6 K below the fifth.
+  it('sets later without seed, in the cold none the less, and not in a room of 23 °C; a coating is the same either way', () => {
+    for (const kind of CHOCOLATE_KINDS) {
+      for (const place of PLACES) {
+        const at = (unseeded: boolean, roomC: number) =>
+          chillNominal(input({ kind, place, unseeded }, 1, { roomC })).coats[0].chosen;
+        const [seeded, not] = [at(false, 20), at(true, 20)];
+        if (kind === 'compound') expect(not).toEqual(seeded);
+        else {
+          expect(not.touch.value).toBeGreaterThan(seeded.touch.value);
+          expect(not.equilibrium).toBeLessThanOrEqual(seeded.equilibrium);
+          expect(Number.isFinite(not.unmold.value)).toBe(place !== 'room' || kind === 'dark');
+          if (place === 'room') expect(at(true, 23).unmold.value).toBe(Infinity);
+        }
+      }
+    }
+  });
+
   it('lets a rigid mold go when the chocolate has shrunk: in a cabinet of 14 °C the later, in a room of 19.5 °C never', () => {
     expect(rigidIn(5, false, 'room')).toBe(Infinity);
     const minutes = [5, 8, 10, 12, 14].map((celsius) => rigidIn(celsius) / MINUTE);

@@ -172,7 +172,7 @@ function chain(
 
 function placeChill(
   kitchen: ChillInput['kitchen'],
-  { kind }: Pick<ChillCoat, 'kind'>,
+  chocolate: Pick<ChillCoat, 'kind' | 'unseeded'>,
   place: Place,
   times: readonly SetTimes[],
 ): PlaceChill {
@@ -182,7 +182,7 @@ function placeChill(
     touch: likely(times.map((t) => t.touchSeconds)),
     unmold: likely(times.map((t) => t.unmoldSeconds)),
     latest: likely(times.map((t) => t.latestSeconds)),
-    equilibrium: setsInTheEnd(kind, placeC(kitchen, place)),
+    equilibrium: setsInTheEnd(chocolate, placeC(kitchen, place)),
   };
 }
 

@@ -35,15 +35,15 @@ export function coatLayers(input: ChillInput, index: number, variation: ChillVar
 }
 
 function chocolateSlab(
-  { kind, fatShare, workingC }: Pick<ChillCoat, 'kind' | 'fatShare' | 'workingC'>,
+  chocolate: Pick<ChillCoat, 'kind' | 'fatShare' | 'unseeded' | 'workingC'>,
   thicknessM: number,
   variation: ChillVariation,
 ): SlabLayer {
   return {
-    ...chocolateLayer(kind, fatShare),
+    ...chocolateLayer(chocolate),
     thicknessM: Math.max(THINNEST_M, thicknessM),
     cells: cellsOf(thicknessM),
-    startC: workingC + variation.workingK,
+    startC: chocolate.workingC + variation.workingK,
   };
 }
 

@@ -1,4 +1,5 @@
-import { CHOCOLATE_MATTER, holdThicknessM, stiffened, type ChocolateKind, type Rheology } from '../matter/chocolate';
+import { CHOCOLATE_MATTER, holdThicknessM, stiffened, type Rheology, type SettingChocolate } from '../matter/chocolate';
+import { settingLaw } from '../heat/setting';
 import { settingRheology } from '../flow/setting-rheology';
 import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
@@ -204,17 +205,18 @@ export class CoatLayer {
 
   /** Temperature of wall and earlier coats when a coat is poured, °C. */
   private wallC(coats: readonly CoatChoice[], index: number): number {
-    return index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate.kind, this.place.roomC);
+    return index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate, this.place.roomC);
   }
 
   /** The skin under a coat, none where nothing stands full; it hardly depends on how the coats before it are tuned. */
   private skin(coat: CoatChoice, wallC: number, setThicknessM: number): DwellSkin {
-    const { kind, fatShare } = coat.chocolate;
+    const { kind, fatShare, unseeded } = coat.chocolate;
     const { material, moldWallM: wallM, roomC } = this.place;
     const air = coat.stands ?? { airC: roomC, draught: 1 };
     return dwellSkin({
       kind,
       fatShare,
+      unseeded,
       workingC: coat.workingC,
       meltDepthM: meltDepthM(this.place.cavity),
       dwellSeconds: standsFull(this.place, coat) ? coat.dwellSeconds : 0,
@@ -257,7 +259,7 @@ function laid(
 }
 
 /** Temperature of mold and coat when the next coat goes on, °C: just set enough, and never warmer than the room. */
-function againC(kind: ChocolateKind, roomC: number): number {
-  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
+function againC(chocolate: SettingChocolate, roomC: number): number {
+  const { setFromC, setToC } = settingLaw(chocolate);
   return Math.min(roomC, setFromC - WORKING_RULES.touchSet * (setFromC - setToC));
 }

@@ -13,7 +13,7 @@ import { joinsOf } from '../record/closing';
 import { usualClosing } from './closing';
 import { chillNominal } from '../chill/chill';
 import { draftPlan } from '../plan/draft';
-import { wantsRest } from '../plan/rests';
+import { wantsRest } from '../plan/temper';
 import { makeBy } from './methods';
 import { methodsFor } from '../plan/methods';
 import { partsOfMold } from './parts';

@@ -2,7 +2,7 @@ import { depthCurve } from '../cavity/depth-curve';
 import { amountForLevel } from '../fill/fill';
 import { closedPartId } from '../plan/draft';
 import type { PlanDraft } from '../plan/plan-types';
-import { wantsRest } from '../plan/rests';
+import { wantsRest } from '../plan/temper';
 import type { Casting } from '../record/casting';
 import {
   CLOSING_ROWS,

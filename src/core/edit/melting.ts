@@ -1,3 +1,4 @@
+import { isFor } from '../record/school';
 import type { Casting, Coat, Melt } from '../record/casting';
 import { LIMITS, within } from '../record/limits';
 import { chocolateOf, meltOf } from '../record/references';
@@ -9,8 +10,8 @@ export function suit(casting: Casting, meltId: string): void {
   if (!melt) return;
   const { kind, workFromC, workToC } = chocolateOf(casting, melt);
   melt.workingC = within(LIMITS.workingC, (workFromC + workToC) / 2);
-  if (kind === 'compound') melt.school = 'meltOnly';
-  else if (melt.school === 'meltOnly') melt.school = 'seeding';
+  if (!isFor(kind, melt.school) || kind === 'compound') melt.school = 'meltOnly';
+  if (kind !== 'compound' && melt.school === 'meltOnly') melt.school = 'seeding';
 }
 
 /** The melt of a source: one that is there, or a new one that is melted like another. */

@@ -6,7 +6,8 @@ import type { Casting, Coat, Part } from '../record/casting';
 import { isCap, isOnPlate } from '../record/closing';
 import { copyOf } from '../record/copy';
 import { restFirst, setIn, stayFor } from './sets';
-import { partOf } from '../record/references';
+import { meltOf, partOf } from '../record/references';
+import { schoolRow } from '../record/school';
 import { RESTS_S } from '../record/sets';
 import { inBowl } from '../plan/melts';
 import { evenLayers } from './methods';
@@ -45,8 +46,15 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
       if (melt.id !== meltId) continue;
       melt.school = school;
       // Seed cannot be stirred into a bag or tube.
-      if (school !== 'meltOnly' && !inBowl(melt.way)) melt.way = 'microwave';
+      if (schoolRow(school).seed !== 'none' && !inBowl(melt.way)) melt.way = 'microwave';
     }
+  },
+  lowCeiling: ({ casting }, { meltId }) => {
+    const { source } = meltOf(casting, meltId);
+    // A tint has the bands of what it is mixed of.
+    const ids = source.kind === 'chocolate' ? [source.chocolateId] : tintedOf(casting, source.tintId);
+    for (const chocolate of casting.chocolates)
+      if (ids.includes(chocolate.id) && chocolate.kind === 'compound') Object.assign(chocolate, LOW_CEILING);
   },
   moveTo: ({ part }, { place }) => {
     for (const coat of part.coats) setIn(coat, place);
@@ -91,6 +99,13 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
     }
   },
 };
+
+/** The bands of a coating whose packet warns of more than 32 °C. Common practice, no source. */
+const LOW_CEILING = { workFromC: 30, workToC: 32, ceilingC: 32, meltToC: 32, seedToC: 30 };
+
+function tintedOf({ tints }: Casting, tintId: string): readonly string[] {
+  return tints.find(({ id }) => id === tintId)?.chocolates.map(({ chocolateId }) => chocolateId) ?? [];
+}
 
 /**
  * Makes the change a note offers, on a draft of the casting that may be written to.

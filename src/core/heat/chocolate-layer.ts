@@ -4,31 +4,26 @@ import {
   CHOCOLATE_SPECIFIC_HEAT,
   SET_DENSITY_FACTOR,
   latentHeat,
-  type ChocolateKind,
+  type SettingChocolate,
 } from '../matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import type { SlabLayer } from './heat-slab';
-import { slowSetting } from './setting';
+import { settingLaw } from './setting';
 
 /**
  * Thermal properties of a chocolate as a slab layer, without thickness or start.
  * @param densityFactor over the melted chocolate's; set chocolate's where it is left out
  */
 export function chocolateLayer(
-  kind: ChocolateKind,
-  fatShare: number,
+  chocolate: SettingChocolate,
   densityFactor = SET_DENSITY_FACTOR,
 ): Omit<SlabLayer, 'thicknessM' | 'cells' | 'startC'> {
-  const matter = CHOCOLATE_MATTER[kind];
-  const density = matter.meltedDensity * densityFactor;
+  const density = CHOCOLATE_MATTER[chocolate.kind].meltedDensity * densityFactor;
   return {
     conductivity: CHOCOLATE_CONDUCTIVITY,
     volumetricHeat: density * CHOCOLATE_SPECIFIC_HEAT,
-    latentHeat: density * latentHeat(fatShare),
-    setFromC: matter.setFromC,
-    setToC: matter.setToC,
-    lagS: matter.settingLagS,
-    slow: slowSetting(kind),
+    latentHeat: density * latentHeat(chocolate.fatShare),
+    ...settingLaw(chocolate),
   };
 }
 

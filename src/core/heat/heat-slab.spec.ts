@@ -1,5 +1,5 @@
 import { HeatSlab, type SlabLayer } from './heat-slab';
-import { setsInTheEnd, slowSetting } from './setting';
+import { setsInTheEnd, settingLaw } from './setting';
 
 const plain: SlabLayer = {
   thicknessM: 0.01,
@@ -91,7 +91,7 @@ describe('HeatSlab', () => {
 
   it('balances with what sets slowly, in steps of any length', () => {
     for (const dt of [0.5, 20, 90]) {
-      const slow = slowSetting('dark');
+      const slow = settingLaw({ kind: 'dark' }).slow;
       const slab = new HeatSlab(
         [{ ...plain, latentHeat: 8e7, setFromC: 32, setToC: 12, lagS: 20, slow, startC: 31.5 }],
         { mean: 1 / 0.032, gauss: 1 / 0.032 ** 2 },
@@ -115,7 +115,7 @@ describe('HeatSlab', () => {
           setFromC: 32,
           setToC: 12,
           lagS: 20,
-          slow: slowSetting('dark'),
+          slow: settingLaw({ kind: 'dark' }).slow,
         },
       ],
       undefined,
@@ -123,7 +123,7 @@ describe('HeatSlab', () => {
     );
     for (let k = 0; k < 20_000; k++)
       slab.step(20, { outsideC: celsius, outsideH: 1e5, insideC: celsius, insideH: 1e5 });
-    expect(slab.meanSetFraction(0, 3)).toBeCloseTo(setsInTheEnd('dark', celsius), 4);
+    expect(slab.meanSetFraction(0, 3)).toBeCloseTo(setsInTheEnd({ kind: 'dark' }, celsius), 4);
   });
 
   it('never sets less while it cools, and never beyond complete', () => {

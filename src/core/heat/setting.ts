@@ -1,4 +1,4 @@
-import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
+import { CHOCOLATE_MATTER, UNSEEDED, type ChocolateKind, type SettingChocolate } from '../matter/chocolate';
 
 /**
  * Set fraction that the growth of the seed makes for, 0 to 1, linear from `fromC` down over `spanK`.
@@ -33,15 +33,25 @@ export function stableAt(stable: Float64Array, temperatureC: number): number {
   return stable[k] + (at - k) * (stable[k + 1] - stable[k]);
 }
 
-/** How a chocolate goes on setting after its seed has grown. */
-export function slowSetting(kind: ChocolateKind): SlowSetting {
-  return SLOW[kind];
+/** How a chocolate sets: what grows at once, with its lag, and what follows slowly. */
+export interface SettingLaw {
+  readonly setFromC: number;
+  readonly setToC: number;
+  readonly lagS: number;
+  readonly slow: SlowSetting;
 }
 
-/** Share of the fat, 0 to 1, that sets at a temperature in the end: what its seed makes at once, or what is stable, if that is more. */
-export function setsInTheEnd(kind: ChocolateKind, temperatureC: number): number {
-  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
-  return Math.max(setFractionAt(temperatureC, setFromC, setFromC - setToC), stableAt(SLOW[kind].stable, temperatureC));
+type Setting = Pick<SettingChocolate, 'kind' | 'unseeded'>;
+
+/** The law of a kind, in temper as long as it is not said to be without seed. */
+export function settingLaw({ kind, unseeded = false }: Setting): SettingLaw {
+  return unseeded ? WITHOUT_SEED[kind] : WITH_SEED[kind];
+}
+
+/** Share of the fat, 0 to 1, that sets at a temperature in the end: what grows at once, or what is stable, if that is more. */
+export function setsInTheEnd(chocolate: Setting, temperatureC: number): number {
+  const { setFromC, setToC, slow } = settingLaw(chocolate);
+  return Math.max(setFractionAt(temperatureC, setFromC, setFromC - setToC), stableAt(slow.stable, temperatureC));
 }
 
 /** What is added to a set fraction within `seconds` by slow setting alone, at one temperature; never less than nothing, since what has set stays. */
@@ -77,9 +87,35 @@ function slowOf(kind: ChocolateKind): SlowSetting {
   const { setFromC: fromC, slowSettingS, stableFat } = CHOCOLATE_MATTER[kind];
   return { perSecondK: 1 / (slowSettingS * (fromC - TOLD_AT_C)), fromC, stable: tableOf(stableFat) };
 }
-const SLOW: Readonly<Record<ChocolateKind, SlowSetting>> = {
-  dark: slowOf('dark'),
-  milk: slowOf('milk'),
-  white: slowOf('white'),
-  compound: slowOf('compound'),
+
+function withSeed(kind: ChocolateKind): SettingLaw {
+  const { setFromC, setToC, settingLagS: lagS } = CHOCOLATE_MATTER[kind];
+  return { setFromC, setToC, lagS, slow: slowOf(kind) };
+}
+
+function withoutSeed(kind: ChocolateKind): SettingLaw {
+  const { setFromC, setToC, lagS, slow } = WITH_SEED[kind];
+  const { lowerK, stableLowerK, slower } = UNSEEDED;
+  const lower = CHOCOLATE_MATTER[kind].stableFat.map(([c, share]) => [c - stableLowerK, share] as const);
+  return {
+    setFromC: setFromC - lowerK,
+    setToC: setToC - lowerK,
+    lagS: lagS * slower,
+    slow: { perSecondK: slow.perSecondK / slower, fromC: slow.fromC - lowerK, stable: tableOf(lower) },
+  };
+}
+
+type Laws = Readonly<Record<ChocolateKind, SettingLaw>>;
+const WITH_SEED: Laws = {
+  dark: withSeed('dark'),
+  milk: withSeed('milk'),
+  white: withSeed('white'),
+  compound: withSeed('compound'),
+};
+/** Coating is the same either way. */
+const WITHOUT_SEED: Laws = {
+  dark: withoutSeed('dark'),
+  milk: withoutSeed('milk'),
+  white: withoutSeed('white'),
+  compound: WITH_SEED.compound,
 };

@@ -20,8 +20,14 @@ export interface BandProblem {
 
 /** How much further than `meltToC` real chocolate may be heated while it melts, K. Working rule; the packet wins. */
 const MELT_MARGIN_K = 5;
-/** Stirred on down to this before it is warmed to work, °C, or a little below the lowest working temperature. Common practice, no source. */
+/** Stirred on down to this before it is warmed to work, °C: one figure, or the kind's own; a little below the lowest working temperature at the most. Common practice, no source. */
 const STIR_DOWN_TO_C = 29;
+const STIR_DOWN_BY_KIND_C: Readonly<Record<ChocolateKind, number>> = {
+  dark: 29,
+  milk: 28.5,
+  white: 27.5,
+  compound: 29,
+};
 const BELOW_WORKING_K = 0.5;
 
 /** The first pair of bands that is out of order, or undefined. Equal is in order, but for seed and melt. */
@@ -46,7 +52,7 @@ export function meltingCeilingC(kind: ChocolateKind, bands: Bands): number {
   return kind === 'compound' ? bands.ceilingC : bands.meltToC + MELT_MARGIN_K;
 }
 
-/** Where seeded chocolate is stirred down to before it is warmed to work, °C. */
-export function stirDownToC(bands: Bands): number {
-  return Math.min(STIR_DOWN_TO_C, bands.workFromC - BELOW_WORKING_K);
+/** Where seeded chocolate is stirred down to before it is warmed to work, °C: to one figure, or to that of its `kind`. */
+export function stirDownToC(bands: Bands, kind?: ChocolateKind): number {
+  return Math.min(kind ? STIR_DOWN_BY_KIND_C[kind] : STIR_DOWN_TO_C, bands.workFromC - BELOW_WORKING_K);
 }

@@ -6,6 +6,23 @@ export type ChocolateKind = (typeof CHOCOLATE_KINDS)[number];
 export const FLUIDITY_CLASSES = ['veryThick', 'thick', 'medium', 'fluid', 'veryFluid'] as const;
 export type FluidityClass = (typeof FLUIDITY_CLASSES)[number];
 
+/** Up to this share of coating in real chocolate, or the other way about, softens it little enough that some do it. Common practice, no source. */
+export const SMALL_STREAK = 0.15;
+
+/**
+ * Chocolate without seed sets by fats that melt lower: the growth begins so much lower, lags and follows so many times as slowly, and what is
+ * stable is that of so much lower, K. Coating needs no seed. From memory of the forms of cocoa butter (the fourth melts some 6 K below the fifth); the
+ * factor is a working rule.
+ */
+export const UNSEEDED = { lowerK: 4, stableLowerK: 6, slower: 3 } as const;
+
+/** A chocolate as it sets: its kind, how fat it is, and whether it was melted without seed. */
+export interface SettingChocolate {
+  readonly kind: ChocolateKind;
+  readonly fatShare: number;
+  readonly unseeded?: boolean | undefined;
+}
+
 /** Temperature-independent properties of one kind of chocolate, SI. */
 export interface ChocolateMatter {
   /** Density melted, kg/m³. From memory, within the range of the confectionery literature. */

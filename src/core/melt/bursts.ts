@@ -26,6 +26,8 @@ export interface BurstInput {
   readonly fullW: number;
   /** Power setting, 0 to 1. */
   readonly power: number;
+  /** Near enough to where the last stir should end to stop, K; a kelvin where it is left out. */
+  readonly closeK?: number;
   /** How much more than the mean the hottest spot takes up, as a share, and the coolest less. */
   readonly uneven: number;
 }
@@ -48,7 +50,7 @@ const LONGEST_S = 120;
 const GENTLE_POWER = 0.5;
 const GENTLE_FACTOR = 2;
 const MOST_BURSTS = 40;
-/** Near enough to where it should end to stop, K. */
+/** Near enough to where it should end to stop, K, unless it is told. */
 const CLOSE_K = 1;
 /** Near enough to be called there where no burst is short enough any more, K. */
 const ENOUGH_K = 2.5;
@@ -60,10 +62,10 @@ const ENOUGH_K = 2.5;
  * much less; stirring evens it out. Each burst is the exact solution of the stirred pot. Working rule: what is uneven.
  */
 export function planBursts(input: BurstInput): BurstPlan {
-  const { pot, startC, targetC } = input;
+  const { pot, startC, targetC, closeK = CLOSE_K } = input;
   const bursts: Burst[] = [];
   let heat = potHeat(pot, startC);
-  while (bursts.length < MOST_BURSTS && potTemperatureC(pot, heat) < targetC - CLOSE_K) {
+  while (bursts.length < MOST_BURSTS && potTemperatureC(pot, heat) < targetC - closeK) {
     const next = longestBurst(input, heat);
     if (!next) break;
     bursts.push(next.burst);

@@ -9,15 +9,15 @@ export interface Meltable {
   readonly meltedFromC: number;
 }
 
-/** Melting interval of cocoa butter in temper, °C, and of coating, whose packet says where it may be worked. From memory. */
-const REAL_SOLID_TO_C = 30;
-const REAL_MELTED_FROM_C = 34;
+/** Melting interval of chocolate in temper, °C: milk fat lowers it; and of coating, whose packet says where it may be worked. From memory. */
+const MELTED_FROM_C = { dark: 34, milk: 32.8, white: 32.8 };
+const MELTS_OVER_K = 4;
 const COATING_MELTED_AT_MOST_C = 36;
 
 /** How a kind of chocolate melts. Coating is melted where its packet lets it be worked. */
 export function meltable(kind: ChocolateKind, fatShare: number, workFromC: number): Meltable {
-  const meltedFromC = kind === 'compound' ? Math.min(COATING_MELTED_AT_MOST_C, workFromC) : REAL_MELTED_FROM_C;
-  return { fatShare, meltedFromC, solidToC: meltedFromC - (REAL_MELTED_FROM_C - REAL_SOLID_TO_C) };
+  const meltedFromC = kind === 'compound' ? Math.min(COATING_MELTED_AT_MOST_C, workFromC) : MELTED_FROM_C[kind];
+  return { fatShare, meltedFromC, solidToC: meltedFromC - MELTS_OVER_K };
 }
 
 /**

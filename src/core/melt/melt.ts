@@ -1,6 +1,7 @@
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
-import type { Jacket, School } from '../record/choices';
+import type { Jacket } from '../record/choices';
+import { isTempered, type School } from '../record/school';
 import { meltable } from './heat-held';
 import { hotBath, inBath, mostAtOnceKg, potOf, standingShare } from './vessel';
 import { planSchool, seedingBy, type SchoolInput, type SchoolPlan } from './schools';
@@ -37,6 +38,8 @@ export interface MeltPlan {
   /** Seconds of bursts of one bowlful; undefined where there are none. */
   readonly bursts: Answer | undefined;
   readonly perLot: Answer;
+  /** Share of its fat that is still solid when the last lumps are stirred out: the seed it keeps. Only where it is melted so gently. */
+  readonly lumps: Answer | undefined;
 }
 
 /** The whole station: ready, and kept so. */
@@ -96,6 +99,13 @@ export function meltStation(input: MeltInput): MeltPlan {
           ])
         : undefined,
     perLot: answer(perLotKg, 'mass', 'melt.perLot', lotTerms),
+    lumps:
+      plan.lumps > 0
+        ? answer(plan.lumps, 'share', 'melt.lumps', [
+            term('hottestSpot', plan.hottestC, 'temperature'),
+            term('meltsFully', plan.ceilingC, 'temperature'),
+          ])
+        : undefined,
   };
 }
 
@@ -149,8 +159,7 @@ export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]):
 
 /** What is worked from the bowl: in temper where a school seeds it, from the top of its band down. */
 function workedOf({ kind, fatShare, bands, school }: MeltInput): Worked {
-  const tempered = kind !== 'compound' && school !== 'meltOnly';
-  return { kind, fatShare, temperC: tempered ? bands.workToC : undefined };
+  return { kind, fatShare, temperC: isTempered(kind, school) ? bands.workToC : undefined };
 }
 
 function standing(input: MeltInput, kg: number, jacket: Jacket): Pot {

@@ -1,11 +1,13 @@
 import { CHOCOLATE_SPECIFIC_HEAT, type ChocolateKind } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { meltingCeilingC, stirDownToC, type Bands } from '../matter/bands';
-import type { Jacket, MeltingWay, School } from '../record/choices';
+import type { Jacket, MeltingWay } from '../record/choices';
+import type { School } from '../record/school';
 import type { Bowl } from './bowl';
 import { planBursts, type Burst } from './bursts';
 import { meltable, type Meltable } from './heat-held';
 import { heatedPot, meltedPot, potHeat, potTemperatureC, secondsToReach, type Pot } from './pot';
+import { schoolRow } from '../record/school';
 import { bitsLeft, meltForSeedC, seedKg, seededC, type Seeding } from './seeding';
 import { coolBath, hotBath, inBath, potOf } from './vessel';
 
@@ -61,6 +63,8 @@ export interface SchoolPlan {
   /** The hottest spot on the way, °C, and what no spot may pass. */
   readonly hottestC: number;
   readonly ceilingC: number;
+  /** Share of its fat that is solid when the last lumps are stirred out: the seed it keeps; 0 where it is melted through. */
+  readonly lumps: number;
   readonly needsThermometer: boolean;
 }
 
@@ -78,31 +82,42 @@ const SAMPLES = 16;
 /** Coating and untempered chocolate are warmed gently, at half power at most. */
 const GENTLE = 0.5;
 
+/** Heated to so far below where all has melted, and no nearer, lumps are left that can be stirred out, K. Working rules. */
+const LUMPS_K = 0.5;
+const GENTLE_CLOSE_K = 0.25;
+
 /** How far below its band a chocolate is held by the school that does so on purpose, K. Working rule. */
 const HELD_BELOW_K = 1;
 
-/** Where a school works a chocolate that another has worked at `workingC`: below its band where it is held there, else within. */
+/** Where a school works a chocolate that another has worked at `workingC`: below its band where it is held there, as it is where it may be worked anywhere, else within. */
 export function workingBy(
   school: School,
   workingC: number,
   { workFromC, workToC }: Pick<Bands, 'workFromC' | 'workToC'>,
 ): number {
-  if (school === 'holdBelow') return Math.min(workingC, workFromC - HELD_BELOW_K);
+  const { works } = schoolRow(school);
+  if (works === 'below') return Math.min(workingC, workFromC - HELD_BELOW_K);
+  if (works === 'anywhere') return workingC;
   return workingC < workFromC ? (workFromC + workToC) / 2 : workingC;
 }
 
 /** Plans one bowlful by a school: what to do, how long, the temperature after each step, and the curve between. */
 export function planSchool(input: SchoolInput, school: School): SchoolPlan {
   const chocolate = meltable(input.kind, input.fatShare, input.bands.workFromC);
-  const line = new StepLine(input, chocolate);
+  const { melts, stirsDown, needsThermometer } = schoolRow(school);
   const seeded = seedingBy(input, school);
   const meltKg = input.kg - (seeded?.seedKg ?? 0);
-  line.melt(meltKg, seeded?.meltC ?? meltOnlyC(input, chocolate));
+  const gentleC = melts === 'untilLumps' ? chocolate.meltedFromC : undefined;
+  const line = new StepLine(input, chocolate, gentleC);
+  line.melt(meltKg, seeded?.meltC ?? (gentleC === undefined ? meltOnlyC(input, chocolate) : gentleC - LUMPS_K));
+  const lumps = gentleC === undefined ? 0 : bitsLeft(chocolate, line.celsius);
   if (seeded) {
     if (input.coolBowl) line.pour(meltKg);
     line.seed(seeded.seedKg, seeded.endC, seeded.seconds);
   }
-  line.coolTo(school === 'seeding' ? stirDownToC(input.bands) : input.workingC);
+  line.coolTo(
+    stirsDown === 'no' ? input.workingC : stirDownToC(input.bands, stirsDown === 'byKind' ? input.kind : undefined),
+  );
   line.warmTo(input.workingC);
   return {
     school,
@@ -114,16 +129,18 @@ export function planSchool(input: SchoolInput, school: School): SchoolPlan {
     curve: line.curve,
     reached: line.reached,
     hottestC: line.hottestC,
-    ceilingC: meltingCeilingC(input.kind, input.bands),
-    needsThermometer: school === 'seeding' || school === 'holdBelow',
+    ceilingC: line.ceilingC,
+    lumps,
+    needsThermometer,
   };
 }
 
 /** Seed and temperatures by a school; undefined for melting only. */
 export function seedingBy(input: SchoolInput, school: School): Seeded | undefined {
   const chocolate = meltable(input.kind, input.fatShare, input.bands.workFromC);
-  if (school === 'threeQuarters') return threeQuarters(input, chocolate);
-  return school === 'meltOnly' ? undefined : byTemperature(input, chocolate);
+  const { seed } = schoolRow(school);
+  if (seed === 'quarter') return threeQuarters(input, chocolate);
+  return seed === 'byTemperature' ? byTemperature(input, chocolate) : undefined;
 }
 
 interface Seeded {
@@ -204,11 +221,18 @@ class StepLine {
   celsius: number;
   hottestC: number;
   reached = true;
+  /** No spot is to pass this, °C. */
+  readonly ceilingC: number;
 
+  /** @param gentleC no spot is to come to this, °C, where lumps are to be left */
   constructor(
     private readonly input: SchoolInput,
     private readonly chocolate: Meltable,
+    private readonly gentleC: number | undefined,
   ) {
+    const most = meltingCeilingC(input.kind, input.bands);
+    // Coating has no temper to lose: its lumps take up what is too much.
+    this.ceilingC = gentleC === undefined || input.kind === 'compound' ? most : Math.min(most, gentleC);
     this.celsius = input.roomC;
     this.hottestC = input.roomC;
     this.curve = [{ seconds: 0, celsius: input.roomC }];
@@ -227,13 +251,14 @@ class StepLine {
         0,
         secondsToReach(inBath(pot, bath), this.celsius, toC, 0),
       );
-    const { bands, kind, fullW, power } = this.input;
+    const { bands, fullW, power } = this.input;
     const plan = planBursts({
       pot,
       startC: this.celsius,
       targetC: toC,
-      toTheDegree: toC >= bands.meltToC,
-      ceilingC: meltingCeilingC(kind, bands),
+      toTheDegree: toC >= bands.meltToC || this.gentleC !== undefined,
+      ceilingC: this.ceilingC,
+      ...(this.gentleC === undefined ? {} : { closeK: GENTLE_CLOSE_K }),
       fullW: fullW(kg),
       power,
       uneven: WORKING_RULES.unevenShare,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
-import type { School } from '../record/choices';
+import type { School } from '../record/school';
 import { adviseBy } from './thermometer-advice';
 import { readReadings, thinnedReadings, withReading, writeReadings, type Readings } from './thermometer';
 

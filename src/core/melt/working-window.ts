@@ -1,5 +1,5 @@
 import { yieldGain } from '../flow/setting-rheology';
-import { setFractionAt } from '../heat/setting';
+import { setFractionAt, settingLaw } from '../heat/setting';
 import { CHOCOLATE_MATTER, yieldPerKelvin, type ChocolateKind } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { rootBetween } from '../quantity/root';
@@ -32,13 +32,10 @@ function seedPerK(kind: ChocolateKind): number {
   return 1 / (setFromC - setToC);
 }
 
-/** Chocolate without seed begins to set so much lower, K. Working rule. */
-const UNSEEDED_LOWER_K = 4;
-
 /** What sets at once at a temperature where there is no seed: coating by its own curve, other chocolate lower than with seed. */
 function grownAt(kind: ChocolateKind, celsius: number): number {
-  const { setFromC, setToC } = CHOCOLATE_MATTER[kind];
-  return setFractionAt(celsius + (kind === 'compound' ? 0 : UNSEEDED_LOWER_K), setFromC, setFromC - setToC);
+  const { setFromC, setToC } = settingLaw({ kind, unseeded: true });
+  return setFractionAt(celsius, setFromC, setFromC - setToC);
 }
 
 /** Share of the fat of a bowl that is set at a temperature: in temper the seed grows at once, else nothing sets above the setting interval. */

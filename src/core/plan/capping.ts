@@ -6,6 +6,7 @@ import { CLOSING_ROWS, isCap } from '../record/closing';
 import { chocolateOf, meltOf } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf } from '../record/sets';
 import { closedPartId } from './draft';
+import { isUnseeded } from './temper';
 import type { PartDraft, PlanDraft } from './plan-types';
 
 /** The part that is filled and capped in its mold, where one is. */
@@ -32,6 +33,7 @@ function capOf({ casting, close }: PlanDraft, { fill, cavity, cavities }: PartDr
   return {
     kind,
     fatShare,
+    ...(isUnseeded(casting, closure.meltId) ? { unseeded: true } : {}),
     workingC: melt.workingC,
     thicknessM: cap.meanM,
     faceShare: Math.min(1, faceM2 / cavity.wallAreaM2),

@@ -14,6 +14,7 @@ import { ownSecondsOf, placeOf, restsOf, type Rest } from '../record/sets';
 import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
 import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
+import { isUnseeded } from './temper';
 import { coatModels } from './methods';
 
 /** A coat as chosen, with where it sets. */
@@ -71,6 +72,7 @@ export function makingOf(casting: Casting, part: Part = casting.parts[0]): Makin
 
 function coatChoice(casting: Casting, coat: Coat): CoatChoice {
   const { kind, fluidity, fatShare, fluidityWithin } = coatChocolate(casting, coat);
+  const unseeded = isUnseeded(casting, coat.shares[0].meltId) ? { unseeded: true } : {};
   const {
     id,
     method,
@@ -87,7 +89,7 @@ function coatChoice(casting: Casting, coat: Coat): CoatChoice {
   return {
     id,
     method,
-    chocolate: { kind, fluidity, fatShare, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
+    chocolate: { kind, fluidity, fatShare, ...unseeded, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
     workingC: coatWorkingC(casting, coat),
     doseM3,
     dwellSeconds,
@@ -115,7 +117,13 @@ export function structureOf(
     outward,
     material,
     press?.by,
-    coats.map(({ choice }) => [choice.method, choice.wayUp, choice.where, choice.chocolate.kind]),
+    coats.map(({ choice }) => [
+      choice.method,
+      choice.wayUp,
+      choice.where,
+      choice.chocolate.kind,
+      choice.chocolate.unseeded,
+    ]),
   ]);
 }
 
@@ -167,6 +175,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
       return {
         kind: answer.choice.chocolate.kind,
         fatShare: answer.choice.chocolate.fatShare,
+        ...(answer.choice.chocolate.unseeded ? { unseeded: true } : {}),
         workingC: answer.choice.workingC,
         thicknessM: answer.meanM,
         wallC: answer.wallC,

@@ -1,5 +1,5 @@
 import type { Timeline } from '../batch/timeline';
-import { CHOCOLATE_MATTER } from '../matter/chocolate';
+import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
 import { bowlHeat, bowlLossWK } from '../melt/bowl';
 import { meltable } from '../melt/heat-held';
 import type { MeltInput, MeltResult } from '../melt/melt';
@@ -7,7 +7,7 @@ import { calibrateMicrowave, deliveredW, type Calibration } from '../melt/microw
 import { stuckKg } from '../melt/vessel';
 import type { BowlStretch } from '../melt/working-window';
 import type { Casting } from '../record/casting';
-import type { School } from '../record/choices';
+import { isFor, SCHOOLS, schoolRow, type School } from '../record/school';
 import type { Kitchen } from '../record/kitchen';
 import { bowlOf, chocolateOf, meltOf } from '../record/references';
 
@@ -34,7 +34,7 @@ export function meltInput(casting: Casting, meltId: string, totalKg: number): Me
     fullW: (amount) => deliveredW(microwaveW, amount, factor),
     power: melt.power,
     // Nothing is stirred into a closed bag or tube.
-    school: inBowl(melt.way) ? melt.school : 'meltOnly',
+    school: inBowl(melt.way) || schoolRow(melt.school).seed === 'none' ? melt.school : 'meltOnly',
     calibrated: microwaveTest !== undefined,
   };
 }
@@ -50,9 +50,9 @@ export function inBowl(way: MeltInput['way']): boolean {
   return way === 'microwave' || way === 'doubleBoiler';
 }
 
-/** Schools that a way of melting allows. */
-export function schoolsFor(way: MeltInput['way']): readonly School[] {
-  return inBowl(way) ? ['seeding', 'threeQuarters', 'holdBelow', 'meltOnly'] : ['meltOnly'];
+/** Schools that a way of melting allows for a kind of chocolate: nothing is stirred into a closed bag or tube. */
+export function schoolsFor(way: MeltInput['way'], kind: ChocolateKind): readonly School[] {
+  return SCHOOLS.filter((school) => isFor(kind, school) && (inBowl(way) || schoolRow(school).seed === 'none'));
 }
 
 /** A kitchen's microwave by the weight that was melted in its first bowl: dark chocolate, from the room's temperature. */

@@ -10,7 +10,8 @@ import type { FinishAnswer } from '../finish/finish';
 import type { MeltResult } from '../melt/melt';
 import type { MoldResult } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
-import type { Allergen, MeltingWay, Place, School } from '../record/choices';
+import type { Allergen, MeltingWay, Place } from '../record/choices';
+import type { School } from '../record/school';
 import type { Keeping } from '../matter/filling';
 import type { Casting, Coat, Part } from '../record/casting';
 import type { Closure } from '../record/closing';
@@ -25,6 +26,7 @@ export type Remedy =
   | { readonly key: 'setWorking'; readonly meltId: string; readonly workingC: number }
   | { readonly key: 'meltBy'; readonly meltId: string; readonly way: MeltingWay }
   | { readonly key: 'temperBy'; readonly meltId: string; readonly school: School }
+  | { readonly key: 'lowCeiling'; readonly meltId: string }
   | { readonly key: 'moveTo'; readonly place: Place }
   | { readonly key: 'computedInterval'; readonly coatIndex: number }
   | { readonly key: 'restFirst' }
@@ -73,6 +75,7 @@ export interface Problem {
     | 'longOnPlate'
     | 'coldPlate'
     | 'mixedFats'
+    | 'someFat'
     | 'lidOnItself';
   readonly station: StationKey;
   /** The part it is about, where it is about one. */

@@ -92,6 +92,22 @@ describe('problems and their remedies', () => {
       (c) => c.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'solid', volumeShare: 0.5 })),
     ],
     [
+      'belowBand',
+      (c) => {
+        c.chocolates[0].kind = 'compound';
+        Object.assign(c.chocolates[0], { meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 });
+        Object.assign(c.melts[0], { workingC: 31, school: 'meltOnly' });
+      },
+    ],
+    [
+      'temperedCoating',
+      (c) => {
+        c.chocolates[0].kind = 'compound';
+        Object.assign(c.chocolates[0], { meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 });
+        Object.assign(c.melts[0], { workingC: 36, school: 'keptCold' });
+      },
+    ],
+    [
       'noRoomForCap',
       (c) => {
         c.parts[0].perPiece = 1;
@@ -173,6 +189,47 @@ describe('problems and their remedies', () => {
     }
     expect(readCasting(casting).ok).toBe(true);
     expect(now.problems.map((p) => p.key)).not.toContain(key);
+  });
+
+  it('has nothing against a coating of a low ceiling, a quarter held back, lumps left, or what is kept cold on purpose', () => {
+    const keys = (change: (casting: Casting) => void): string[] =>
+      planned(bombs(change))
+        .problems.map(({ key }) => key)
+        .filter((key) => ['belowBand', 'aboveCeiling', 'temperedCoating', 'untempered'].includes(key));
+    const coating = (c: Casting): void => {
+      c.chocolates[0].kind = 'compound';
+      Object.assign(c.chocolates[0], { meltToC: 32, seedToC: 30, workFromC: 30, workToC: 32, ceilingC: 32 });
+      Object.assign(c.melts[0], { workingC: 31, school: 'meltOnly' });
+    };
+    expect(keys(coating)).toEqual([]);
+    for (const school of ['threeQuarters', 'keepTemper'] as const)
+      expect(
+        keys((c) => {
+          coating(c);
+          c.melts[0].school = school;
+        }),
+      ).toEqual([]);
+    expect(keys((c) => Object.assign(c.melts[0], { school: 'keptCold', workingC: 36 }))).toEqual([]);
+    expect(keys((c) => Object.assign(c.melts[0], { school: 'meltOnly' }))).toEqual(['untempered']);
+  });
+
+  it('tells a small streak of another fat from a large one', () => {
+    const streaked = (share: number): string[] =>
+      planned(
+        bombs((c) => {
+          c.chocolates.push(
+            ...demoCastings(new Date('2026-10-12T08:00:00Z'))[1].chocolates.filter(({ id }) => id === 'pebble'),
+          );
+          c.melts.push({ ...c.melts[0], id: 'coating', source: { kind: 'chocolate', chocolateId: 'pebble' } });
+          c.parts[0].coats[0].shares = [
+            { meltId: 'melt-1', share: 1 - share },
+            { meltId: 'coating', share },
+          ];
+        }),
+      ).problems.map(({ key }) => key);
+    expect(streaked(0.1)).toContain('someFat');
+    expect(streaked(0.3)).toContain('mixedFats');
+    expect(streaked(0.3)).not.toContain('someFat');
   });
 
   it('keeps quiet about a rest where chocolate is a coating, where it has rested, and where it sets in the room', () => {

@@ -4,14 +4,16 @@ import { BOWL_MATTER } from '../matter/bowl-material';
 import { depthCurve } from '../cavity/depth-curve';
 import { SOFT_BELOW, type ChillCoatAnswer, type PlaceAnswers } from '../chill/chill-answers';
 import type { CapAnswer } from '../close/close';
+import { SMALL_STREAK } from '../matter/chocolate';
 import { chocolateOf, meltOf } from '../record/references';
 import { LIMITS, within } from '../record/limits';
+import { isFor, schoolRow } from '../record/school';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
 import { cappedPartId } from './capping';
 import type { CastingPlan, PartDraft, Problem, Remedy } from './plan-types';
-import { wantsRest } from './rests';
+import { wantsRest } from './temper';
 
 /** A rim that is proposed is told to this, m. */
 const RIM_STEP_M = 1e-5;
@@ -41,13 +43,19 @@ export function findProblems(plan: Planned): Problem[] {
   ];
 }
 
-/** A coat that coating and real chocolate are streaked into sets soft and dull. Common practice, no source. */
+/** A coat that coating and real chocolate are streaked into sets soft and dull; the less so the smaller the streak. Common practice, no source. */
 function mixedFats({ casting, coatsMade }: Planned): Problem[] {
-  const index = coatsMade.findIndex(
-    ({ shares }) =>
-      new Set(shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)).kind === 'compound')).size > 1,
-  );
-  return index < 0 ? [] : [{ key: 'mixedFats', station: 'coat', values: { coat: index + 1 } }];
+  const mixed = coatsMade.map(({ shares }) => {
+    const of = (coating: boolean): number =>
+      shares.reduce((sum, { meltId, share }) => {
+        const { kind } = chocolateOf(casting, meltOf(casting, meltId));
+        return (kind === 'compound') === coating ? sum + share : sum;
+      }, 0);
+    return Math.min(of(true), of(false)) / (of(true) + of(false));
+  });
+  const share = Math.max(...mixed);
+  const coat = mixed.indexOf(share) + 1;
+  return share > 0 ? [{ key: share > SMALL_STREAK ? 'mixedFats' : 'someFat', station: 'coat', values: { coat } }] : [];
 }
 
 /** More of a rim than this lost to the plate makes a piece lopsided, as a share of the depth of its part. Working rule. */
@@ -105,6 +113,9 @@ function capProblems(
     : [{ key: 'thinCap', values, remedy: { key: 'capFlush' } }];
 }
 
+/** A coating that is worked no warmer than this is one whose packet says so, °C. Common practice, no source. */
+const LOW_CEILING_C = 32;
+
 function meltProblems({ casting, melts }: Planned): Problem[] {
   return melts.flatMap((made): Problem[] => {
     const { meltId, school, way, workingC, bands, kind, bowl } = made.input;
@@ -112,7 +123,7 @@ function meltProblems({ casting, melts }: Planned): Problem[] {
     const found: Problem[] = [];
     const problem = (key: Problem['key'], more: Problem['values'], remedy?: Remedy): void =>
       void found.push({ key, station: 'melt', values: { ...values, ...more }, ...(remedy ? { remedy } : {}) });
-    if (workingC > bands.ceilingC)
+    if (workingC > (schoolRow(school).works === 'anywhere' ? bands.meltToC : bands.ceilingC))
       problem(
         'aboveCeiling',
         { workingC, ceilingC: bands.ceilingC },
@@ -128,15 +139,18 @@ function meltProblems({ casting, melts }: Planned): Problem[] {
       );
     if (kind !== 'compound' && school === 'meltOnly')
       problem('untempered', {}, { key: 'temperBy', meltId, school: 'seeding' });
-    if (kind === 'compound' && school !== 'meltOnly')
-      problem('temperedCoating', {}, { key: 'temperBy', meltId, school: 'meltOnly' });
+    if (!isFor(kind, school)) problem('temperedCoating', {}, { key: 'temperBy', meltId, school: 'meltOnly' });
     if (made.reheats.value === Infinity) problem('notWorkable', { workingC });
-    if (workingC < bands.workFromC && school !== 'holdBelow')
+    if (workingC < bands.workFromC && schoolRow(school).works === 'within') {
+      const low = kind === 'compound' && workingC <= LOW_CEILING_C;
       problem(
         'belowBand',
-        { workingC, workFromC: bands.workFromC },
-        { key: 'setWorking', meltId, workingC: (bands.workFromC + bands.workToC) / 2 },
+        { workingC, workFromC: bands.workFromC, low: low ? 1 : 0, most: LOW_CEILING_C },
+        low
+          ? { key: 'lowCeiling', meltId }
+          : { key: 'setWorking', meltId, workingC: (bands.workFromC + bands.workToC) / 2 },
       );
+    }
     return found;
   });
 }

@@ -1,3 +1,4 @@
+import { isTempered } from '../record/school';
 import { LIMITS } from '../record/limits';
 import { LONG_JOB_S } from './problems';
 import type { CastingPlan } from './plan-types';
@@ -33,7 +34,8 @@ export function changesInKind(before: CastingPlan, after: CastingPlan): KindChan
   if (fromSeconds <= LONG_JOB_S && toSeconds > LONG_JOB_S)
     changes.push({ key: 'anotherEvening', fromSeconds, toSeconds });
   if (fromSeconds > LONG_JOB_S && toSeconds <= LONG_JOB_S) changes.push({ key: 'oneEvening', fromSeconds, toSeconds });
-  const tempers = ({ melts: made }: CastingPlan): boolean => made.some(({ input }) => input.school !== 'meltOnly');
+  const tempers = ({ melts: made }: CastingPlan): boolean =>
+    made.some(({ input: { kind, school } }) => isTempered(kind, school));
   if (tempers(before) !== tempers(after)) changes.push({ key: 'tempering', needed: tempers(after) });
   const known = new Set(before.problems.map(({ key }) => key));
   for (const problem of after.problems)

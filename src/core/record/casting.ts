@@ -6,12 +6,12 @@ import {
   MELTING_WAYS,
   PART_ROLES,
   PLACES,
-  SCHOOLS,
   TEST_RESULTS,
   TEST_WAYS,
   THINNERS,
   WAYS_UP,
 } from './choices';
+import { SCHOOLS } from './school';
 import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure, type ClosureKind } from './closing';
 import { fillsLevel, isClamped, METHODS } from './method';
 import { ChocolateSchema, TintSchema } from './chocolate';

@@ -21,10 +21,6 @@ export type CoatArea = (typeof COAT_AREAS)[number];
 export const MELTING_WAYS = ['microwave', 'doubleBoiler', 'bag', 'tube'] as const;
 export type MeltingWay = (typeof MELTING_WAYS)[number];
 
-/** Schools of tempering; melting only is for coating. */
-export const SCHOOLS = ['seeding', 'threeQuarters', 'holdBelow', 'meltOnly'] as const;
-export type School = (typeof SCHOOLS)[number];
-
 /** What keeps a bowl warm. */
 export const JACKETS = ['none', 'mitt', 'warmWater'] as const;
 export type Jacket = (typeof JACKETS)[number];
@@ -33,8 +29,8 @@ export type Jacket = (typeof JACKETS)[number];
 export const THINNERS = ['cocoaButter', 'shortening', 'coconutOil'] as const;
 export type Thinner = (typeof THINNERS)[number];
 
-/** What a colour for chocolate is based on; one based on water seizes it. */
-export const COLOUR_BASES = ['oil', 'cocoaButter'] as const;
+/** What a colour for chocolate is based on; one based on water seizes it, and gel mostly does. */
+export const COLOUR_BASES = ['oil', 'cocoaButter', 'gel'] as const;
 export type ColourBase = (typeof COLOUR_BASES)[number];
 
 /** How temper is tried, and how the try comes out. */

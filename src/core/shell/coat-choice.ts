@@ -1,15 +1,13 @@
 import type { Cavity } from '../cavity/cavity';
-import type { ChocolateKind, Fluidity } from '../matter/chocolate';
+import type { Fluidity, SettingChocolate } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { MoldMaterial } from '../matter/mold-material';
 import { type CoatArea, type WayUp } from '../record/choices';
 import { fillsLevel, isChilled, isClamped, isTurned, type Method, tippedOut } from '../record/method';
 
 /** A chocolate as the coats use it. */
-export interface CoatChocolate {
-  readonly kind: ChocolateKind;
+export interface CoatChocolate extends SettingChocolate {
   readonly fluidity: Fluidity;
-  readonly fatShare: number;
   /** A factor either way on how it runs, where that is known better than from its class. */
   readonly fluidityWithin?: number | undefined;
 }

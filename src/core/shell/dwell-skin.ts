@@ -1,14 +1,12 @@
 import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
 import { StillAir } from '../heat/still-air';
 import { HeatSlab, type SlabLayer } from '../heat/heat-slab';
-import type { ChocolateKind } from '../matter/chocolate';
+import type { SettingChocolate } from '../matter/chocolate';
 import type { MoldMaterial } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
 
 /** What stands behind the chocolate while it dwells, and the chocolate itself. */
-export interface DwellInput {
-  readonly kind: ChocolateKind;
-  readonly fatShare: number;
+export interface DwellInput extends SettingChocolate {
   readonly workingC: number;
   /** Melt that stands before the wall, m: its volume over the area that cools it. */
   readonly meltDepthM: number;
@@ -95,8 +93,8 @@ const kept = new Map<string, SkinCurve>();
 
 /** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
 function curveOf(input: DwellInput, setThicknessM: number): SkinCurve {
-  const { kind, fatShare, workingC, meltDepthM, material, wallM, wallC, airC, draught } = input;
-  const key = `${kind} ${fatShare} ${workingC} ${meltDepthM} ${material} ${wallM} ${setThicknessM} ${wallC} ${airC} ${draught}`;
+  const { kind, fatShare, unseeded = false, workingC, meltDepthM, material, wallM, wallC, airC, draught } = input;
+  const key = `${kind} ${fatShare} ${unseeded} ${workingC} ${meltDepthM} ${material} ${wallM} ${setThicknessM} ${wallC} ${airC} ${draught}`;
   let curve = kept.get(key);
   if (!curve) {
     if (kept.size >= MOST_KEPT) kept.clear();
@@ -138,7 +136,7 @@ function skinCurve(input: DwellInput): SkinCurve {
 }
 
 function dwellLayers(input: Omit<DwellInput, 'dwellSeconds'>): SlabLayer[] {
-  const melt = chocolateLayer(input.kind, input.fatShare, 1);
+  const melt = chocolateLayer(input, 1);
   const layers: SlabLayer[] = [moldLayer(input.material, input.wallM, input.wallC, 4)];
   if (input.setThicknessM > 0) {
     layers.push({ ...melt, latentHeat: 0, thicknessM: input.setThicknessM, cells: 3, startC: input.wallC });

@@ -124,7 +124,6 @@ export class ShellRun {
   private dwell(choice: CoatChoice, workingC: number): Melt {
     if (!standsFull(this.input, choice) || choice.dwellSeconds <= 0) return { celsius: workingC, set: 0 };
     const dwellSeconds = choice.dwellSeconds * this.variation.dwell;
-    const { kind, fatShare } = choice.chocolate;
     const before = this.held();
     const wallC = mean(this.heat.wallC);
     const skin = standingSkin(this.input, this.variation, choice, {
@@ -139,7 +138,7 @@ export class ShellRun {
     // The bulk that is tipped out keeps its own heat account; here only what stays and what the wall has taken up enters.
     this.broughtJ += this.held() - before;
     if (skin.thicknessM > 0) {
-      this.heat.pour(kind, fatShare, skin.skinC, skin.skinSet);
+      this.heat.pour(choice.chocolate, skin.skinC, skin.skinSet);
       this.pour(new Float64Array(this.cells.count).fill(Math.min(skin.thicknessM, this.input.cavity.depthM)));
       this.keepFilm(this.film.thicknessM, this.filmPerArea);
     }
@@ -148,7 +147,7 @@ export class ShellRun {
 
   /** Lays the film a coat starts from. Gives what of a dose finds no room and runs over, m³. */
   private place(choice: CoatChoice, melt: Melt): number {
-    this.heat.pour(choice.chocolate.kind, choice.chocolate.fatShare, melt.celsius, melt.set);
+    this.heat.pour(choice.chocolate, melt.celsius, melt.set);
     this.pour(startingFilm(this.input, choice, this.variation.dose, this.cells, this.belowM));
     if (this.input.press || tippedOut(choice.method)) return 0;
     return Math.max(0, choice.doseM3 * this.variation.dose - this.film.volumeM3.reduce((sum, v) => sum + v, 0));

@@ -13,7 +13,7 @@ const air = (c: number, h = 10): WallAir => ({ outsideC: c, insideC: c, outsideH
 
 function heat(filmC: number, wallC: number, wallM = 0.0025): WallHeat {
   const of = new WallHeat(cells, 'silicone', wallM, 0, wallC);
-  of.pour('dark', 0.4, filmC, 0);
+  of.pour({ kind: 'dark', fatShare: 0.4 }, filmC, 0);
   return of;
 }
 
@@ -25,7 +25,7 @@ describe('heat in wall and film', () => {
     const of = heat(60, 60, wallM);
     of.shape(air(40), array(filmM), array(0), array(filmM), array(0));
     const { conductivity, density, specificHeat } = MOLD_MATTER.silicone;
-    const capacity = settingMatter('dark', 0.4).heat * filmM + density * specificHeat * wallM;
+    const capacity = settingMatter({ kind: 'dark', fatShare: 0.4 }).heat * filmM + density * specificHeat * wallM;
     const seconds = 60;
     for (let k = 0; k < 6000; k++) of.step(seconds / 6000);
     const exchange = 1 / (1 / 10 + wallM / (2 * conductivity)) + 1 / (1 / 10 + filmM / 0.48);
@@ -41,7 +41,7 @@ describe('heat in wall and film', () => {
     const before = of.heatHeld(array(filmM), array(0));
     for (let k = 0; k < 400; k++) of.step(1);
     const { density, specificHeat } = MOLD_MATTER.silicone;
-    const film = settingMatter('dark', 0.4).heat * filmM;
+    const film = settingMatter({ kind: 'dark', fatShare: 0.4 }).heat * filmM;
     const wall = density * specificHeat * 0.0025;
     expect(of.filmC[FLOOR]).toBeCloseTo((45 * film + 35 * wall) / (film + wall), 3);
     expect(of.heatHeld(array(filmM), array(0)) / before).toBeCloseTo(1, 9);
@@ -59,7 +59,7 @@ describe('heat in wall and film', () => {
     expect(of.filmSet[FLOOR] / allowed).toBeLessThan(1 - Math.exp(-1) + 0.01);
     // After hours it is what is stable there; warmed again, less would be, but what has set stays.
     for (let k = 0; k < 2000; k++) of.step(5);
-    expect(of.filmSet[FLOOR]).toBeCloseTo(setsInTheEnd('dark', 20), 3);
+    expect(of.filmSet[FLOOR]).toBeCloseTo(setsInTheEnd({ kind: 'dark' }, 20), 3);
     const set = of.filmSet[FLOOR];
     of.shape(air(29, 1e6), array(filmM), array(0), array(filmM), array(0));
     for (let k = 0; k < 300; k++) of.step(1);

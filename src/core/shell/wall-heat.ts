@@ -3,10 +3,10 @@ import {
   CHOCOLATE_MATTER,
   CHOCOLATE_SPECIFIC_HEAT,
   latentHeat,
-  type ChocolateKind,
+  type SettingChocolate,
 } from '../matter/chocolate';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
-import { slowGain, slowSetting, type SlowSetting } from '../heat/setting';
+import { slowGain, settingLaw, type SlowSetting } from '../heat/setting';
 import type { WallCells } from './wall-cells';
 
 /** Air on both sides of the wall: temperature, °C, and heat transfer, W/(m² K). */
@@ -35,15 +35,16 @@ const MODES_TRIED = 8;
 const NOTED_M = 1e-4;
 
 /** What a chocolate takes up and gives off, per volume of melted chocolate. */
-export function settingMatter(kind: ChocolateKind, fatShare: number): SettingMatter {
-  const { meltedDensity, setFromC, setToC, settingLagS } = CHOCOLATE_MATTER[kind];
+export function settingMatter(chocolate: SettingChocolate): SettingMatter {
+  const { meltedDensity } = CHOCOLATE_MATTER[chocolate.kind];
+  const { setFromC, setToC, lagS, slow } = settingLaw(chocolate);
   return {
     heat: meltedDensity * CHOCOLATE_SPECIFIC_HEAT,
-    latent: meltedDensity * latentHeat(fatShare),
+    latent: meltedDensity * latentHeat(chocolate.fatShare),
     fromC: setFromC,
     spanK: setFromC - setToC,
-    lagS: settingLagS,
-    slow: slowSetting(kind),
+    lagS,
+    slow,
   };
 }
 
@@ -102,7 +103,7 @@ export class WallHeat {
     this.toInside = array();
     this.filmCapacity = array();
     this.belowCapacity = array();
-    this.film = this.below = settingMatter('dark', CHOCOLATE_MATTER.dark.fatShare);
+    this.film = this.below = settingMatter({ kind: 'dark', fatShare: CHOCOLATE_MATTER.dark.fatShare });
     this.halfWall = wallM / (2 * matter.conductivity);
     const volume = matter.density * matter.specificHeat * wallM;
     this.wallCapacity = cells.mean.map(
@@ -114,8 +115,8 @@ export class WallHeat {
   }
 
   /** A film of this chocolate comes on, everywhere at one temperature, °C, and so far set. */
-  pour(kind: ChocolateKind, fatShare: number, filmC: number, filmSet: number): void {
-    this.film = settingMatter(kind, fatShare);
+  pour(chocolate: SettingChocolate, filmC: number, filmSet: number): void {
+    this.film = settingMatter(chocolate);
     this.filmC.fill(filmC);
     this.filmSet.fill(filmSet);
   }

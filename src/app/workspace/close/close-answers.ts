@@ -27,7 +27,8 @@ export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly Ans
     ...answerRow('Stays below the rim', cap && cap.below.value > 0 ? cap.below : undefined),
     ...(capped
       ? [
-          ...answerRow('Cap touch-set', inWholeMinutes(capped.chosen.touch)),
+          // It may be long set when it comes into the cold.
+          ...(capped.chosen.touch.value > 0 ? answerRow('Cap touch-set', inWholeMinutes(capped.chosen.touch)) : []),
           {
             name: 'To unmold',
             figures: [

@@ -11,9 +11,9 @@ import {
   THINNERS,
   type Jacket,
   type MeltingWay,
-  type School,
   type Thinner,
 } from '../../../core/record/choices';
+import { schoolRow, type School } from '../../../core/record/school';
 import { LIMITS } from '../../../core/record/limits';
 import { chocolateOf } from '../../../core/record/references';
 import { workingEffect } from '../../../core/study/working-effect';
@@ -24,12 +24,19 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
+import { Pick } from '../../ui/pick';
 import { text, written } from '../../wording/format';
 import { FLUIDITY_NAMES, JACKET_NAMES, SCHOOL_NAMES, THINNER_NAMES, WAY_NAMES } from '../../wording/names';
 
 const NO_THINNER = 'none';
 type ThinnerChoice = Thinner | typeof NO_THINNER;
 const USUAL_THINNER = 0.02;
+/** How a microwave is usually set, each with bursts as long as keep every spot cool enough. Common practice, no source. */
+const POWERS = [
+  { value: '1', name: 'full, short' },
+  { value: '0.8', name: '80 %' },
+  { value: '0.5', name: 'half, long' },
+];
 /** A difference that nobody sees, m. */
 const UNSEEN_M = 5e-6;
 
@@ -37,7 +44,7 @@ const UNSEEN_M = 5e-6;
 @Component({
   selector: 'ks-melt-making',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList],
+  imports: [AmountField, ChoiceList, Pick],
   templateUrl: './melt-making.html',
   styleUrl: '../station.less',
   styles: ':host { display: grid; gap: 10px; }',
@@ -80,9 +87,19 @@ export class MeltMaking {
   });
   protected readonly inBowl = computed(() => inBowl(this.melt()?.way ?? 'microwave'));
   protected readonly schools = computed(() =>
-    schoolsFor(this.melt()?.way ?? 'microwave').map((value) => ({ value, name: SCHOOL_NAMES[value] })),
+    schoolsFor(this.melt()?.way ?? 'microwave', this.chocolate()?.kind ?? 'dark')
+      // A record may be melted by a school that is not for its chocolate.
+      .concat(this.school())
+      .filter((value, i, all) => all.indexOf(value) === i)
+      .map((value) => ({ value, name: SCHOOL_NAMES[value] })),
   );
-  protected readonly school = computed<School>(() => (this.inBowl() ? (this.melt()?.school ?? 'seeding') : 'meltOnly'));
+  protected readonly school = computed<School>(() => {
+    const { school = 'seeding' } = this.melt() ?? {};
+    return this.inBowl() || schoolRow(school).seed === 'none' ? school : 'meltOnly';
+  });
+  protected readonly seeds = computed(() => schoolRow(this.school()).seed !== 'none');
+  protected readonly powers = POWERS;
+  protected readonly power = computed(() => String(this.melt()?.power ?? ''));
   protected readonly bandText = computed(() => {
     const chocolate = this.chocolate();
     const system = this.units.system();
@@ -141,6 +158,10 @@ export class MeltMaking {
 
   protected setPower(power: number): void {
     this.change('power', (melt) => (melt.power = power), 'power');
+  }
+
+  protected setBursts(power: string): void {
+    this.setPower(Number(power));
   }
 
   protected setBowl(bowlId: string): void {

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { planSchool, workingBy } from '../../../core/melt/schools';
 import { madeOf, schoolsFor } from '../../../core/plan/melts';
-import type { School } from '../../../core/record/choices';
+import type { School } from '../../../core/record/school';
 import { OpenMelt } from '../../state/open-melt';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
@@ -47,7 +47,9 @@ export class MeltPlanView {
   protected readonly vessel = computed(() => VESSEL_NAMES[this.made()?.input.way ?? 'microwave']);
   protected readonly others = computed(() => {
     const made = this.made();
-    const schools = made ? schoolsFor(made.input.way).filter((school) => school !== made.input.school) : [];
+    const schools = made
+      ? schoolsFor(made.input.way, made.input.kind).filter((school) => school !== made.input.school)
+      : [];
     return [
       { value: ALONE as School | typeof ALONE, name: 'no other school' },
       ...schools.map((value) => ({ value: value as School | typeof ALONE, name: SCHOOL_NAMES[value] })),
@@ -93,7 +95,11 @@ export class MeltPlanView {
   });
   protected readonly bands = computed(() => {
     const made = this.made();
-    return made ? chartBands(made.input.kind, made.input.bands, this.units.system(), made.input.workingC) : [];
+    if (!made) return [];
+    const { kind, bands, workingC } = made.input;
+    // Melted gently it is out of temper where all of it has melted, whatever the packet's margin.
+    const ceilingC = made.plan.lumps > 0 ? Math.max(bands.ceilingC, made.plan.ceilingC) : bands.ceilingC;
+    return chartBands(kind, { ...bands, ceilingC }, this.units.system(), workingC);
   });
 
   constructor() {

@@ -113,10 +113,14 @@ describe('Melt station', () => {
     expect(casting().melts[0].thinning).toBeUndefined();
   });
 
-  it('offers only melting for a closed bag, where no seed can be stirred in', async () => {
+  it('offers for a closed bag only what takes no seed', async () => {
     await bench.choose('Melted', 'bag');
     await replanned();
-    expect(await bench.names('School')).toEqual(['melt only']);
+    expect(await bench.names('School')).toEqual([
+      'gently, until lumps are left',
+      'melted only, kept cold',
+      'melt only',
+    ]);
     expect(bench.text).toContain('Bags:');
     const steps = await Bench.of(MeltPlanView);
     expect(steps.text).toContain('then knead');
@@ -136,10 +140,15 @@ describe('Melt station', () => {
     expect(casting().melts[0].way).toBe('doubleBoiler');
     bench = await Bench.of(MeltStation);
     await bench.choose('Chocolate, from the pantry', 'pebble');
-    await bench.choose('School', 'seeding');
+    expect(await bench.names('School')).toEqual([
+      'three quarters and a quarter',
+      'gently, until lumps are left',
+      'melt only',
+    ]);
+    store.edit('school', ({ melts }) => (melts[0].school = 'seeding'));
     await replanned();
     notes = await Bench.of(Notes);
-    expect(notes.text).toContain('wants no seed');
+    expect(notes.text).toContain('is not melted by this school');
   });
 
   it('says that it was planned in another kitchen, and takes the present one over', async () => {

@@ -6,7 +6,7 @@ import { Units } from '../../state/units';
 import { answerRow, Answers, type AnswerRow } from '../../ui/answers';
 import { Estimate } from '../../ui/estimate';
 import { capital } from '../../wording/format';
-import { thickenedText } from '../../wording/melting';
+import { temperText, thickenedText } from '../../wording/melting';
 import { VESSEL_NAMES } from '../../wording/names';
 import { KitchenOffer } from '../offers/kitchen-offer';
 import { MeltChocolate } from './melt-chocolate';
@@ -28,17 +28,22 @@ export class MeltStation {
   protected readonly answers = computed<readonly AnswerRow[]>(() => {
     const made = this.made();
     if (!made) return [];
-    const { input, lots, perLot, seed, melted, reheat } = made;
+    const { input, lots, perLot, seed, melted, lumps, reheat } = made;
     const inAll = this.plan()?.batch.melts.find(({ meltId }) => meltId === input.meltId)?.melted;
     return [
       ...answerRow('In all, from Batch', inAll, { strong: true }),
       ...answerRow(`${capital(VESSEL_NAMES[input.way])}s: ${lots}, each`, lots > 1 ? perLot : undefined),
       ...answerRow('Melted at first', seed.value > 0 ? melted : undefined),
+      ...answerRow('Seed that stays', lumps),
       ...answerRow('Each reheat', reheat),
     ];
   });
   protected readonly thickened = computed(() => {
     const made = this.made();
     return made ? thickenedText(made, this.units.system()) : '';
+  });
+  protected readonly temper = computed(() => {
+    const made = this.made();
+    return made ? temperText(made, this.units.system()) : '';
   });
 }
