@@ -10,7 +10,7 @@ import { trayHeat } from '../src/core/matter/mold-material';
 import { keepWorkable, meltStation } from '../src/core/melt/melt';
 import { thinnedReadings } from '../src/core/melt/thermometer';
 import { meltInput } from '../src/core/plan/melts';
-import { SCHOOLS } from '../src/core/record/choices';
+import { SCHOOLS } from '../src/core/record/school';
 import { WORKING_RULES } from '../src/core/matter/working-rules';
 import { draftPlan } from '../src/core/plan/draft';
 import { finishPlan } from '../src/core/plan/plan';

@@ -7,6 +7,7 @@ import {
   type PracticeAnswer,
 } from '../src/testing/practice';
 import { METHOD_AMOUNTS, amountAnswer } from '../src/testing/practice-amounts';
+import { JOB_AMOUNTS } from '../src/testing/practice-job';
 
 // The trade's intervals and amounts beside the engine's answers; printed, and kept in docs/practice.md.
 const minutes = (value: number): string => (Number.isFinite(value) ? value.toFixed(1) : 'never');
@@ -26,7 +27,7 @@ const intervals = answers.map((answer) => {
   const { row, readyMinutes, latestMinutes, ratio, inside } = answer;
   return `| ${row.what} | ${row.kind} | ${row.minutes} | ${minutes(readyMinutes)} | ${minutes(latestMinutes)} | ${ratio.toFixed(2)} | ${inside ? 'yes' : '**no**'} | ${why(answer)} |`;
 });
-const amounts = METHOD_AMOUNTS.map((row) => {
+const amounts = [...METHOD_AMOUNTS, ...JOB_AMOUNTS].map((row) => {
   const { engine, unit, low, high, inside } = amountAnswer(row);
   return `| ${row.what} | ${low === high ? low : `${low} to ${high}`} ${unit} | ${engine.toFixed(2)} ${unit} | ${inside ? 'yes' : '**no**'} | ${row.note} |`;
 });

@@ -22,13 +22,13 @@ export interface AmountRow {
   readonly what: string;
   readonly low: number;
   readonly high: number;
-  readonly unit: 'tsp' | 'mm' | 'coats' | 'tbsp' | 's' | 'min' | 'g' | '%' | '°C';
+  readonly unit: 'tsp' | 'mm' | 'coats' | 'tbsp' | 's' | 'min' | 'g' | '%' | '°C' | 'K';
   /** The engine's answer in the same unit. */
   readonly engine: () => number;
   readonly note: string;
 }
 
-/** An amount with the engine's beside it; inside when within a fifth of the span. */
+/** An amount with the engine's beside it; inside when within a fifth of the span, or half a degree. */
 export interface AmountAnswer {
   readonly engine: number;
   readonly unit: string;
@@ -80,7 +80,7 @@ const coatsNeeded = (fluidity: Fluidity) => (): number => {
 
 const BOWL: Bowl = { material: 'plastic', kg: 0.14, diameterM: 0.18 };
 /** Dark chocolate in a plastic bowl in an 800 W microwave. */
-const bowlful = (kg: number, power: number): SchoolInput => {
+export const bowlful = (kg: number, power: number): SchoolInput => {
   const matter = CHOCOLATE_MATTER.dark;
   return {
     kind: 'dark',
@@ -266,6 +266,6 @@ export const METHOD_AMOUNTS: readonly AmountRow[] = [
 /** The engine's answer to one amount. */
 export function amountAnswer({ low, high, unit, engine }: AmountRow): AmountAnswer {
   const value = engine();
-  const slack = 0.2 * Math.max(Math.abs(low), Math.abs(high));
+  const slack = unit === '°C' ? 0.5 : 0.2 * Math.max(Math.abs(low), Math.abs(high));
   return { engine: value, unit, low, high, inside: value >= low - slack && value <= high + slack };
 }
