@@ -31,6 +31,27 @@ test('from the pantry to a bowl that is right: chocolate, school, temperature, b
   await expect(page.getByLabel('Worked at')).toHaveValue('29.44 °C');
 });
 
+test('chocolate melted gently stays in temper, or is melted only and kept cold; a coating may have a low ceiling', async ({
+  page,
+}) => {
+  await page.goto('/casting/demo-bombs/melt');
+  await choose(page.getByLabel('School'), 'keepTemper');
+  await expect(page.getByText(/Still in temper: no spot comes above 33\.\d °C/)).toBeVisible();
+  await expect(page.locator('dt', { hasText: 'Seed that stays' }).locator('+ dd')).toContainText('%');
+  await page.getByText('half, long', { exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Power' })).toHaveValue('50 %');
+  await choose(page.getByLabel('School'), 'keptCold');
+  await expect(page.getByText(/so it is no gift/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: /only melted, not tempered/ })).toHaveCount(0);
+
+  await page.goto('/casting/demo-bites/melt');
+  await page.getByLabel('Worked at').fill('31');
+  await expect(page.getByRole('heading', { name: /31 °C is below the band of Pebble/ })).toBeVisible();
+  await page.getByRole('button', { name: /Its packet says so: lower the band/ }).click();
+  await expect(page.getByText('30 to 32 °C; the packet wins')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /below the band|above|needs no temper/ })).toHaveCount(0);
+});
+
 test('cooler chocolate is thicker: the coat follows the working temperature chosen for the melt', async ({ page }) => {
   await openBombs(page, 'melt');
   const before = await tab(page, 'Coat').textContent();

@@ -66,14 +66,16 @@ test('a layer of a tile is filled by share, by grams or by spoons, and says all 
   await expect(layer).toHaveValue('900 g');
 });
 
-test('owls are clamped, bonbons rest before the fridge, painted details keep out of the freezer', async ({ page }) => {
+test('owls are clamped, capped bonbons rest before the fridge, painted details keep out of the freezer', async ({
+  page,
+}) => {
   await page.goto('/casting/demo-owls/coat');
   await expect(tab(page, 'Coat')).toContainText('two halves, clamped');
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
   await expect(page.getByText('close on the marks with the other half, clamp')).toHaveCount(2);
   await expect(page.getByRole('row', { name: /Back, top-up/ })).toBeVisible();
 
-  await page.goto('/casting/demo-bonbons/chill');
+  await page.goto('/casting/demo-bonbons/close');
   await expect(page.locator('ks-ribbon')).toContainText('room 20 min');
   await page.getByRole('button', { name: 'Straight into its place' }).click();
   await expect(page.getByText('Tempered chocolate in a rigid mold likes to rest before the cold.')).toBeVisible();

@@ -162,21 +162,37 @@ test('layers are dragged into order, or moved by their buttons; the section and 
 });
 
 test('a cap that has no room is said so, and the fill is lowered for it', async ({ page }) => {
-  await open(page, 'demo-bonbons', 'close');
-  await page.getByLabel('Cap, thick').fill('4 mm');
-  const note = page.getByRole('heading', { name: /A cap of 4\.0 mm wants more room than the 2\.5 mm/ });
+  await open(page, 'demo-bonbons', 'fill');
+  await page.getByLabel('Below the rim').fill('0.3 mm');
+  const note = page.getByRole('heading', { name: /Only 0\.30 mm is left for the cap/ });
   await expect(note).toBeVisible();
   await expect(tab(page, 'Close')).toContainText('no cap');
   await page.getByRole('button', { name: 'Fill lower' }).click();
   await expect(note).toBeHidden();
-  await expect(page.getByText('Between filling and cap')).toBeVisible();
-  await page.getByLabel('Cap, thick').fill('half a thumb');
+  await page.locator('nav a[href$="/close"]').click();
+  await expect(page.locator('dt', { hasText: 'Cap, thick' }).locator('+ dd')).toContainText('2.0 mm');
+  const rest = page.getByLabel('Rests in the room first');
+  await rest.fill('half a thumb');
   await expect(page.getByText('No amount in that.')).toBeVisible();
   await page.locator('nav a[href$="/finish"]').click();
   await page.getByRole('button', { name: 'drizzle' }).click();
   await expect(page.getByText(/A piece takes/)).toBeVisible();
   await page.locator('nav a[href$="/close"]').click();
-  await expect(page.getByLabel('Cap, thick')).toHaveValue('half a thumb');
+  await expect(rest).toHaveValue('half a thumb');
+});
+
+test('a cap by the spoon stays below the rim or runs over it, and is out when it is set', async ({ page }) => {
+  await open(page, 'demo-bonbons', 'close');
+  await choose(page.getByLabel('How it is closed'), 'dosedCap');
+  await page.getByLabel('Chocolate on each').fill('0.2 tsp');
+  await expect(page.getByText('Stays below the rim')).toBeVisible();
+  await page.getByLabel('Chocolate on each').fill('1 tsp');
+  await expect(page.getByRole('heading', { name: /of each cap runs over the rim/ })).toBeVisible();
+  await page.getByRole('button', { name: 'set my own time' }).click();
+  await page.getByLabel('Your own time for cap').fill('2 min');
+  await expect(page.getByRole('heading', { name: /Your 2 min for the cap is short of/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Use the computed time' }).first().click();
+  await expect(page.getByRole('heading', { name: /for the cap is short of/ })).toHaveCount(0);
 });
 
 test('the piece is drawn as it is served; its cap grows by its edge, dragged or by keys, and the rest follows', async ({
@@ -185,20 +201,20 @@ test('the piece is drawn as it is served; its cap grows by its edge, dragged or 
   await open(page, 'demo-bonbons', 'close');
   await expect(page.getByText(/15 mm tall/)).toBeVisible();
   const edge = page.getByRole('slider', { name: 'Thickness of the cap' });
-  await expect(edge).toHaveAttribute('aria-valuetext', '2.0 mm');
+  await expect(edge).toHaveAttribute('aria-valuetext', '2.5 mm');
   const at = await edge.boundingBox();
   if (!at) throw new Error('no edge to drag');
   await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
   await page.mouse.down();
   await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2 - 8, { steps: 6 });
   await page.mouse.up();
-  await expect(edge).not.toHaveAttribute('aria-valuetext', '2.0 mm');
+  await expect(edge).not.toHaveAttribute('aria-valuetext', '2.5 mm');
   await page.keyboard.press('Control+z');
-  await expect(edge).toHaveAttribute('aria-valuetext', '2.0 mm');
+  await expect(edge).toHaveAttribute('aria-valuetext', '2.5 mm');
   await edge.focus();
   await page.keyboard.press('ArrowUp');
-  await expect(edge).toHaveAttribute('aria-valuetext', '2.1 mm');
-  await expect(page.getByLabel('Cap, thick')).toHaveValue('2.1 mm');
+  await expect(edge).toHaveAttribute('aria-valuetext', '2.6 mm');
+  await expect(page.locator('dt', { hasText: 'Cap, thick' }).locator('+ dd')).toContainText('2.6 mm');
 });
 
 test('a shell on its base is joined to it with a seam, and put together in that order', async ({ page }) => {

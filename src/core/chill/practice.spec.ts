@@ -22,6 +22,11 @@ describe('the trade’s figures (common practice, no source)', () => {
   it('agree on amounts and on how many coats, but for four of them', () => {
     expect(
       [...METHOD_AMOUNTS, ...JOB_AMOUNTS].filter((row) => !amountAnswer(row).inside).map((row) => row.what),
-    ).toEqual(['half of 64 mm, one spooned coat', 'small paper liner, spread up']);
+    ).toEqual([
+      'half of 64 mm, one spooned coat',
+      'small paper liner, spread up',
+      'cap on a bite three quarters full',
+      'more than is needed, against breakages',
+    ]);
   });
 });
