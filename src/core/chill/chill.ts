@@ -4,7 +4,7 @@ import { likelyDeviation } from '../quantity/deviations';
 import { PLACES, type Place } from '../record/choices';
 import { placeC } from '../shell/place-air';
 import type { ChillCap, ChillCoat, ChillInput } from './chill-input';
-import { stay, stayCapped, type CoatStay, type SetTimes, type StayUntil } from './set-coats';
+import { stay, stayCapped, type CoatStay, type SetTimes } from './set-coats';
 import type { ChillVariation } from './slab-layers';
 
 /** A time with its likely range, s. Infinity: does not happen there. */
@@ -88,19 +88,16 @@ const CAP_SAMPLE = SAMPLE.filter(({ thickness, workingK }) => thickness === 0 &&
  * and shell as one stack, which goes through the cap's places. About two milliseconds.
  */
 export function chillCapped(input: ChillInput, cap: ChillCap): CapChill {
-  const stays = CAP_SAMPLE.map((variation) => {
-    const coats = chain(input, variation, (coat) => [coat.place], 'holds');
-    return stayCapped(input, cap, variation, coats[coats.length - 1][0].after);
+  const stays = CAP_SAMPLE.map((variation, k) => {
+    let filled: CoatStay['after'] | undefined;
+    for (const [i, { place }] of input.coats.entries())
+      filled = stay(input, i, place, variation, filled, i < input.coats.length - 1 ? 'touch' : 'holds', 'stay').after;
+    return stayCapped(input, cap, variation, filled as CoatStay['after'], k === 0 ? 'latest' : 'unmold');
   });
-  return {
-    chosen: placeChill(
-      input.kitchen,
-      cap,
-      cap.place,
-      stays.map(({ times }) => times),
-    ),
-    surfaceC: stays[0].surfaceC,
-  };
+  const times = stays.map((one) => one.times);
+  const chosen = placeChill(input.kitchen, cap, cap.place, times);
+  // The latest moment is looked for by the nominal run alone.
+  return { chosen: { ...chosen, latest: likely([times[0].latestSeconds]) }, surfaceC: stays[0].surfaceC };
 }
 
 /**
@@ -158,11 +155,10 @@ function chain(
   input: ChillInput,
   variation: ChillVariation,
   placesOf: (coat: ChillCoat) => readonly Place[],
-  lastUntil: StayUntil = 'unmold',
 ): CoatStay[][] {
   let before: CoatStay['after'] | undefined;
   return input.coats.map((coat, index) => {
-    const until = index === input.coats.length - 1 ? lastUntil : 'touch';
+    const until = index === input.coats.length - 1 ? 'unmold' : 'touch';
     const places = placesOf(coat);
     const stays = places.map((place) => stay(input, index, place, variation, before, until));
     before = stays[places.indexOf(coat.place)].after;

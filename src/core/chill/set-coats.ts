@@ -43,6 +43,9 @@ const WANTED_CHANGE_K = 0.7;
 /** Shrinking by cold is counted from here, °C. */
 const SHRINKS_FROM_C = 20;
 
+/** How far a stay is followed: to the latest sensible moment, until it can be unmolded, or until it ends. */
+type Followed = 'latest' | 'unmold' | 'stay';
+
 /** What a stay goes on to: the next coat, the filling, or out of the mold. */
 export type StayUntil = 'touch' | 'holds' | 'unmold';
 
@@ -52,6 +55,7 @@ export type StayUntil = 'touch' | 'holds' | 'unmold';
  * @param index which coat of the input
  * @param before state of mold and earlier coats; undefined for the first coat
  * @param stayUntil what the stay ends with; ignored when the user overrules it
+ * @param followed how far it is followed; to the latest sensible moment where it is left out
  */
 export function stay(
   input: ChillInput,
@@ -60,16 +64,25 @@ export function stay(
   variation: ChillVariation,
   before: SlabState | undefined,
   stayUntil: StayUntil,
+  followed: Followed = 'latest',
 ): CoatStay {
   const coat = input.coats[index];
-  return new StayRun(input, coat, coat, coatLayers(input, index, variation), place, variation, before).run(stayUntil);
+  const layers = coatLayers(input, index, variation);
+  return new StayRun(input, coat, coat, layers, place, variation, before).run(stayUntil, followed);
 }
 
 /**
  * The same for a cap, cast on what lies in the last coat's shell: a stack of mold, shell, filling and cap, all of which let go together.
  * @param before state of mold and coats when it is cast
+ * @param followed how far it is followed
  */
-export function stayCapped(input: ChillInput, cap: ChillCap, variation: ChillVariation, before: SlabState): CoatStay {
+export function stayCapped(
+  input: ChillInput,
+  cap: ChillCap,
+  variation: ChillVariation,
+  before: SlabState,
+  followed: Followed,
+): CoatStay {
   const layers = cappedLayers(input, cap, variation);
   const held = { wayUp: 'upright', inside: 'level' } as const;
   // From the wall to the cap the stack gets narrower in a straight line, so that both have their true share of it.
@@ -77,7 +90,7 @@ export function stayCapped(input: ChillInput, cap: ChillCap, variation: ChillVar
   const taper = (1 - cap.faceShare) / (2 * deepM);
   // Nothing narrows faster than what it is cast in.
   const tapered = { ...input, meanCurvature: Math.min(taper, input.meanCurvature), gaussCurvature: 0 };
-  return new StayRun(tapered, held, cap, layers, cap.place, variation, before).run('unmold');
+  return new StayRun(tapered, held, cap, layers, cap.place, variation, before).run('unmold', followed);
 }
 
 class StayRun {
@@ -132,7 +145,7 @@ class StayRun {
     this.letsGoAt = input.cutAway ? 0 : MOLD_MATTER[input.material].letsGoAt;
   }
 
-  run(stayUntil: StayUntil): CoatStay {
+  run(stayUntil: StayUntil, followed: Followed): CoatStay {
     const { coat } = this;
     this.advance(coat.handlingSeconds, this.room);
     for (const { seconds, place } of this.rests) this.advance(seconds, place);
@@ -142,7 +155,7 @@ class StayRun {
     let before = this.measures();
     this.noteAtOnce(before);
     if (this.endsStay(stayUntil, wanted, 0)) this.keep();
-    while (time < this.longestS && time < this.latest) {
+    while (time < this.longestS && this.goesOn(followed, time)) {
       const rest = wanted !== undefined && time < wanted ? wanted - time : Infinity;
       const taken = Math.min(dt, rest);
       this.remember();
@@ -189,6 +202,11 @@ class StayRun {
   private airNow(place: Surroundings): SlabAir {
     const { temperatureC, size } = this.slab;
     return airAt(place, temperatureC[0], temperatureC[size - 1]);
+  }
+
+  private goesOn(followed: Followed, time: number): boolean {
+    if (followed === 'stay') return this.snapshot === undefined;
+    return time < (followed === 'latest' ? this.latest : this.unmold);
   }
 
   private mark(until: StayUntil): number {
