@@ -6,7 +6,7 @@ import type { MeltInput, MeltResult } from '../melt/melt';
 import { calibrateMicrowave, deliveredW, type Calibration } from '../melt/microwave';
 import { stuckKg } from '../melt/vessel';
 import type { BowlStretch } from '../melt/working-window';
-import type { Casting } from '../record/casting';
+import type { Casting, Melt } from '../record/casting';
 import { isFor, SCHOOLS, schoolRow, type School } from '../record/school';
 import type { Kitchen } from '../record/kitchen';
 import { bowlOf, chocolateOf, meltOf } from '../record/references';
@@ -33,8 +33,7 @@ export function meltInput(casting: Casting, meltId: string, totalKg: number): Me
     roomC,
     fullW: (amount) => deliveredW(microwaveW, amount, factor),
     power: melt.power,
-    // Nothing is stirred into a closed bag or tube.
-    school: inBowl(melt.way) || schoolRow(melt.school).seed === 'none' ? melt.school : 'meltOnly',
+    school: schoolOf(melt),
     calibrated: microwaveTest !== undefined,
   };
 }
@@ -48,6 +47,11 @@ export function stuckOf(casting: Casting, meltId: string, kg: number): number {
 /** Whether chocolate melted this way lies in a bowl, where seed can be stirred in. */
 export function inBowl(way: MeltInput['way']): boolean {
   return way === 'microwave' || way === 'doubleBoiler';
+}
+
+/** The school that a melt is made by: nothing is stirred into a closed bag or tube. */
+export function schoolOf({ way, school }: Pick<Melt, 'way' | 'school'>): School {
+  return inBowl(way) || schoolRow(school).seed === 'none' ? school : 'meltOnly';
 }
 
 /** Schools that a way of melting allows for a kind of chocolate: nothing is stirred into a closed bag or tube. */

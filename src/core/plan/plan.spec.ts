@@ -213,6 +213,21 @@ describe('problems and their remedies', () => {
     expect(keys((c) => Object.assign(c.melts[0], { school: 'meltOnly' }))).toEqual(['untempered']);
   });
 
+  it('sets without seed what was melted without: by its school, or in a bag that no seed goes into', () => {
+    const unseeded = (change: (casting: Casting) => void): (boolean | undefined)[] =>
+      planned(bombs(change)).chillInput.coats.map((coat) => coat.unseeded);
+    expect(unseeded(() => undefined)).toEqual([undefined, undefined]);
+    expect(unseeded((c) => (c.melts[0].school = 'keptCold'))).toEqual([true, true]);
+    expect(unseeded((c) => (c.melts[0].way = 'bag'))).toEqual([true, true]);
+    expect(unseeded((c) => Object.assign(c.melts[0], { way: 'bag', school: 'keepTemper' }))).toEqual([
+      undefined,
+      undefined,
+    ]);
+    const touch = (change: (casting: Casting) => void): number =>
+      planned(bombs(change)).chill.coats[0].chosen.touch.value;
+    expect(touch((c) => (c.melts[0].school = 'keptCold'))).toBeGreaterThan(1.2 * touch(() => undefined));
+  });
+
   it('tells a small streak of another fat from a large one', () => {
     const streaked = (share: number): string[] =>
       planned(

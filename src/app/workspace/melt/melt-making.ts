@@ -3,7 +3,7 @@ import { BOWL_MATTER } from '../../../core/matter/bowl-material';
 import { nearestClass } from '../../../core/matter/chocolate';
 import { thinnerKg } from '../../../core/matter/thinning';
 import { workingBy } from '../../../core/melt/schools';
-import { inBowl, madeOf, schoolsFor } from '../../../core/plan/melts';
+import { inBowl, madeOf, schoolOf, schoolsFor } from '../../../core/plan/melts';
 import type { Melt } from '../../../core/record/casting';
 import {
   JACKETS,
@@ -94,8 +94,8 @@ export class MeltMaking {
       .map((value) => ({ value, name: SCHOOL_NAMES[value] })),
   );
   protected readonly school = computed<School>(() => {
-    const { school = 'seeding' } = this.melt() ?? {};
-    return this.inBowl() || schoolRow(school).seed === 'none' ? school : 'meltOnly';
+    const melt = this.melt();
+    return melt ? schoolOf(melt) : 'seeding';
   });
   protected readonly seeds = computed(() => schoolRow(this.school()).seed !== 'none');
   protected readonly powers = POWERS;
