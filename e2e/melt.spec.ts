@@ -50,6 +50,9 @@ test('chocolate melted gently stays in temper, or is melted only and kept cold; 
   await page.getByRole('button', { name: /Its packet says so: lower the band/ }).click();
   await expect(page.getByText('30 to 32 °C; the packet wins')).toBeVisible();
   await expect(page.getByRole('heading', { name: /below the band|above|needs no temper/ })).toHaveCount(0);
+  await choose(page.getByLabel('School'), 'threeQuarters');
+  await expect(page.getByText('Seed to chop')).toBeVisible();
+  await expect(page.locator('ks-melt-plan').getByText(/stir in \d+ g of fine chopped/)).toBeVisible();
 });
 
 test('cooler chocolate is thicker: the coat follows the working temperature chosen for the melt', async ({ page }) => {

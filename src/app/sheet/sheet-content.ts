@@ -1,4 +1,5 @@
 import type { Lateness } from '../../core/batch/start';
+import { cappedChill } from '../../core/plan/capping';
 import { layersOf, workOrder } from '../../core/plan/batch-input';
 import type { CapAnswers } from '../../core/chill/chill-answers';
 import { joinsOf, type Closure } from '../../core/record/closing';
@@ -206,8 +207,9 @@ function closingSetsText({ sets }: Closure, capped: CapAnswers | undefined, syst
     .join('');
 }
 
-function afterSteps({ casting, close, finishes, parts }: CastingPlan, system: UnitSystem): SheetSteps[] {
-  const capped = parts.find(({ chill }) => chill.cap)?.chill.cap;
+function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
+  const { casting, close, finishes } = plan;
+  const capped = cappedChill(plan);
   const closing = close
     ? [
         {

@@ -46,13 +46,16 @@ export interface CloseResult {
         readonly plates: Answer;
       }
     | undefined;
+  /** Only for a cap. */
   readonly cap: CapAnswer | undefined;
   /** Hands-on, a piece. */
   readonly hands: Answer;
 }
 
-/** Only for a cap: it lies on what is in the cavity. */
+/** How a cap comes to lie on what is in the cavity. */
 export interface CapAnswer {
+  /** What is spooned on, m³; undefined where it is as much as there is room for. */
+  readonly doseM3: number | undefined;
   readonly thickness: Answer;
   /** Mean thickness over its face, m: what has to cool. */
   readonly meanM: number;
@@ -98,9 +101,9 @@ function added(input: CloseInput, density: number): Added {
   const { closure, rimLengthM, inside, filledToM } = input;
   if (isCap(closure)) {
     const roomM3 = Math.max(0, inside.capacityM3 - inside.volumeAt(filledToM));
-    const m3 = closure.kind === 'dosedCap' ? closure.doseM3 : roomM3;
-    const cap = capAnswer(input, m3, roomM3, density);
-    return { m3, cap, terms: [term('capThickness', cap.thickness.value, 'length')] };
+    const doseM3 = closure.kind === 'dosedCap' ? closure.doseM3 : undefined;
+    const cap = capAnswer(input, doseM3, roomM3, density);
+    return { m3: doseM3 ?? roomM3, cap, terms: [term('capThickness', cap.thickness.value, 'length')] };
   }
   switch (closure.kind) {
     case 'warmPlate':
@@ -119,22 +122,29 @@ function added(input: CloseInput, density: number): Added {
   }
 }
 
-/** A cap of so much, m³, poured on what is inside: it comes up as far as there is room. */
-function capAnswer({ inside, filledToM }: CloseInput, doseM3: number, roomM3: number, density: number): CapAnswer {
+/** A cap poured on what is inside: by a dose, m³, or as much as there is room for; it comes up no further than that. */
+function capAnswer(
+  { inside, filledToM }: CloseInput,
+  doseM3: number | undefined,
+  roomM3: number,
+  density: number,
+): CapAnswer {
+  const givenM3 = doseM3 ?? roomM3;
   const headspaceM = Math.max(0, inside.depthM - filledToM);
-  const topM = doseM3 < roomM3 ? inside.levelAt(inside.capacityM3 - roomM3 + doseM3) : inside.depthM;
+  const topM = givenM3 < roomM3 ? inside.levelAt(inside.capacityM3 - roomM3 + givenM3) : inside.depthM;
   const belowM = Math.min(headspaceM, Math.max(0, inside.depthM - topM));
   const terms = [
     term('headspace', headspaceM, 'length'),
-    ...(doseM3 === roomM3 ? [] : [term('capDose', doseM3, 'volume'), term('fits', roomM3, 'volume')]),
+    ...(doseM3 === undefined ? [] : [term('capDose', doseM3, 'volume'), term('fits', roomM3, 'volume')]),
   ];
   const slice = FACE_SLICE * inside.depthM;
   const faceM2 = slice > 0 ? (inside.volumeAt(topM) - inside.volumeAt(topM - slice)) / slice : 0;
   return {
+    doseM3,
     thickness: answer(headspaceM - belowM, 'length', 'close.thickness', terms),
-    meanM: faceM2 > 0 ? Math.min(doseM3, roomM3) / faceM2 : 0,
+    meanM: faceM2 > 0 ? Math.min(givenM3, roomM3) / faceM2 : 0,
     below: answer(belowM, 'length', 'close.below', terms),
-    over: answer(Math.max(0, doseM3 - roomM3) * density, 'mass', 'close.over', terms),
+    over: answer(Math.max(0, givenM3 - roomM3) * density, 'mass', 'close.over', terms),
   };
 }
 

@@ -38,7 +38,7 @@ export interface MeltPlan {
   /** Seconds of bursts of one bowlful; undefined where there are none. */
   readonly bursts: Answer | undefined;
   readonly perLot: Answer;
-  /** Share of its fat that is still solid when the last lumps are stirred out: the seed it keeps. Only where it is melted so gently. */
+  /** Share of its fat that is still solid when the last lumps are stirred out: the seed it keeps. Only where it is melted so gently, and of what is in temper by it. */
   readonly lumps: Answer | undefined;
 }
 
@@ -100,7 +100,7 @@ export function meltStation(input: MeltInput): MeltPlan {
         : undefined,
     perLot: answer(perLotKg, 'mass', 'melt.perLot', lotTerms),
     lumps:
-      plan.lumps > 0
+      plan.lumps > 0 && isTempered(input.kind, input.school)
         ? answer(plan.lumps, 'share', 'melt.lumps', [
             term('hottestSpot', plan.hottestC, 'temperature'),
             term('meltsFully', plan.ceilingC, 'temperature'),

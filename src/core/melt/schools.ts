@@ -115,6 +115,8 @@ export function planSchool(input: SchoolInput, school: School): SchoolPlan {
     if (input.coolBowl) line.pour(meltKg);
     line.seed(seeded.seedKg, seeded.endC, seeded.seconds);
   }
+  // Coating is melted through in the end, in bursts as before, whatever was held back.
+  if (input.kind === 'compound') line.melt(input.kg, input.workingC);
   line.coolTo(
     stirsDown === 'no' ? input.workingC : stirDownToC(input.bands, stirsDown === 'byKind' ? input.kind : undefined),
   );
@@ -185,7 +187,15 @@ function threeQuarters(input: SchoolInput, chocolate: Meltable): Seeded {
     bowlC: input.coolBowl ? input.roomC : meltC,
     lossJ: stirLossJ(pot, endC + 4, seconds),
   };
+  // Coating has to be melted through: all of the quarter goes in, and it is warmed again. What it takes up guards against overheating.
+  if (input.kind === 'compound') return quarterOf(seeding, input.kg, seconds);
   return atMostHalf(seeding, input.kg, endC, seconds);
+}
+
+/** The whole quarter, wherever that takes the melt to. */
+function quarterOf(seeding: Seeding, kg: number, seconds: number): Seeded {
+  const seed = QUARTER * kg;
+  return { seedKg: seed, meltC: seeding.meltC, endC: seededC(seeding, kg - seed, seed), seconds };
 }
 
 /** A little chocolate in a heavy, hot bowl would ask for more seed than melt: half of it is seed at most, and the rest is cooled by the room. */
@@ -263,7 +273,7 @@ class StepLine {
       power,
       uneven: WORKING_RULES.unevenShare,
     });
-    this.reached = plan.reached;
+    this.reached &&= plan.reached;
     for (const burst of plan.bursts) {
       this.hottestC = Math.max(this.hottestC, burst.hottestC);
       this.follow({ key: 'burst', burst }, pot, fullW(kg) * power, burst.seconds, STIR_SECONDS);
@@ -294,8 +304,10 @@ class StepLine {
 
   warmTo(toC: number): void {
     if (this.celsius >= toC - 0.05 || !this.reached) return;
-    const { way, bowl, density, kg, fullW, power } = this.input;
-    const pot = this.pot(kg);
+    const { way, bowl, density, kg, roomC, kind, fullW, power } = this.input;
+    // Tempered chocolate keeps its crystals as it is warmed; of coating what is still solid has to melt.
+    const solid = kind === 'compound' && this.celsius < this.chocolate.meltedFromC;
+    const pot = solid ? potOf(way, bowl, this.chocolate, kg, density, roomC, 'none') : this.pot(kg);
     const bath = hotBath(way, bowl, kg, density);
     const watts = bath ? 0 : fullW(kg) * Math.min(power, GENTLE);
     const heated = bath ? inBath(pot, bath) : pot;

@@ -1,5 +1,5 @@
 import { chillCapped } from '../chill/chill';
-import type { CappedWith } from '../chill/chill-answers';
+import type { CapAnswers, CappedWith } from '../chill/chill-answers';
 import type { ChillCap } from '../chill/chill-input';
 import { FILLING_SPECIFIC_HEAT } from '../matter/filling';
 import { CLOSING_ROWS, isCap } from '../record/closing';
@@ -7,7 +7,7 @@ import { chocolateOf, meltOf } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf } from '../record/sets';
 import { closedPartId } from './draft';
 import { isUnseeded } from './temper';
-import type { PartDraft, PlanDraft } from './plan-types';
+import type { CastingPlan, PartDraft, PlanDraft } from './plan-types';
 
 /** The part that is filled and capped in its mold, where one is. */
 export function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure'>): string | undefined {
@@ -18,6 +18,11 @@ export function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | '
 export function cappedWith(draft: PlanDraft, part: PartDraft): CappedWith | undefined {
   const cap = part.part.id === cappedPartId(draft) ? capOf(draft, part) : undefined;
   return cap && { cap, chill: chillCapped(part.chillInput, cap) };
+}
+
+/** How the cap of a plan's pieces sets; undefined where they have none. */
+export function cappedChill(plan: Pick<CastingPlan, 'parts'> | undefined): CapAnswers | undefined {
+  return plan?.parts.find(({ chill }) => chill.cap)?.chill.cap;
 }
 
 function capOf({ casting, close }: PlanDraft, { fill, cavity, cavities }: PartDraft): ChillCap | undefined {

@@ -97,18 +97,17 @@ const THINNEST_CAP_M = 0.001;
 const USUAL_CAP_M = 0.002;
 
 function capProblems(
-  { thickness, over }: CapAnswer,
+  { doseM3, thickness, over }: CapAnswer,
   { fill }: PartDraft,
 ): Pick<Problem, 'key' | 'values' | 'remedy'>[] {
   const curve = depthCurve(fill.inside);
   const values = { thick: thickness.value, over: over.value };
   const fitted = (belowRimM: number): Pick<Problem, 'remedy'> =>
     fill.layers.length > 0 ? { remedy: { key: 'fitCap', belowRimM } } : {};
-  const asked = thickness.terms.find(({ name }) => name === 'capDose')?.value;
-  if (over.value > 0 && typeof asked === 'number')
-    return [{ key: 'capRunsOver', values, ...fitted(curve.depthM - curve.levelAt(curve.capacityM3 - asked)) }];
+  if (over.value > 0 && doseM3 !== undefined)
+    return [{ key: 'capRunsOver', values, ...fitted(curve.depthM - curve.levelAt(curve.capacityM3 - doseM3)) }];
   if (thickness.value >= THINNEST_CAP_M) return [];
-  return asked === undefined
+  return doseM3 === undefined
     ? [{ key: 'noRoomForCap', values, ...fitted(USUAL_CAP_M) }]
     : [{ key: 'thinCap', values, remedy: { key: 'capFlush' } }];
 }

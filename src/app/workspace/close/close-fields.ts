@@ -15,6 +15,7 @@ import {
   type Closure,
   type ClosureKind,
 } from '../../../core/record/closing';
+import { cappedChill } from '../../../core/plan/capping';
 import { sourceKey } from '../../../core/record/melting';
 import { meltOf } from '../../../core/record/references';
 import { ownSecondsOf, placeOf, restsOf } from '../../../core/record/sets';
@@ -90,7 +91,7 @@ export class CloseFields {
     const closure = this.plan()?.closure;
     if (!closure || closure.sets.length === 0) return undefined;
     const own = ownSecondsOf(closure);
-    const computed = this.plans.plan()?.parts.find(({ chill }) => chill.cap)?.chill.cap?.stay.value;
+    const computed = cappedChill(this.plans.plan())?.stay.value;
     return {
       place: placeOf(closure),
       restSeconds: restsOf(closure).reduce((sum, { seconds }) => sum + seconds, 0),

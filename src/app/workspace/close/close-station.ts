@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { cappedChill } from '../../../core/plan/capping';
 import { joinsOf } from '../../../core/record/closing';
 import { PlanService } from '../../state/plan-service';
 import { Answers } from '../../ui/answers';
@@ -19,7 +20,7 @@ export class CloseStation {
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.draft;
   protected readonly repairs = REPAIRS;
-  private readonly capped = computed(() => this.plans.plan()?.parts.find(({ chill }) => chill.cap)?.chill.cap);
+  private readonly capped = computed(() => cappedChill(this.plans.plan()));
   protected readonly answers = computed(() => {
     const plan = this.plan();
     return plan ? closeAnswers(plan, this.capped()) : [];
