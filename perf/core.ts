@@ -18,7 +18,7 @@ import type { Casting } from '../src/core/record/casting';
 import { demoCastings } from '../src/data/demo';
 import { SHIPPED_MOLDS } from '../src/data/mold-library';
 import { explicitSecondsToSet } from './explicit-chill';
-import { medianMs, type Result } from './measure';
+import { timed, type Result } from './measure';
 
 /** What the computation takes by itself, with the yardstick beside it. */
 export function coreResults(): Result[] {
@@ -37,13 +37,13 @@ export function coreResults(): Result[] {
 function planResult(): Result {
   const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
   const chills = draftPlan(bombs).parts.map(({ chillInput }) => chillNominal(chillInput));
-  const ms = medianMs(() => finishPlan(draftPlan(bombs), chills), 400, 400);
+  const { ms, told } = timed(() => finishPlan(draftPlan(bombs), chills), 400, 400);
   return {
     what: 'Plan of the demo bombs by closed form',
     value: `${ms.toFixed(2)} ms`,
     wanted: 'under 2 ms',
     met: ms < 2,
-    against: 'median of 400, warm',
+    against: told,
   };
 }
 
@@ -78,14 +78,14 @@ function largePlanResult(): Result {
     closure: { kind: 'pipedSeam', meltId: 'melt-0', lineM: 0.003, sets: [] },
   };
   const chills = draftPlan(large).parts.map(({ chillInput }) => chillNominal(chillInput));
-  const ms = medianMs(() => finishPlan(draftPlan(large), chills), 200, 200);
-  const one = medianMs(() => finishPlan(draftPlan(bombs), chills.slice(0, 1)), 200, 100);
+  const { ms, told } = timed(() => finishPlan(draftPlan(large), chills), 200, 200);
+  const { ms: one } = timed(() => finishPlan(draftPlan(bombs), chills.slice(0, 1)), 200, 100);
   return {
     what: 'Plan of 6 parts, 12 layers and 500 pieces by closed form',
     value: `${ms.toFixed(2)} ms`,
     wanted: 'under 5 ms',
     met: ms < 5,
-    against: `${(ms / one).toFixed(1)} times the plan of the demo bombs, median of 200, warm`,
+    against: `${(ms / one).toFixed(1)} times the plan of the demo bombs; ${told}`,
   };
 }
 
@@ -103,7 +103,7 @@ function geometryResult(): Result {
   ];
   const times = shapes.map(({ name, shape }) => ({
     name,
-    ms: medianMs(
+    ...timed(
       () => {
         const { profile, volumeM3 } = cavityOf(shape);
         return depthCurve(profile).levelAt(volumeM3 / 2);
@@ -118,7 +118,7 @@ function geometryResult(): Result {
     value: `${slowest.ms.toFixed(2)} ms`,
     wanted: 'under 1 ms',
     met: slowest.ms < 1,
-    against: `the slowest of ${times.length} shapes (${slowest.name}), median of 200, warm; 300 points take ${times[0].ms.toFixed(2)} ms`,
+    against: `the slowest of ${times.length} shapes (${slowest.name}), ${slowest.told}; 300 points take ${times[0].ms.toFixed(2)} ms`,
   };
 }
 
@@ -131,7 +131,7 @@ function meltResult(): Result {
       const input = { ...meltInput(bombs, 'melt-1', kg), school };
       return {
         name: `${kg * 1000} g by ${school}`,
-        ms: medianMs(() => keepWorkable(meltStation(input), stretches), 300, 200),
+        ...timed(() => keepWorkable(meltStation(input), stretches), 300, 200),
       };
     }),
   );
@@ -141,7 +141,7 @@ function meltResult(): Result {
     value: `${slowest.ms.toFixed(2)} ms`,
     wanted: 'under 10 ms',
     met: slowest.ms < 10,
-    against: `the slowest of ${times.length} (${slowest.name}), median of 300, warm`,
+    against: `the slowest of ${times.length} (${slowest.name}), ${slowest.told}`,
   };
 }
 
@@ -150,14 +150,14 @@ function logResult(): Result {
   const seconds = Float64Array.from({ length: 200_000 }, (_, i) => i / 4);
   const readings = { seconds, celsius: seconds.map((s) => 31 + Math.sin(s / 900)) };
   const thin = thinnedReadings(readings, 500);
-  const ms = medianMs(() => thinnedReadings(readings, 500), 30, 10);
-  const copy = medianMs(() => [...readings.celsius], 30, 10);
+  const { ms, told } = timed(() => thinnedReadings(readings, 500), 30, 10);
+  const { ms: copy } = timed(() => [...readings.celsius], 30, 10);
   return {
     what: 'A log of 200,000 readings thinned for drawing',
     value: `${ms.toFixed(1)} ms, to ${thin.seconds.length} points`,
     wanted: 'under 50 ms',
     met: ms < 50,
-    against: `${(ms / copy).toFixed(1)} times copying its numbers into a list`,
+    against: `${(ms / copy).toFixed(1)} times copying its numbers into a list; ${told}`,
   };
 }
 
@@ -183,13 +183,13 @@ function chillResult(): Result {
     kitchen: { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false },
     coats: [coat, coat, coat, coat],
   };
-  const ms = medianMs(() => chillCasting(input), 30, 10);
+  const { ms, told } = timed(() => chillCasting(input), 30, 10);
   return {
     what: 'Chill of 4 coats × 3 places × 9 samples',
     value: `${ms.toFixed(1)} ms`,
     wanted: 'under 60 ms',
     met: ms < 60,
-    against: 'median of 30, warm',
+    against: told,
   };
 }
 
@@ -216,7 +216,7 @@ function yardstick(name: string, insideFactor: number): Result {
   const explicit = (): number => explicitSecondsToSet(layers, air, 1 / 0.032, trayHeat('silicone'), 0.7);
   const difference = Math.abs(implicit(0.7) / explicit() - 1) * 100;
   // Both warm: unwarmed, the explicit loop is several times slower, and the ratio would be the compiler's.
-  const ratio = medianMs(explicit, 200, 600) / medianMs(() => implicit(0.7), 400, 1000);
+  const ratio = timed(explicit, 200, 600).ms / timed(() => implicit(0.7), 400, 1000).ms;
   return {
     what: `Solver against a plain explicit scheme, ${name}`,
     value: `${ratio.toFixed(0)} times quicker, ${difference.toFixed(1)} % apart`,

@@ -39,6 +39,6 @@ const table = ['| what | measured | wanted | met | compared to |', '|---|---|---
 console.log(table);
 writeFileSync(
   'perf/results.md',
-  `# Speed\n\nWritten by \`npm run perf\`; medians of one run on one machine. Read the ratios and the margins, not the milliseconds.\n\n${table}\n`,
+  `# Speed\n\nWritten by \`npm run perf\`; one run on one machine, the computation by the quickest tenth of its repeats. Read the ratios and the margins, not the milliseconds.\n\n${table}\n`,
 );
 process.exitCode = results.every((result) => result.met) ? 0 : 1;

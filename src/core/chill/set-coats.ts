@@ -128,8 +128,10 @@ class StayRun {
     if (before) this.slab.continueFrom(before.temperatureC, before.setFraction);
     this.beforeC = new Float64Array(this.slab.size);
     this.beforeSet = new Float64Array(this.slab.size);
+    const { material, floorShare, insertM } = input;
+    const lies = { material, floorShare, insertM, wayUp: held.wayUp, inside: held.inside };
     const around = (where: Place): Surroundings =>
-      varied(surroundingsIn(input.kitchen, where, { ...input, ...held }), variation.placeK, variation.cooling);
+      varied(surroundingsIn(input.kitchen, where, lies), variation.placeK, variation.cooling);
     this.room = around('room');
     this.place = around(place);
     this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, place: around(rest.place) }));
@@ -165,11 +167,14 @@ class StayRun {
         if (dt < SHORTEST_STEP_S) throw new Error('the chill does not converge');
         continue;
       }
-      this.note(time, taken, before, this.measures());
-      if (this.endsStay(stayUntil, wanted, time + taken))
+      let now = this.measures();
+      this.note(time, taken, before, now);
+      if (this.endsStay(stayUntil, wanted, time + taken)) {
         this.keepAt(Math.min(wanted ?? this.mark(stayUntil), time + taken) - time, taken);
+        now = this.measures();
+      }
       time += taken;
-      before = this.measures();
+      before = now;
       dt = Math.min(
         this.longestS / STEPS_AT_LEAST,
         taken * Math.min(1.7, Math.max(0.5, WANTED_CHANGE_K / Math.max(change, 1e-9))),

@@ -34,6 +34,8 @@ export interface SlabCurvature {
 
 const NEWTON_TOLERANCE_K = 1e-9;
 const NEWTON_MOST = 25;
+/** Stretches of a cell's curve of temperature over heat: nothing more sets, it sets, it has set. */
+const [WARM, SETS, DONE] = [0, 1, 2];
 
 /**
  * One-dimensional heat conduction with setting, by the enthalpy method: finite volumes, implicit Euler in
@@ -70,6 +72,8 @@ export class HeatSlab {
   private readonly right: Float64Array;
   private readonly gained: Float64Array;
   private readonly slope: Float64Array;
+  /** Which stretch of its curve each cell lies on. */
+  private readonly stretch: Uint8Array;
   private readonly share: Float64Array;
   private readonly upperC: Float64Array;
   private readonly upperHeat: Float64Array;
@@ -93,6 +97,7 @@ export class HeatSlab {
     this.right = array();
     this.gained = array();
     this.slope = array();
+    this.stretch = new Uint8Array(this.size);
     this.share = array();
     this.upperC = array();
     this.upperHeat = array();
@@ -171,16 +176,17 @@ export class HeatSlab {
 
   /** What sets slowly within the step; gives the most that it has warmed a cell by, K. */
   private setSlowly(dt: number): number {
-    const { slow, layerStart, temperatureC, setFraction } = this;
+    const { slow, layerStart, temperatureC, setFraction, latent, heat } = this;
     let most = 0;
-    for (const [layer, law] of slow.entries()) {
+    for (let layer = 0; layer < slow.length; layer++) {
+      const law = slow[layer];
       if (!law) continue;
       for (let i = layerStart[layer]; i < layerStart[layer + 1]; i++) {
         const more = slowGain(law, temperatureC[i], setFraction[i], dt);
-        const warmed = (more * this.latent[i]) / this.heat[i];
+        const warmed = (more * latent[i]) / heat[i];
         setFraction[i] += more;
         temperatureC[i] += warmed;
-        most = Math.max(most, warmed);
+        if (warmed > most) most = warmed;
       }
     }
     return most;
@@ -211,7 +217,7 @@ export class HeatSlab {
     }
   }
 
-  /** Temperature of cell `i` once it has gained `gained` J/m³ in this step; leaves the slope in `slope[i]`. */
+  /** Temperature of cell `i` once it has gained `gained` J/m³ in this step; leaves the stretch and its slope in `stretch[i]` and `slope[i]`. */
   private temperatureAt(i: number, gained: number): number {
     const heat = this.heat[i];
     if (this.latent[i] === 0) {
@@ -219,14 +225,17 @@ export class HeatSlab {
       return this.temperatureC[i] + gained / heat;
     }
     if (gained >= this.upperHeat[i]) {
+      this.stretch[i] = WARM;
       this.slope[i] = 1 / heat;
       return this.upperC[i] + (gained - this.upperHeat[i]) / heat;
     }
     const complete = this.from[i] - this.span[i];
     if (gained <= this.lowerHeat[i]) {
+      this.stretch[i] = DONE;
       this.slope[i] = 1 / heat;
       return complete + (gained - this.lowerHeat[i]) / heat;
     }
+    this.stretch[i] = SETS;
     this.slope[i] = 1 / (heat + (this.latent[i] * this.share[i]) / this.span[i]);
     return complete + (gained - this.lowerHeat[i]) * this.slope[i];
   }
@@ -238,9 +247,12 @@ export class HeatSlab {
     return wanted > 0 ? before + this.share[i] * wanted : before;
   }
 
-  /** One Newton correction of the heat gained by each cell, by a tridiagonal solve; gives its size in kelvin. */
+  /**
+   * One Newton correction of the heat gained by each cell, by a tridiagonal solve; gives its size in kelvin, and 0 where all cells stayed on
+   * their stretches: the equations were straight, and nothing is left to correct.
+   */
   private newton(dt: number, air: SlabAir): number {
-    const { size, next, gained, slope, volume, conductance, upper, right, heat } = this;
+    const { size, next, gained, slope, stretch, volume, conductance, upper, right, heat } = this;
     for (let i = 0; i < size; i++) {
       const below = conductance[i];
       const above = conductance[i + 1];
@@ -265,8 +277,13 @@ export class HeatSlab {
       gained[i] += change;
       largest = Math.max(largest, Math.abs(change) / heat[i]);
     }
-    for (let i = 0; i < size; i++) next[i] = this.temperatureAt(i, gained[i]);
-    return largest;
+    let stayed = true;
+    for (let i = 0; i < size; i++) {
+      const before = stretch[i];
+      next[i] = this.temperatureAt(i, gained[i]);
+      if (stretch[i] !== before) stayed = false;
+    }
+    return stayed ? 0 : largest;
   }
 
   /** Heat held against 0 °C and unset, J per m² of wall; falls as heat leaves. */
