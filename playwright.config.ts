@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM_FLAGS, chromiumPath } from './scripts/chromium.mjs';
 
 const port = Number(process.env['E2E_PORT'] ?? 4299);
 
@@ -22,16 +23,8 @@ export default defineConfig({
     timezoneId: 'Europe/Berlin',
     locale: 'en-GB',
     launchOptions: {
-      executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      executablePath: chromiumPath(),
+      args: CHROMIUM_FLAGS,
     },
   },
   webServer: {

@@ -1,4 +1,5 @@
 import { expect, test as base } from '@playwright/test';
+import { CHROMIUM_FLAGS, chromiumPath } from '../scripts/chromium.mjs';
 import { MONDAY, begin, saved } from './kitchen';
 
 const HOST = 'kitchen.test';
@@ -7,17 +8,8 @@ const HOST = 'kitchen.test';
 const test = base.extend({});
 test.use({
   launchOptions: {
-    executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      `--host-resolver-rules=MAP ${HOST} 127.0.0.1`,
-    ],
+    executablePath: chromiumPath(),
+    args: [...CHROMIUM_FLAGS, `--host-resolver-rules=MAP ${HOST} 127.0.0.1`],
   },
 });
 

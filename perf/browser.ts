@@ -2,22 +2,14 @@ import { spawnSync } from 'node:child_process';
 import { chromium, type Browser, type CDPSession, type Locator, type Page } from '@playwright/test';
 import { writeMoldFile } from '../src/data/mold-file';
 import { shippedMolds } from '../src/data/mold-library';
+import { CHROMIUM_FLAGS } from '../scripts/chromium.mjs';
 import { percentile, type Result } from './measure';
 
 const CHROME = process.env['CHROME_PATH'] ?? '/usr/bin/chromium';
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 
 /** What the app takes in a real browser: bytes, the work of a drag, and from a control to the repainted figure. */
 export async function browserResults(address: string): Promise<Result[]> {
-  const browser = await chromium.launch({ executablePath: CHROME, args: ARGS });
+  const browser = await chromium.launch({ executablePath: CHROME, args: CHROMIUM_FLAGS });
   try {
     return [
       await wire(browser, address),
@@ -465,7 +457,7 @@ function lighthouse(address: string, flags: readonly string[]): LighthouseRun {
       '--only-categories=performance',
       '--output=json',
       '--quiet',
-      `--chrome-flags=--headless=new ${ARGS.join(' ')}`,
+      `--chrome-flags=--headless=new ${CHROMIUM_FLAGS.join(' ')}`,
     ],
     { env: { ...process.env, CHROME_PATH: CHROME }, maxBuffer: 1e8, encoding: 'utf8' },
   );

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { choose, expect } from '../e2e/kitchen';
+import { CHROMIUM_FLAGS } from './chromium.mjs';
 
 // Every picture of docs/screenshots, from the demo data with the clock standing still: the same each time.
 const MONDAY = new Date('2026-10-12T08:00:00Z');
@@ -131,7 +132,7 @@ for (
   await new Promise((wait) => setTimeout(wait, 100));
 const browser = await chromium.launch({
   executablePath: process.env['CHROME_PATH'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+  args: CHROMIUM_FLAGS,
 });
 try {
   for (const shot of SHOTS) {

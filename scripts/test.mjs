@@ -1,14 +1,17 @@
 // Everything that has to hold: types, lint, units, build, the app itself in a browser. Installs what it needs.
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { haveChromium } from './chromium.mjs';
 import { build, checkNode, fail, install, root, run, runTool } from './prepare.mjs';
 
 let begun;
 
 checkNode();
 install();
-haveChromium();
+if (!haveChromium())
+  fail(
+    'The browser tests need Chromium: install Debian’s packages chromium-headless-shell and fonts-noto-color-emoji, or set CHROME_PATH.',
+  );
 
 const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
@@ -56,22 +59,4 @@ function step(name) {
   if (begun !== undefined) console.log(`\n   took ${Math.round((Date.now() - begun) / 1000)} s`);
   console.log(`\n== ${name}`);
   begun = Date.now();
-}
-
-function haveChromium() {
-  const path = process.env.CHROME_PATH ?? '/usr/bin/chromium';
-  if (existsSync(path)) return;
-  const root = typeof process.getuid === 'function' && process.getuid() === 0;
-  const apt = spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
-  if (!root || !apt)
-    fail(
-      'The browser tests need Chromium: install Debian’s packages chromium and fonts-noto-color-emoji, or set CHROME_PATH.',
-    );
-  console.log('Installing Chromium…');
-  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  run('apt-get', ['update', '-qq'], { env });
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'fonts-noto-color-emoji'], {
-    env,
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
 }

@@ -29,7 +29,7 @@ function capOnBite(): number {
 function smashRim(): number {
   const { chocolates, moldRecord } = plan('demo-bombs');
   const cavity = cavityOf({ kind: 'hemisphere', diameterM: 0.038 });
-  return 1000 * rimOfGoal({ by: 'smash' }, { cavity, chocolates, moldRecord }).aimM;
+  return 1000 * rimOfGoal({ by: 'smash', blow: 'spoon' }, { cavity, chocolates, moldRecord }).aimM;
 }
 
 /** Kelvin that it falls by when it is poured into a cool bowl. */

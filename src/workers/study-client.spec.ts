@@ -31,7 +31,7 @@ describe('StudyClient', () => {
     const compared = await client.compare(bombs, ['oneThick', 'twoThin'], 'half');
     expect(compared?.verdict.better).toBe(1);
     const told: number[] = [];
-    const found = await client.search(bombs, { by: 'smash' }, 'half', (share) => void told.push(share));
+    const found = await client.search(bombs, { by: 'smash', blow: 'spoon' }, 'half', (share) => void told.push(share));
     expect(found?.length).toBeGreaterThan(0);
     expect(told.length).toBeGreaterThan(3);
   });

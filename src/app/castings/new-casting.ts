@@ -19,6 +19,7 @@ import { dueHint } from '../wording/times';
 import { Beginning, BY_MEASURES } from './beginning';
 import { PieceKindDrawing } from './piece-kind-drawing';
 import { SmallSection } from './small-section';
+import { FieldScope } from '../ui/field-scope';
 
 /** The first minute of a casting: what is cast, in which mold, of what, how many and for when; planned as one chooses. */
 @Component({
@@ -27,6 +28,7 @@ import { SmallSection } from './small-section';
   imports: [
     AmountField,
     ChoiceList,
+    FieldScope,
     Figure,
     FormsModule,
     MomentField,

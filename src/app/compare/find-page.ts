@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzSkeletonComponent } from 'ng-zorro-antd/skeleton';
-import { rimOfGoal, type AimGoal, type FoundWay } from '../../core/study/aim-search';
+import { BLOWS, rimOfGoal, type AimGoal, type FoundWay } from '../../core/study/aim-search';
 import { CastingStore } from '../state/casting-store';
 import { PlanService } from '../state/plan-service';
 import { Study } from '../state/study';
@@ -12,12 +12,12 @@ import { PageHeader } from '../ui/page-header';
 import { Pick } from '../ui/pick';
 import { UndoRedo } from '../ui/undo-redo';
 import { ShareBar } from '../ui/share-bar';
-import { foundText, goalText, wantedRimText } from '../wording/compare';
+import { foundText, goalText, wantedRimText, type GoalKey } from '../wording/compare';
 import { unbroken } from '../wording/format';
 import { CompareSide } from './compare-side';
+import { FieldScope } from '../ui/field-scope';
 
-const GOALS = ['survive', 'smash', 'rim'] as const;
-type GoalKey = (typeof GOALS)[number];
+const GOALS = ['survive', ...BLOWS, 'rim'] as const;
 
 /** Finds ways of making a casting that reach what is wanted of its shell, the quickest and the next best two. */
 @Component({
@@ -26,6 +26,7 @@ type GoalKey = (typeof GOALS)[number];
   imports: [
     AmountField,
     CompareSide,
+    FieldScope,
     Gone,
     NzButtonComponent,
     NzSkeletonComponent,
@@ -55,8 +56,9 @@ export class FindPage {
   protected readonly state = signal<'asking' | 'working' | 'done' | 'stopped' | 'failed'>('asking');
   protected readonly share = signal(0);
   protected readonly goal = computed<AimGoal>(() => {
-    const by = this.key();
-    return by === 'rim' ? { by, rimM: this.rimM() } : { by };
+    const key = this.key();
+    if (key === 'survive') return { by: key };
+    return key === 'rim' ? { by: key, rimM: this.rimM() } : { by: 'smash', blow: key };
   });
   protected readonly pressed = computed(() => this.plans.draft()?.moldRecord.composition.kind === 'press');
   protected readonly said = computed(() => {
@@ -64,7 +66,9 @@ export class FindPage {
     const rim = plan ? wantedRimText(this.goal(), rimOfGoal(this.goal(), plan), this.units.system()) : '';
     switch (this.state()) {
       case 'asking':
-        return `Wanted: ${rim} at the rim.`;
+        return this.key() === 'mallet'
+          ? `Wanted: ${rim} at the rim. One soft blow of a metal mallet breaks that; a light wooden one breaks no more than a spoon.`
+          : `Wanted: ${rim} at the rim.`;
       case 'working':
         return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
       case 'stopped':

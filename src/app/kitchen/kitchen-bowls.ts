@@ -16,12 +16,13 @@ import { Tool } from '../ui/tool';
 import { text } from '../wording/format';
 import { BOWL_NAMES } from '../wording/names';
 import { LONGEST_NAME, tidyName } from '../wording/naming';
+import { FieldScope } from '../ui/field-scope';
 
 /** The bowls at hand: what they are of, and how much they hold. */
 @Component({
   selector: 'ks-kitchen-bowls',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, TextField, Tool],
+  imports: [AmountField, ChoiceList, FieldScope, LucideX, NzButtonComponent, TextField, Tool],
   templateUrl: './kitchen-bowls.html',
   styleUrls: ['./kitchen-section.less', './kitchen-bowls.less'],
 })

@@ -5,12 +5,13 @@ import { KitchenAir } from './kitchen-air';
 import { KitchenBowls } from './kitchen-bowls';
 import { KitchenMicrowave } from './kitchen-microwave';
 import { OtherKitchens } from './other-kitchens';
+import { FieldScope } from '../ui/field-scope';
 
 /** Where the work is done: air and cold places, the microwave and what it really gives, bowls, units and currency. */
 @Component({
   selector: 'ks-kitchen-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [KitchenAir, KitchenBowls, KitchenMicrowave, OtherKitchens, UndoRedo],
+  imports: [FieldScope, KitchenAir, KitchenBowls, KitchenMicrowave, OtherKitchens, UndoRedo],
   templateUrl: './kitchen-page.html',
   styleUrl: './kitchen-page.less',
 })

@@ -14,12 +14,13 @@ import { ShapeFields } from '../ui/shape-fields';
 import { TextField } from '../ui/text-field';
 import { LONGEST_NAME, tidyName } from '../wording/naming';
 import { SHAPE_NAMES } from '../wording/shapes';
+import { FieldScope } from '../ui/field-scope';
 
 /** A mold's kinds of cavity: the open one's shape by formula, and how many of it lie in the mold. */
 @Component({
   selector: 'ks-cavity-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, NzButtonComponent, Pick, ShapeFields, TextField],
+  imports: [AmountField, ChoiceList, FieldScope, NzButtonComponent, Pick, ShapeFields, TextField],
   templateUrl: './cavity-fields.html',
   styleUrl: './mold-part.less',
 })

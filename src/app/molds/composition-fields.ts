@@ -39,7 +39,7 @@ import { COMPOSITION_NAMES } from '../wording/shapes';
         @case ('press') {
           <ks-amount-field
             label="The insert leaves"
-            [field]="mold().id + ' gap'"
+            field="gap"
             [value]="c.gap.by === 'width' ? c.gap.gapM : c.gap.m3"
             [dimension]="c.gap.by === 'width' ? 'length' : 'volume'"
             [unit]="c.gap.by === 'water' ? millilitre : undefined"
@@ -53,7 +53,7 @@ import { COMPOSITION_NAMES } from '../wording/shapes';
             @for (part of c.parts; track part.cavityId; let i = $index) {
               <ks-amount-field
                 [label]="nameOf(part.cavityId) + ' in a piece'"
-                [field]="mold().id + ' part ' + part.cavityId"
+                [field]="'part ' + part.cavityId"
                 [value]="part.perPiece"
                 [whole]="true"
                 [limits]="[perPiece]"

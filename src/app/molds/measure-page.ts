@@ -15,6 +15,7 @@ import { MeasuredBowl } from './measured-bowl';
 import { RulerFields, type RulerKey } from './ruler-fields';
 import { type TypedWeights, WaterSteps } from './water-steps';
 import { WaterTable } from './water-table';
+import { FieldScope } from '../ui/field-scope';
 
 type Way = 'water' | 'ruler';
 /** More than an average needs. */
@@ -24,7 +25,7 @@ const MOST_READINGS = 20;
 @Component({
   selector: 'ks-measure-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Gone, MeasuredBowl, PageHeader, Pick, RulerFields, WaterSteps, WaterTable],
+  imports: [FieldScope, Gone, MeasuredBowl, PageHeader, Pick, RulerFields, WaterSteps, WaterTable],
   templateUrl: './measure-page.html',
   styleUrls: [
     '../ui/measuring-page.less',

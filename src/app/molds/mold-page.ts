@@ -12,6 +12,7 @@ import { CavityFields } from './cavity-fields';
 import { MoldCare } from './mold-care';
 import { MoldFields } from './mold-fields';
 import { MoldSheet } from './mold-sheet';
+import { FieldScope } from '../ui/field-scope';
 
 /** One mold of the library: its cavities by formula or by points, how they lie and come together, and what a cavity comes to. */
 @Component({
@@ -20,6 +21,7 @@ import { MoldSheet } from './mold-sheet';
   imports: [
     CavityAnswers,
     CavityFields,
+    FieldScope,
     Gone,
     MoldCare,
     MoldFields,

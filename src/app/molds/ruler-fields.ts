@@ -8,15 +8,14 @@ export type RulerKey = keyof RulerReading;
 
 interface RulerField {
   readonly label: string;
-  readonly field: string;
   readonly limit: LimitName;
 }
 
 const FIELDS: Readonly<Record<RulerKey, RulerField>> = {
-  rimM: { label: 'Width at the rim', field: 'measured rim', limit: 'cavityDiameterM' },
-  depthM: { label: 'Depth', field: 'measured depth', limit: 'cavityDepthM' },
-  halfwayM: { label: 'Width halfway down', field: 'measured half', limit: 'baseDiameterM' },
-  baseM: { label: 'Width at the bottom', field: 'measured base', limit: 'baseDiameterM' },
+  rimM: { label: 'Width at the rim', limit: 'cavityDiameterM' },
+  depthM: { label: 'Depth', limit: 'cavityDepthM' },
+  halfwayM: { label: 'Width halfway down', limit: 'baseDiameterM' },
+  baseM: { label: 'Width at the bottom', limit: 'baseDiameterM' },
 };
 
 /** Lengths of a cavity as a ruler tells them, side by side in a pair. */
@@ -28,7 +27,7 @@ const FIELDS: Readonly<Record<RulerKey, RulerField>> = {
     @for (row of rows(); track row.key) {
       <ks-amount-field
         [label]="row.label"
-        [field]="owner() + ' ' + row.field"
+        [field]="row.key"
         [value]="ruler()[row.key]"
         [limit]="row.limit"
         (amount)="ruled.emit({ key: row.key, value: $event.value })"
@@ -38,8 +37,6 @@ const FIELDS: Readonly<Record<RulerKey, RulerField>> = {
   styles: ':host { display: contents; }',
 })
 export class RulerFields {
-  /** Prefix of the fields' keys: the mold. */
-  readonly owner = input.required<string>();
   readonly ruler = input.required<RulerReading>();
   readonly keys = input.required<readonly RulerKey[]>();
   /** A length that was typed, m. */

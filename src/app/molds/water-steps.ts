@@ -27,8 +27,6 @@ export type TypedWeights = Readonly<Record<Weighing, FormControl<string>>>;
 export class WaterSteps {
   private readonly units = inject(Units);
 
-  /** Prefix of the fields' keys: the mold. */
-  readonly owner = input.required<string>();
   readonly water = input.required<WaterReadings>();
   readonly typed = input.required<TypedWeights>();
   readonly set = output<Partial<Omit<WaterReadings, 'readings'>>>();

@@ -26,6 +26,7 @@ import { BAND_NAMES, bandProblemText } from '../wording/melting';
 import { ALLERGEN_NAMES, FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
 import { BandLadder } from './band-ladder';
 import { StockFields } from './stock-fields';
+import { FieldScope } from '../ui/field-scope';
 
 const OWN_VALUES = 'own';
 type Runs = FluidityClass | typeof OWN_VALUES;
@@ -34,7 +35,7 @@ type Runs = FluidityClass | typeof OWN_VALUES;
 @Component({
   selector: 'ks-chocolate-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, BandLadder, ChoiceList, NzButtonComponent, RouterLink, StockFields, Ticks],
+  imports: [AmountField, BandLadder, ChoiceList, FieldScope, NzButtonComponent, RouterLink, StockFields, Ticks],
   templateUrl: './chocolate-editor.html',
   styleUrl: './chocolate-editor.less',
 })

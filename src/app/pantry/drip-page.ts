@@ -7,6 +7,7 @@ import { Gone } from '../ui/gone';
 import { PageHeader } from '../ui/page-header';
 import { DripClasses } from './drip-classes';
 import { DripSteps } from './drip-steps';
+import { FieldScope } from '../ui/field-scope';
 
 const START: DripReading = {
   cardWidthM: 0.04,
@@ -20,7 +21,7 @@ const START: DripReading = {
 @Component({
   selector: 'ks-drip-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DripClasses, DripSteps, Gone, PageHeader],
+  imports: [DripClasses, DripSteps, FieldScope, Gone, PageHeader],
   templateUrl: './drip-page.html',
   styleUrl: '../ui/measuring-page.less',
 })

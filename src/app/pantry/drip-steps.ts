@@ -17,8 +17,6 @@ const SECOND: DripReading['first'] = { seconds: 60, kg: 0.004 };
   styleUrl: '../ui/measuring-steps.less',
 })
 export class DripSteps {
-  /** Prefix of the fields' keys: the chocolate. */
-  readonly owner = input.required<string>();
   readonly reading = input.required<DripReading>();
   readonly changed = output<Partial<DripReading>>();
 

@@ -18,6 +18,7 @@ import { ALLERGEN_NAMES, FILLING_NAMES, listed } from '../wording/names';
 import { Tool } from '../ui/tool';
 import { TextField } from '../ui/text-field';
 import { StockFields } from './stock-fields';
+import { FieldScope } from '../ui/field-scope';
 
 const MOST_INGREDIENTS = 12;
 const OTHER = 'other';
@@ -26,7 +27,7 @@ const OTHER = 'other';
 @Component({
   selector: 'ks-filling-editor',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, StockFields, TextField, Ticks, Tool],
+  imports: [AmountField, ChoiceList, FieldScope, LucideX, NzButtonComponent, StockFields, TextField, Ticks, Tool],
   templateUrl: './filling-editor.html',
   styleUrls: ['./chocolate-editor.less', './tint-editor.less'],
 })

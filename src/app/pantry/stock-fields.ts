@@ -21,28 +21,24 @@ const LONGEST_LOT = 60;
     <div class="pair">
       <ks-amount-field
         label="In stock"
-        [field]="e.id + ' stock'"
         [value]="e.stockKg"
         limit="stockKg"
         (amount)="setNumber('stockKg', $event.value)"
       />
       <ks-amount-field
         label="Size of a pack"
-        [field]="e.id + ' pack'"
         [value]="e.packKg"
         limit="packKg"
         (amount)="setNumber('packKg', $event.value)"
       />
       <ks-amount-field
         [label]="'A pack costs, ' + currency()"
-        [field]="e.id + ' price'"
         [value]="e.packPrice ?? 0"
         limit="packPrice"
         (amount)="setNumber('packPrice', $event.value)"
       />
       <ks-moment-field
         label="Best before"
-        [field]="e.id + ' best before'"
         [value]="e.bestBefore ?? ''"
         [withTime]="false"
         (moment)="setBestBefore($event)"

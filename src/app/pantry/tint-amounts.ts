@@ -19,7 +19,6 @@ const UNKNOWN_COLOUR = '#e0d8cc';
     <div class="wanted">
       <ks-amount-field
         label="Amount wanted"
-        [field]="tint().id + ' wanted'"
         [value]="wantedKg()"
         limit="amountKg"
         (amount)="wantedKg.set($event.value)"

@@ -12,6 +12,7 @@ import { ChoiceList } from '../ui/choice-list';
 import { Tool } from '../ui/tool';
 import { TextField } from '../ui/text-field';
 import { TintAmounts } from './tint-amounts';
+import { FieldScope } from '../ui/field-scope';
 
 const WATER = 'water';
 type Base = ColourBase | typeof WATER;
@@ -29,6 +30,7 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
   imports: [
     AmountField,
     ChoiceList,
+    FieldScope,
     FormsModule,
     LucideX,
     NzButtonComponent,

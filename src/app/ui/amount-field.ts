@@ -29,6 +29,7 @@ import { LIMITS, type Limit, type LimitName } from '../../core/record/limits';
 import { KeptText, type TypedTurn } from '../state/typed-texts';
 import { Units } from '../state/units';
 import { amountProblemText, type FieldProblem } from '../wording/fields';
+import { nameInScope } from './field-scope';
 import { Labelled } from './labelled';
 
 /** An amount as understood from a field, in SI, with the kind of quantity that was typed. */
@@ -83,6 +84,7 @@ let fields = 0;
 export class AmountField {
   private readonly units = inject(Units);
   private readonly typed = new KeptText();
+  private readonly name = nameInScope(() => this.field() ?? this.limit() ?? this.label());
 
   readonly label = input.required<string>();
   /** Current value, SI. */
@@ -93,8 +95,8 @@ export class AmountField {
   readonly limits = input<readonly Limit[]>();
   /** Kind of quantity of the value, where it is not that of the first limit. */
   readonly dimension = input<Dimension>();
-  /** What names this field among all of the casting's, for keeping unread text. */
-  readonly field = input.required<string>();
+  /** What tells it from the others in its scope; its limit does, where no other is held to the same. */
+  readonly field = input<string>();
   readonly whole = input(false);
   /** The label is not shown, where the place says what it is. */
   readonly bare = input(false);
@@ -134,8 +136,7 @@ export class AmountField {
     this.control.valueChanges.pipe(takeUntilDestroyed(inject(DestroyRef))).subscribe((text) => this.read(text));
     effect(() => {
       const shown = this.shown();
-      const field = this.field();
-      const turn = this.typed.turn(field);
+      const turn = this.typed.turn(this.name());
       untracked(() => this.refresh(shown, turn));
     });
   }

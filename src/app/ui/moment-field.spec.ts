@@ -7,7 +7,6 @@ describe('a moment', () => {
     await openDemo();
     const fixture = TestBed.createComponent(MomentField);
     fixture.componentRef.setInput('label', 'Best before');
-    fixture.componentRef.setInput('field', 'best');
     fixture.componentRef.setInput('value', '');
     fixture.componentRef.setInput('withTime', false);
     const taken: string[] = [];

@@ -21,6 +21,7 @@ import { NzDatePickerComponent } from 'ng-zorro-antd/date-picker';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import { movedBy } from '../../core/record/typed-moment';
 import { KeptText, type TypedTurn } from '../state/typed-texts';
+import { nameInScope } from './field-scope';
 import { TWELVE_HOURS, fieldExample, fieldReading, fieldText } from '../wording/times';
 import { Labelled } from './labelled';
 import { Tool } from './tool';
@@ -55,11 +56,10 @@ let fields = 0;
 })
 export class MomentField {
   private readonly typed = new KeptText();
+  private readonly name = nameInScope(() => this.label());
   readonly label = input.required<string>();
   /** Local time, as "2026-10-17T18:00", or a day, as "2027-06-30"; empty where there is none. */
   readonly value = input.required<string>();
-  /** What names this field among all others, for keeping unread text. */
-  readonly field = input.required<string>();
   /** Whether it takes a time of day as well. One without may be emptied. */
   readonly withTime = input(true);
   /** What is to be said of the value. */
@@ -91,8 +91,7 @@ export class MomentField {
   constructor() {
     effect(() => {
       const value = this.value();
-      const field = this.field();
-      const turn = this.typed.turn(field);
+      const turn = this.typed.turn(this.name());
       untracked(() => this.refresh(value, turn));
     });
     // The day it stands at has the keys, once the calendar is there and has been told of it.

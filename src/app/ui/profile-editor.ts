@@ -43,8 +43,6 @@ export class ProfileEditor {
   private readonly units = inject(Units);
 
   readonly points = input.required<readonly TurnedPoint[]>();
-  /** What names these points among all others, for keeping unread text. */
-  readonly owner = input.required<string>();
   /** A whole profile, with what names the gesture that made it. */
   readonly changed = output<{ readonly points: readonly TurnedPoint[]; readonly gesture: string }>();
 

@@ -65,7 +65,7 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
       @for (field of fields(); track field.key) {
         <ks-amount-field
           [label]="field.label"
-          [field]="owner() + ' ' + field.key"
+          [field]="field.key"
           [value]="valueOf(field.key)"
           [dimension]="field.dimension"
           [whole]="field.whole"
@@ -101,8 +101,6 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
 })
 export class ShapeFields {
   readonly shape = input.required<CavityShape>();
-  /** What names these fields among all others, for keeping unread text. */
-  readonly owner = input.required<string>();
   readonly changed = output<{ readonly shape: CavityShape; readonly key: string }>();
 
   protected readonly millilitre = UNITS.millilitre;

@@ -1,4 +1,4 @@
-import type { AimGoal, FoundWay, WantedRim } from '../../core/study/aim-search';
+import type { AimGoal, Blow, FoundWay, WantedRim } from '../../core/study/aim-search';
 import { unevenness, WORKED_APART_K, type ComparedSide, type Verdict, type Way } from '../../core/study/ways';
 import type { UnitSystem } from '../../core/quantity/units';
 import { isChilled, tippedOut } from '../../core/record/method';
@@ -71,14 +71,18 @@ export function verdictText(
   }
 }
 
-/** What a shell may be wanted for. */
-export function goalText(by: AimGoal['by']): string {
-  const names: Readonly<Record<AimGoal['by'], string>> = {
+/** What a shell may be wanted for, as it is picked. */
+export type GoalKey = Exclude<AimGoal['by'], 'smash'> | Blow;
+
+/** What it is called where it is picked. */
+export function goalText(key: GoalKey): string {
+  const names: Readonly<Record<GoalKey, string>> = {
     survive: 'survive unmolding',
-    smash: 'smash with a spoon',
+    spoon: 'smash with a spoon',
+    mallet: 'smash with a metal mallet',
     rim: 'have a rim of …',
   };
-  return names[by];
+  return names[key];
 }
 
 /** The rim that a goal comes to, in words. */

@@ -17,6 +17,7 @@ import { STATIONS, STATION_ROWS } from './stations';
 import { Strip } from './strip';
 import { WeighOut } from './weigh-out/weigh-out';
 import type { StationKey } from '../../core/plan/plan-types';
+import { FieldScope } from '../ui/field-scope';
 
 const TURN_MS = 20;
 
@@ -24,7 +25,20 @@ const TURN_MS = 20;
 @Component({
   selector: 'ks-workspace',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CastingHeader, Gone, Later, MissingPart, Notes, PartPicker, Ribbon, SceneBelow, Section, Strip, WeighOut],
+  imports: [
+    CastingHeader,
+    FieldScope,
+    Gone,
+    Later,
+    MissingPart,
+    Notes,
+    PartPicker,
+    Ribbon,
+    SceneBelow,
+    Section,
+    Strip,
+    WeighOut,
+  ],
   templateUrl: './workspace.html',
   styleUrl: './workspace.less',
 })

@@ -1,6 +1,7 @@
 import { demoCastings } from '../../data/demo';
 import { readCasting } from '../record/read-casting';
-import { searchWays, type AimGoal, type FoundWay } from './aim-search';
+import { draftPlan } from '../plan/draft';
+import { BLOWS, rimOfGoal, searchWays, type AimGoal, type Blow, type FoundWay } from './aim-search';
 import { simulatedPlan } from './remedy-effect';
 
 const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
@@ -33,13 +34,25 @@ describe('ways that reach a goal', () => {
     const survive = found({ by: 'survive' });
     expect(survive.length).toBeGreaterThan(0);
     for (const { side } of survive) expect(side.coat.breakChance.value).toBeLessThan(0.035);
-    const smash = found({ by: 'smash' });
+    const smash = found({ by: 'smash', blow: 'spoon' });
     expect(smash.length).toBeGreaterThan(0);
     for (const { side } of smash) {
       expect(side.coat.breakChance.value).toBeLessThan(0.06);
       // One blow of a spoon breaks it. Common practice, no source.
       expect(side.coat.total.rim.value).toBeLessThan(2 * side.coat.neededRim.value);
     }
+  });
+
+  it('are thicker for a metal mallet than for a spoon, and come out whole more surely', () => {
+    const wanted = (blow: Blow) => rimOfGoal({ by: 'smash', blow }, draftPlan(bombs));
+    const [spoon, mallet] = BLOWS.map(wanted);
+    for (const key of ['lowM', 'aimM', 'highM'] as const) expect(mallet[key]).toBeGreaterThan(spoon[key]);
+    expect(mallet.lowM).toBeLessThan(spoon.highM);
+    const [way] = found({ by: 'smash', blow: 'mallet' });
+    const { rim } = way.side.coat.total;
+    expect(rim.value).toBeGreaterThan(mallet.lowM);
+    expect(rim.value).toBeLessThan(mallet.highM);
+    expect(way.side.coat.breakChance.value).toBeLessThan(0.035);
   });
 
   it('are none where nothing can do it, and none where nothing sets', () => {

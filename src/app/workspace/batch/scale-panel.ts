@@ -42,7 +42,7 @@ import { scaledTexts } from '../../wording/scaling';
           </p>
           <ks-amount-field
             label="Pieces then"
-            [field]="p.casting.id + ' scaled'"
+            field="scaled"
             [value]="pieces()"
             [whole]="true"
             limit="pieces"

@@ -6,12 +6,13 @@ import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
 import { coatNameIn } from '../../wording/coats';
 import { SetFields } from '../setting/set-fields';
+import { FieldScope } from '../../ui/field-scope';
 
 /** Where each coat sets: what it rests in first, and for how long where the cook knows better. */
 @Component({
   selector: 'ks-chill-places',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SetFields],
+  imports: [FieldScope, SetFields],
   templateUrl: './chill-places.html',
   styles: ':host { display: grid; gap: 10px; }',
 })
@@ -24,7 +25,7 @@ export class ChillPlaces {
     if (!plan) return [];
     return plan.chill.coats.slice(0, plan.part.coats.length).map(({ stay, overruled }, index) => ({
       index,
-      field: `${plan.casting.id}${plan.part.id} ${index}`,
+      field: `${plan.part.id} coat ${index}`,
       name: coatNameIn(plan.coatsMade, index),
       place: placeOf(plan.coatsMade[index]),
       restSeconds: restsOf(plan.coatsMade[index]).reduce((sum, { seconds }) => sum + seconds, 0),

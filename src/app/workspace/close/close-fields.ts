@@ -27,6 +27,7 @@ import { ChoiceList } from '../../ui/choice-list';
 import { SetFields } from '../setting/set-fields';
 import { closingWords } from '../../wording/closing';
 import type { Option } from '../../wording/option';
+import { FieldScope } from '../../ui/field-scope';
 
 const OPEN = 'open';
 type Choice = ClosureKind | typeof OPEN;
@@ -35,7 +36,7 @@ type Choice = ClosureKind | typeof OPEN;
 @Component({
   selector: 'ks-close-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, SetFields],
+  imports: [AmountField, ChoiceList, FieldScope, SetFields],
   templateUrl: './close-fields.html',
   styleUrl: '../station.less',
 })
@@ -44,7 +45,6 @@ export class CloseFields {
   private readonly plans = inject(PlanService);
   private readonly plan = this.plans.draft;
   protected readonly sources = inject(Sources);
-  protected readonly castingId = computed(() => this.plan()?.casting.id ?? '');
   /** What this piece can be closed with: two rims join, a cavity is capped, a lid is a part of its own. */
   protected readonly kinds = computed<readonly Option<Choice>[]>(() => {
     const plan = this.plan();

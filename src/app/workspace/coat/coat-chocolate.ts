@@ -31,7 +31,6 @@ export class CoatChocolate {
   private readonly plan = inject(PlanService).draft;
   protected readonly fluidities = FLUIDITY_CLASSES.map((value) => ({ value, name: FLUIDITY_NAMES[value] }));
   /** What names its fields among all others. */
-  protected readonly scope = computed(() => `${this.plan()?.casting.id} ${this.plan()?.part.id}`);
 
   protected readonly sources = inject(Sources);
   /** Asked for each coat by itself, though they are alike so far. */

@@ -52,7 +52,7 @@ export class CoatLayers {
   protected readonly layers = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
-    const { part, coatsMade, casting } = plan;
+    const { coatsMade } = plan;
     return coatsMade.flatMap(({ method, volumeShare }, index) =>
       isClamped(method)
         ? []
@@ -60,7 +60,7 @@ export class CoatLayers {
             {
               index,
               label: this.name(index, coatsMade.length),
-              field: `${casting.id}${part.id} share ${index}`,
+              field: `share ${index}`,
               share: volumeShare,
               refusal: (value: number, dimension: Dimension) => this.refusal(index, this.shareOf(value, dimension)),
               hint: this.hint(index),

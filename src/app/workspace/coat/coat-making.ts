@@ -36,7 +36,6 @@ export class CoatMaking {
   protected readonly waysUp = WAYS_UP.map((value) => ({ value, name: WAY_UP_NAMES[value] }));
   protected readonly areas = COAT_AREAS.map((value) => ({ value, name: WHERE_NAMES[value] }));
   /** What names its fields among all others. */
-  protected readonly scope = computed(() => `${this.plan()?.casting.id} ${this.plan()?.part.id}`);
   protected readonly pressed = computed(() => this.plan()?.moldRecord.composition.kind === 'press');
   protected readonly solid = computed(() => !!this.plan()?.coat.body);
   /** A fill has layers by number only. */

@@ -16,7 +16,6 @@ import { COAT_NUMBER_WORDS, coatNumberName } from '../../wording/coats';
       @for (number of numbers(); track number.key) {
         <ks-amount-field
           [label]="number.label"
-          [field]="number.field"
           [value]="number.value"
           [unit]="number.unit"
           [limit]="number.key"
@@ -34,7 +33,7 @@ export class CoatNumbers {
   protected readonly numbers = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
-    const { part, coatsMade, casting } = plan;
+    const { part, coatsMade } = plan;
     const aimed = part.coatsBy.by === 'thickness';
     const { method } = coatsMade[coatsMade.length - 1];
     return numbersOf(method)
@@ -42,7 +41,6 @@ export class CoatNumbers {
       .map((key) => ({
         key,
         label: coatNumberName(key, method),
-        field: `${casting.id}${part.id} ${key}`,
         unit: key === 'doseM3' ? UNITS.teaspoon : undefined,
         // The time to stand that was chosen, where a wanted thickness asks for another.
         value: (key === 'dwellSeconds' ? part.coats : coatsMade)[0][key],

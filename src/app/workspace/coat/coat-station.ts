@@ -9,6 +9,7 @@ import { coatAnswers } from './coat-answers';
 import { CoatChocolate } from './coat-chocolate';
 import { CoatMaking } from './coat-making';
 import { WeighedShellPanel } from './weighed-shell-panel';
+import { FieldScope } from '../../ui/field-scope';
 
 /** Which chocolate, how a coat is made, how many; and what they come to. */
 @Component({
@@ -19,6 +20,7 @@ import { WeighedShellPanel } from './weighed-shell-panel';
     CoatChocolate,
     CoatMaking,
     Estimate,
+    FieldScope,
     MissingPart,
     NzButtonComponent,
     RouterLink,

@@ -19,7 +19,7 @@ import { weighedText } from '../../wording/weighed';
     @if (plan(); as p) {
       <ks-amount-field
         label="One part, all its coats"
-        [field]="p.casting.id + p.part.id + ' weighed'"
+        [field]="p.part.id + ' weighed'"
         [value]="weighedKg() ?? p.coat.mass.value"
         limit="shellKg"
         (amount)="weigh($event.value)"

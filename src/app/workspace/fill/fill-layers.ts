@@ -205,12 +205,12 @@ function askedBy({ by }: FillAmount): AskedBy {
 }
 
 /** The field that asks for a layer's amount, in the way that was chosen. */
-function asked({ casting, part }: PlanDraft, { choice: { id, amount, filling } }: LayerAnswer): Asked {
+function asked({ part }: PlanDraft, { choice: { id, amount, filling } }: LayerAnswer): Asked {
   switch (amount.by) {
     case 'line':
       return {
         label: 'Below the rim',
-        field: `${casting.id} line ${id}`,
+        field: `line ${id}`,
         value: amount.belowRimM,
         dimension: 'length',
         limits: [LIMITS.belowRimM],
@@ -219,7 +219,7 @@ function asked({ casting, part }: PlanDraft, { choice: { id, amount, filling } }
     case 'share':
       return {
         label: 'Of the room inside',
-        field: `${casting.id} share ${id}`,
+        field: `share ${id}`,
         value: amount.share,
         dimension: 'share',
         limits: [LIMITS.fillShare],
@@ -229,7 +229,7 @@ function asked({ casting, part }: PlanDraft, { choice: { id, amount, filling } }
       const countable = FILLING_MATTER[filling.kind].pieceKg !== undefined;
       return {
         label: part.filled === 'all' && part.perPiece > 1 ? 'In each part' : 'In each piece',
-        field: `${casting.id} fill ${id}`,
+        field: `fill ${id}`,
         value: amount.by === 'volume' ? amount.m3 : amount.by === 'mass' ? amount.kg : amount.count,
         dimension: amount.by,
         limits: [LIMITS.fillVolumeM3, LIMITS.fillMassKg, ...(countable ? [LIMITS.fillCount] : [])],

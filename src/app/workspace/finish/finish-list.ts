@@ -67,7 +67,6 @@ export class FinishList {
     return plan.finishes.map((one) => ({
       one,
       id: one.finish.id,
-      field: plan.casting.id + one.finish.id,
       name: FINISH_NAMES[one.finish.kind],
       text: FINISH_TEXTS[one.finish.kind],
       choices: this.choicesOf(plan.casting, one.finish),

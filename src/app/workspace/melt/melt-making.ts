@@ -72,7 +72,6 @@ export class MeltMaking {
     const draft = this.draft();
     return draft && draft.casting.melts.find(({ id }) => id === this.open.id());
   });
-  protected readonly castingId = computed(() => this.draft()?.casting.id ?? '');
   private readonly chocolate = computed(() => {
     const draft = this.draft();
     const melt = this.melt();

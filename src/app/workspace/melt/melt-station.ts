@@ -5,6 +5,7 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { answerRow, Answers, type AnswerRow } from '../../ui/answers';
 import { Estimate } from '../../ui/estimate';
+import { FieldScope } from '../../ui/field-scope';
 import { capital } from '../../wording/format';
 import { temperText, thickenedText } from '../../wording/melting';
 import { VESSEL_NAMES } from '../../wording/names';
@@ -16,13 +17,13 @@ import { MeltMaking } from './melt-making';
 @Component({
   selector: 'ks-melt-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Answers, Estimate, KitchenOffer, MeltChocolate, MeltMaking],
+  imports: [Answers, Estimate, FieldScope, KitchenOffer, MeltChocolate, MeltMaking],
   templateUrl: './melt-station.html',
   styleUrl: '../station.less',
 })
 export class MeltStation {
   private readonly units = inject(Units);
-  private readonly open = inject(OpenMelt);
+  protected readonly open = inject(OpenMelt);
   private readonly plan = inject(PlanService).plan;
   protected readonly made = computed(() => madeOf(this.plan(), this.open.id()));
   protected readonly answers = computed<readonly AnswerRow[]>(() => {

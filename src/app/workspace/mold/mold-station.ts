@@ -24,6 +24,7 @@ import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes
 import { moldAnswers } from './mold-answers';
 import { MugFields } from './mug-fields';
 import { CopyOffer } from '../offers/copy-offer';
+import { FieldScope } from '../../ui/field-scope';
 
 /** Which mold, how many, its cavities; and what a cavity comes to. */
 @Component({
@@ -34,6 +35,7 @@ import { CopyOffer } from '../offers/copy-offer';
     Answers,
     ChoiceList,
     CopyOffer,
+    FieldScope,
     MugFields,
     NzButtonComponent,
     PartList,

@@ -19,7 +19,6 @@ const USUAL_MUG_M = 0.08;
     @if (diameterM(); as mugM) {
       <ks-amount-field
         label="Mug, across inside"
-        [field]="castingId() + ' mug'"
         [value]="mugM"
         limit="mugDiameterM"
         [hint]="fits()"
@@ -40,7 +39,6 @@ export class MugFields {
   private readonly units = inject(Units);
   private readonly plan = inject(PlanService).draft;
   protected readonly usualM = USUAL_MUG_M;
-  protected readonly castingId = computed(() => this.plan()?.casting.id ?? '');
   protected readonly diameterM = computed(() => this.plan()?.casting.mugDiameterM);
   protected readonly fits = computed(() => {
     const plan = this.plan();

@@ -60,7 +60,7 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
         <ks-text-field label="Name" [value]="p.part.name" (entered)="rename($event)" />
         <ks-amount-field
           label="In a piece"
-          [field]="p.casting.id + p.part.id + ' per piece'"
+          [field]="p.part.id + ' per piece'"
           [value]="p.part.perPiece"
           [whole]="true"
           [limits]="[perPiece]"

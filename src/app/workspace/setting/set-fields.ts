@@ -18,8 +18,6 @@ import { PLACE_NAMES } from '../../wording/names';
 export class SetFields {
   /** What sets, as "Coat 1". */
   readonly name = input.required<string>();
-  /** What its fields are told apart by from those of others. */
-  readonly field = input.required<string>();
   readonly place = input.required<Place>();
   readonly restSeconds = input.required<number>();
   readonly staySeconds = input.required<number>();
