@@ -193,19 +193,31 @@ test('when to start opens its working, and another zone is named', async ({ page
   await expect(page.getByRole('dialog')).toContainText('Sat 17 Oct, 18:00');
 });
 
-test('an estimate is marked wherever it stands, and on paper', async ({ page }) => {
-  await page.route(/worker-.*\.js/, (route) => route.abort());
-  await openBombs(page, 'chill');
-  await expect(page.getByText('The fine computation does not start here')).toBeVisible({ timeout: 15_000 });
-  for (const station of ['Coat', 'Melt', 'Batch']) {
-    await tab(page, station).click();
-    await expect(page.getByRole('status').filter({ hasText: 'Estimate.' })).toBeVisible();
-    await expect(tab(page, station)).toContainText('estimate');
-  }
-  await expect(page.getByRole('heading', { name: 'Weigh out, estimated' })).toBeVisible();
-  await page.goto('/casting/demo-bombs/weigh-out');
-  await expect(page.getByText('These figures are a first estimate')).toBeVisible();
-});
+const WITHOUT_WORKER: Readonly<Record<string, (page: Page) => Promise<unknown>>> = {
+  'does not load': (page) => page.route(/worker-.*\.js/, (route) => route.abort()),
+  'is forbidden': (page) =>
+    page.addInitScript(() => {
+      globalThis.Worker = class {
+        constructor() {
+          throw new DOMException('forbidden', 'SecurityError');
+        }
+      } as never;
+    }),
+};
+for (const [how, without] of Object.entries(WITHOUT_WORKER))
+  test(`where the worker ${how}, an estimate is marked wherever it stands, and on paper`, async ({ page }) => {
+    await without(page);
+    await openBombs(page, 'chill');
+    await expect(page.getByText('The fine computation does not start here')).toBeVisible({ timeout: 15_000 });
+    for (const station of ['Coat', 'Melt', 'Batch']) {
+      await tab(page, station).click();
+      await expect(page.getByRole('status').filter({ hasText: 'Estimate.' })).toBeVisible();
+      await expect(tab(page, station)).toContainText('estimate');
+    }
+    await expect(page.getByRole('heading', { name: 'Weigh out, estimated' })).toBeVisible();
+    await page.goto('/casting/demo-bombs/weigh-out');
+    await expect(page.getByText('These figures are a first estimate')).toBeVisible();
+  });
 
 test.describe('of parts that do not come', () => {
   test.use({ provoked: 'Failed to fetch dynamically imported module' });

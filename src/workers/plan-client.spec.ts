@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { firstValueFrom, skip, take, toArray } from 'rxjs';
+import { filter, firstValueFrom, skip, take, toArray } from 'rxjs';
 import type { Making } from '../core/plan/making';
 import type { Worked } from '../core/plan/worked';
 import { PlanClient, type PlanAnswered, type WorkerState } from './plan-client';
@@ -111,5 +111,25 @@ describe('PlanClient', () => {
     const answer = firstValueFrom(client.answers);
     client.retry();
     expect((await answer).key).toBe('b');
+  });
+
+  it('gives up a worker that cannot even be made, and makes it once it can', async () => {
+    let forbidden = true;
+    let tries = 0;
+    const client = clientOf(() => {
+      tries++;
+      if (forbidden) throw new DOMException('workers are forbidden here', 'SecurityError');
+      return workerThat(() => Promise.resolve(done));
+    });
+    const states: WorkerState[] = [];
+    client.state.subscribe((state) => states.push(state));
+    expect(() => client.request('a', input)).not.toThrow();
+    await firstValueFrom(client.state.pipe(filter((state) => state === 'failed')));
+    expect(tries).toBe(3);
+    expect(states.at(-1)).toBe('failed');
+    forbidden = false;
+    const answer = firstValueFrom(client.answers);
+    client.retry();
+    expect((await answer).key).toBe('a');
   });
 });

@@ -112,10 +112,24 @@ export class PlanClient {
     this.running = request;
     this.states.next('working');
     this.watch(request);
-    this.connect(request)
-      .work(request.makings, request.from)
-      .then((worked) => this.finish(request, worked))
-      .catch(() => this.fail(request));
+    void this.ask(
+      request,
+      (remote) => remote.work(request.makings, request.from),
+      (worked) => this.finish(request, worked),
+    );
+  }
+
+  /** Asks the worker; one that cannot even be made, as where a browser forbids it, has failed like any other. */
+  private async ask<T>(
+    request: Request,
+    work: (remote: Remote<PlanWork>) => Promise<T>,
+    answered: (answer: T) => void,
+  ): Promise<void> {
+    try {
+      answered(await work(this.connect(request)));
+    } catch {
+      this.fail(request);
+    }
   }
 
   /** Waits for an answer as long as is reasonable. */
@@ -148,10 +162,11 @@ export class PlanClient {
     this.pause = undefined;
     this.ranging = true;
     this.watch(request);
-    this.connect(request)
-      .range(request.makings, worked)
-      .then((ranged) => this.finishRange(request, ranged))
-      .catch(() => this.fail(request));
+    void this.ask(
+      request,
+      (remote) => remote.range(request.makings, worked),
+      (ranged) => this.finishRange(request, ranged),
+    );
   }
 
   private finishRange(request: Request, worked: readonly Worked[] | undefined): void {
