@@ -47,7 +47,7 @@ import { SmallSection } from './small-section';
     SmallSection,
   ],
   templateUrl: './castings.html',
-  styleUrl: './castings.less',
+  styleUrls: ['../ui/list-page.less', './castings.less'],
 })
 export class Castings {
   protected readonly store = inject(CastingStore);

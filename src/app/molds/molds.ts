@@ -50,7 +50,7 @@ const NEXT_MS = 60;
     RouterLink,
   ],
   templateUrl: './molds.html',
-  styleUrl: './molds.less',
+  styleUrls: ['../ui/list-page.less', './molds.less'],
 })
 export class Molds {
   protected readonly library = inject(MoldLibrary);

@@ -69,7 +69,9 @@ export class FillingTable {
       filling,
       kind: FILLING_NAMES[kind],
       density: text(bulkDensity, 'density', system),
-      stock: bought ? `${stock} here; ${packText(filling, this.kitchens.kitchen().currency, system)}` : '',
+      stock: bought
+        ? `${stock} here; ${packText(filling, this.kitchens.kitchen().currency, system)}`
+        : 'mixed for each job',
       mixed,
       before: best.text.replace('Best before ', ''),
       old: best.past,

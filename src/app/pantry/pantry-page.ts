@@ -33,7 +33,7 @@ import { FillingTable } from './filling-table';
     RouterLink,
   ],
   templateUrl: './pantry-page.html',
-  styleUrl: './pantry-page.less',
+  styleUrls: ['../ui/list-page.less', './pantry-page.less'],
 })
 export class PantryPage {
   protected readonly pantry = inject(Pantry);
