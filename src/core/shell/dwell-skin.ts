@@ -43,7 +43,7 @@ const LONGEST_S = 1200;
 const STEP_POWER = 2.5;
 /** A skin is conducted over what has set below in steps of this, m, and is told from both sides in between. */
 const SET_STEP_M = 0.0001;
-const MOST_KEPT = 256;
+const MOST_KEPT = 64;
 
 /**
  * The skin that sets against the cooler wall while the cavity stands full, by the enthalpy slab with the real, finite wall and as much
@@ -58,16 +58,23 @@ export function dwellSkin(input: DwellInput): DwellSkin {
   const steps = Math.max(0, input.setThicknessM / SET_STEP_M);
   const over = Math.floor(steps);
   const share = steps - over;
-  const thinner = skinOver(input, over * SET_STEP_M);
+  const curves = curvesOf(input);
+  const thinner = skinOver(input, curves, over);
   if (share === 0) return thinner;
-  const thicker = skinOver(input, (over + 1) * SET_STEP_M);
+  const thicker = skinOver(input, curves, over + 1);
   return mapSkin((key) => thinner[key] + share * (thicker[key] - thinner[key]));
 }
 
-const SKIN_KEYS = ['thicknessM', 'skinC', 'skinSet', 'wallC', 'meltC', 'meltSet'] as const;
-
+/** Written out: this is asked for dozens of times a plan. */
 function mapSkin<T>(of: (key: keyof DwellSkin) => T): Record<keyof DwellSkin, T> {
-  return Object.fromEntries(SKIN_KEYS.map((key) => [key, of(key)])) as Record<keyof DwellSkin, T>;
+  return {
+    thicknessM: of('thicknessM'),
+    skinC: of('skinC'),
+    skinSet: of('skinSet'),
+    wallC: of('wallC'),
+    meltC: of('meltC'),
+    meltSet: of('meltSet'),
+  };
 }
 
 /** Nothing has stood yet. */
@@ -75,9 +82,9 @@ function unmoved({ workingC, wallC }: Pick<DwellInput, 'workingC' | 'wallC'>): D
   return { thicknessM: 0, skinC: workingC, skinSet: 0, wallC, meltC: workingC, meltSet: 0 };
 }
 
-/** The same over so much that has set, m. */
-function skinOver(input: DwellInput, setThicknessM: number): DwellSkin {
-  const curve = curveOf(input, setThicknessM);
+/** The same over so many steps of what has set. */
+function skinOver(input: DwellInput, curves: SkinCurve[], over: number): DwellSkin {
+  const curve = (curves[over] ??= skinCurve({ ...input, setThicknessM: over * SET_STEP_M }));
   // Straight in the root of time, in which a skin grows evenly.
   const at = STEPS * (Math.min(input.dwellSeconds, LONGEST_S) / LONGEST_S) ** (1 / STEP_POWER);
   const k = Math.min(STEPS - 1, Math.floor(at));
@@ -89,19 +96,19 @@ function skinOver(input: DwellInput, setThicknessM: number): DwellSkin {
 /** Skin, wall and melt after each step. */
 type SkinCurve = Readonly<Record<keyof DwellSkin, Float64Array>>;
 
-const kept = new Map<string, SkinCurve>();
+const kept = new Map<string, SkinCurve[]>();
 
-/** One conduction tells the skin of every dwell, so searches for a dwell ask for it once. */
-function curveOf(input: DwellInput, setThicknessM: number): SkinCurve {
+/** One conduction tells the skin of every dwell, so searches for a dwell ask for it once: those of alike chocolate and mold, by the steps of what has set below. */
+function curvesOf(input: DwellInput): SkinCurve[] {
   const { kind, fatShare, unseeded = false, workingC, meltDepthM, material, wallM, wallC, airC, draught } = input;
-  const key = `${kind} ${fatShare} ${unseeded} ${workingC} ${meltDepthM} ${material} ${wallM} ${setThicknessM} ${wallC} ${airC} ${draught}`;
-  let curve = kept.get(key);
-  if (!curve) {
+  const key = `${kind} ${fatShare} ${unseeded} ${workingC} ${meltDepthM} ${material} ${wallM} ${wallC} ${airC} ${draught}`;
+  let curves = kept.get(key);
+  if (!curves) {
     if (kept.size >= MOST_KEPT) kept.clear();
-    curve = skinCurve({ ...input, setThicknessM });
-    kept.set(key, curve);
+    curves = [];
+    kept.set(key, curves);
   }
-  return curve;
+  return curves;
 }
 
 function skinCurve(input: DwellInput): SkinCurve {
