@@ -100,6 +100,8 @@ describe('every way of making in every shipped mold', () => {
   });
 });
 
+const coatsOf = ({ parts }: Pick<Casting, 'parts'>) => parts.flatMap(({ coats }) => coats);
+
 /** Inputs that are moved through their usual span, 0 to 1. */
 const MOVED: readonly (readonly [string, (casting: Casting, x: number) => void])[] = [
   ['room', ({ kitchen }, x) => (kitchen.roomC = 17 + 5 * x)],
@@ -110,6 +112,19 @@ const MOVED: readonly (readonly [string, (casting: Casting, x: number) => void])
     ({ chocolates }, x) =>
       chocolates.forEach((chocolate) => (chocolate.fluidity = { yieldPa: 3 + 9 * x, viscosityPas: 1 + 2.5 * x })),
   ],
+  [
+    'freezer',
+    ({ kitchen, ...casting }, x) => {
+      kitchen.freezerC = -25 + 15 * x;
+      for (const coat of coatsOf(casting)) coat.sets = [{ place: 'freezer' }];
+    },
+  ],
+  ['mold wall', ({ molds }, x) => molds.forEach((mold) => (mold.wallM = 0.001 + 0.004 * x))],
+  ['dose', (casting, x) => coatsOf(casting).forEach((coat) => (coat.doseM3 *= 0.7 + 0.6 * x))],
+  // From what the pouring takes on: warmth goes into the wall as the root of time, and most steeply in the first moment.
+  ['time standing', (casting, x) => coatsOf(casting).forEach((coat) => (coat.dwellSeconds = 3 + 57 * x))],
+  ['time tipped out', (casting, x) => coatsOf(casting).forEach((coat) => (coat.drainSeconds = 5 + 55 * x))],
+  ['fat', ({ chocolates }, x) => chocolates.forEach((chocolate) => (chocolate.fatShare = 0.3 + 0.12 * x))],
 ];
 const STEPS = 200;
 /** Less than this is seen by nobody, and no jump: in the unit of each kind of figure. */
@@ -138,8 +153,8 @@ function largestJump(
     const casting = demoCastings(MONDAY).find((one) => one.id === id) as Casting;
     // A part of the span, in steps as long as those of all of it.
     move(casting, k / STEPS);
-    const { coat, chill, fill } = planned(casting, simulated);
-    for (const [path, { value, dimension }] of figuresOf({ coat, chill, fill })) {
+    const { coat, chill, fill, close } = planned(casting, simulated);
+    for (const [path, { value, dimension }] of figuresOf({ coat, chill, fill, close })) {
       if (path.endsWith('.stay') || dimension === 'count') continue;
       const key = `${path} ${dimension}`;
       series.set(key, [...(series.get(key) ?? []), value]);
