@@ -33,6 +33,27 @@ test('a mold is found, copied, changed, deleted, brought back, exported and impo
   await expect(page.getByRole('listitem')).toHaveCount(4);
 });
 
+test('a tool says its name when it is pointed at and when it is come to by Tab, and no longer than that', async ({
+  page,
+}) => {
+  await page.goto('/molds');
+  const [copy, take] = [/^Copy Faceted gems$/, /^Export Faceted gems$/].map((name) =>
+    page.getByRole('button', { name }),
+  );
+  const tip = (text: string) => page.locator('.cdk-overlay-container').getByText(text, { exact: true });
+  await copy.hover();
+  await expect(tip('Copy Faceted gems')).toBeVisible();
+  await page.mouse.move(0, 0);
+  await expect(tip('Copy Faceted gems')).toHaveCount(0);
+  await copy.focus();
+  await page.keyboard.press('Tab');
+  await expect(take).toBeFocused();
+  await expect(tip('Export Faceted gems')).toBeVisible();
+  await page.keyboard.press('Shift+Tab');
+  await expect(tip('Export Faceted gems')).toHaveCount(0);
+  await expect(tip('Copy Faceted gems')).toBeVisible();
+});
+
 test('a new mold begins as others of its kind: a corner that fits, care by material, one cavity, and it is cast in', async ({
   page,
 }) => {

@@ -8,12 +8,16 @@ export interface Timing {
 /**
  * The quickest tenth of `runs` timed calls after `warm` untimed ones: other programs on a shared machine only ever make a call longer, some by
  * half and more, so that a median tells as much about them as about the call.
+ * @param fresh what a call is given, made before it and not timed: another one each time, so that nothing is kept from the call before
  */
-export function timed(work: () => unknown, runs: number, warm: number): Timing {
-  for (let k = 0; k < warm; k++) work();
+export function timed<T>(work: (on: T) => unknown, runs: number, warm: number, fresh: () => T): Timing;
+export function timed(work: () => unknown, runs: number, warm: number): Timing;
+export function timed<T>(work: (on?: T) => unknown, runs: number, warm: number, fresh?: () => T): Timing {
+  for (let k = 0; k < warm; k++) work(fresh?.());
   const times = Array.from({ length: runs }, () => {
+    const on = fresh?.();
     const start = performance.now();
-    work();
+    work(on);
     return performance.now() - start;
   });
   const digits = percentile(times, 50) < 5 ? 2 : percentile(times, 50) < 100 ? 1 : 0;

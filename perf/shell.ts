@@ -77,7 +77,7 @@ function hardestResult(): Result {
 
 function rangeResult(): Result {
   const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
-  const making = makingOf(bombs);
+  const making = makingOf(bombs, bombs.parts[0]);
   const { simulated } = simulateMaking(making);
   const { ms, told } = timed(
     () => {

@@ -1,8 +1,9 @@
 // Everything that has to hold: types, lint, units, build, the app itself in a browser. Installs what it needs.
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { mkdirSync, openSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { haveChromium } from './chromium.mjs';
-import { build, checkNode, fail, install, root, run, runTool } from './prepare.mjs';
+import { checkNode, fail, install, root, run, runTool } from './prepare.mjs';
 
 let begun;
 
@@ -16,6 +17,10 @@ if (!haveChromium())
 const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
+
+// The build takes one processor, types and lint another.
+const buildLog = join(results, 'build.log');
+const built = beside('scripts/build.mjs', buildLog);
 
 step('Format');
 runTool('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']);
@@ -36,11 +41,11 @@ runTool('madge/bin/cli.js', [
 ]);
 run(process.execPath, ['scripts/rooms.mjs']);
 run(process.execPath, ['scripts/templates.mjs']);
+step('Build, what is left of it');
+if ((await built) !== 0) fail(readFileSync(buildLog, 'utf8'));
 step('Units');
 const jestFile = join(results, 'jest.json');
 runTool('jest/bin/jest.js', ['--json', `--outputFile=${jestFile}`], { env: { ...process.env, TZ: 'Europe/Berlin' } });
-step('Build');
-build();
 step('In the browser');
 const browserFile = join(results, 'browser.json');
 runTool('@playwright/test/cli.js', ['test'], { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browserFile } });
@@ -53,6 +58,14 @@ console.log(
   `\nUnits ${units.numPassedTests}, in the browser ${passed}${flaky ? `, ${flaky} of them at the second try` : ''}.`,
 );
 console.log(`${units.numPassedTests + passed} passed, ${units.numFailedTests + unexpected} failed`);
+
+/** Runs a script of the project beside what follows, and ends it with the whole. Gives how it ended. */
+function beside(script, log) {
+  const out = openSync(log, 'w');
+  const child = spawn(process.execPath, [script], { cwd: root, stdio: ['ignore', out, out] });
+  process.on('exit', () => child.kill());
+  return new Promise((ended) => child.on('exit', ended));
+}
 
 /** Names the step that begins, and says how long the one before it took. */
 function step(name) {

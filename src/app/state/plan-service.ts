@@ -1,4 +1,4 @@
-import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { DestroyRef, Injectable, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
 import { chillNominal, type ChillResult } from '../../core/chill/chill';
@@ -8,6 +8,7 @@ import { finishPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/study/remedy-effect';
 import type { Worked } from '../../core/plan/worked';
 import type { Casting } from '../../core/record/casting';
+import type { Simulated } from '../../core/shell/simulated';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
 import { OpenPart } from './open-part';
@@ -22,6 +23,13 @@ export type ChillSource = 'worker' | 'last' | 'first';
 interface Standing {
   readonly draft: PlanDraft;
   readonly result: readonly ChillResult[] | undefined;
+}
+
+/** What a draft comes from. */
+interface DraftSource {
+  readonly casting: Casting | undefined;
+  readonly answered: Answered | undefined;
+  readonly simulated: readonly Simulated[] | undefined;
 }
 
 interface Answered extends Standing {
@@ -64,11 +72,12 @@ export class PlanService {
     () => this.allSimulated()?.[this.store.current()?.parts.findIndex(({ id }) => id === this.openPart.id()) ?? 0],
   );
 
-  private readonly whole = computed<PlanDraft | undefined>(() => {
-    const casting = this.store.current();
-    const answered = this.answered();
-    if (answered && answered.draft.casting === casting) return answered.draft;
-    return casting && draftPlan(casting, this.allSimulated());
+  private readonly whole = linkedSignal<DraftSource, PlanDraft | undefined>({
+    source: () => ({ casting: this.store.current(), answered: this.answered(), simulated: this.allSimulated() }),
+    computation: ({ casting, answered, simulated }, before) =>
+      answered?.draft.casting === casting
+        ? answered?.draft
+        : casting && draftPlan(casting, simulated, undefined, before?.value),
   });
   /** Mold, coat and fill of the open part: what does not wait for the chill, and is not drawn again for it. */
   readonly draft = computed<PlanDraft | undefined>(() => this.seen(this.whole()));
@@ -179,6 +188,8 @@ export class PlanService {
     const draft = draftPlan(
       casting,
       worked.map(({ simulated }) => simulated),
+      undefined,
+      this.whole(),
     );
     const result = worked.map(({ chill }) => chill);
     this.answered.set({ draft, key, result });

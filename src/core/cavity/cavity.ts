@@ -34,16 +34,27 @@ export interface Cavity {
   readonly outward: boolean;
 }
 
+/** What is cast, drawn and named asks for the same shape again and again; it is kept as long as the shape's record is. */
+const inward = new WeakMap<CavityShape, Cavity>();
+const outward = new WeakMap<CavityShape, Cavity>();
+
 /**
- * Geometry of a cavity by formula, for every shape.
+ * Geometry of a cavity by formula, for every shape. The same object for the same record.
  *
  * A cavity is its rim's outline, scaled at each height by its meridian. Volume: outline area times the integral of the
  * squared share; wall: for each stretch of outline and meridian the strip between them, exact for turned and for faceted
  * bodies; spheres, ellipsoids and domes by their closed forms (handbook mensuration).
  * @param shape lengths 0.010 to 0.400 m, as the record's limits hold them
- * @param outward a former that is coated outside
+ * @param former coated outside
  */
-export function cavityOf(shape: CavityShape, outward = false): Cavity {
+export function cavityOf(shape: CavityShape, former = false): Cavity {
+  const kept = former ? outward : inward;
+  const cavity = kept.get(shape) ?? workedOut(shape, former);
+  kept.set(shape, cavity);
+  return cavity;
+}
+
+function workedOut(shape: CavityShape, outward: boolean): Cavity {
   const outline = outlineOf(shape);
   const meridian = meridianOf(shape);
   const radius = Math.sqrt(outline.areaM2 / Math.PI);

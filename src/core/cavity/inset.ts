@@ -88,26 +88,27 @@ function narrowest(r: Float64Array, z: Float64Array, floor: number, rimM: number
  * floor. Each stretch is looked at only at the levels that it passes.
  */
 function widthsUpward(r: Float64Array, z: Float64Array): (level: number, before: number) => number {
-  const footOf = (i: number): number => Math.min(z[i - 1], z[i]);
+  const foot = z.map((height, i) => (i === 0 ? height : Math.min(z[i - 1], height)));
   const coming: number[] = [];
-  for (let i = z.length - 1; i > 0; i--) if (z[i - 1] !== z[i]) coming.push(i);
-  coming.sort((i, j) => footOf(j) - footOf(i));
-  const passing: number[] = [];
+  for (let i = 1; i < z.length; i++) if (z[i - 1] !== z[i]) coming.push(i);
+  coming.sort((i, j) => foot[i] - foot[j]);
+  let next = 0;
+  const passing = new Int32Array(coming.length);
+  let passed = 0;
   return (level, before) => {
-    for (let next = coming.at(-1); next !== undefined && footOf(next) <= level; next = coming.at(-1)) {
-      passing.push(next);
-      coming.pop();
-    }
+    while (next < coming.length && foot[coming[next]] <= level) passing[passed++] = coming[next++];
     let least = Infinity;
     let left = 0;
-    for (const i of passing) {
-      const [a, b] = [z[i - 1], z[i]];
+    for (let k = 0; k < passed; k++) {
+      const i = passing[k];
+      const a = z[i - 1];
+      const b = z[i];
       if (a < level && b < level) continue;
       passing[left++] = i;
       const here = r[i - 1] + ((level - a) / (b - a)) * (r[i] - r[i - 1]);
       if (here < least) least = here;
     }
-    passing.length = left;
+    passed = left;
     return Math.max(0, Number.isFinite(least) ? least : Math.min(before, r[r.length - 1]));
   };
 }

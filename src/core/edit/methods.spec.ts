@@ -76,9 +76,9 @@ describe('the methods of a mold', () => {
       'clamp',
       (casting) => (casting.molds[0].composition = { kind: 'press', gap: { by: 'width', gapM: 0.003 } }),
     );
-    expect(coatModels(pressed).map(({ method }) => method)).toEqual(['spoon']);
+    expect(coatModels(pressed, pressed.parts[0]).map(({ method }) => method)).toEqual(['spoon']);
     const single = made('bombs', 'clamp', (casting) => (casting.molds[0].composition = { kind: 'single' }));
-    expect(coatModels(single).map(({ method }) => method)).toEqual(['solid', 'solid']);
+    expect(coatModels(single, single.parts[0]).map(({ method }) => method)).toEqual(['solid', 'solid']);
   });
 });
 

@@ -13,9 +13,16 @@ import type { Answer } from '../quantity/answer';
 import type { Casting, Coat, Part } from '../record/casting';
 import { closesFilled, type Closure } from '../record/closing';
 import { hasRim } from '../record/choices';
-import type { Mold } from '../record/mold';
 import { cavityCount } from '../record/mold-cavities';
-import { cavityRecordOf, chocolateOf, coatChocolate, fillingOf, meltOf, moldOf } from '../record/references';
+import {
+  cavityRecordOf,
+  chocolateOf,
+  coatChocolate,
+  fillingOf,
+  meltOf,
+  moldOf,
+  type Sources,
+} from '../record/references';
 import type { Simulated } from '../shell/simulated';
 import { make, makingOf } from './making';
 import { coatModels } from './methods';
@@ -28,14 +35,20 @@ import type { PartDraft, PlanDraft } from './plan-types';
  * The casting must be a read (valid) record.
  * @param simulated for each part in the record's order
  * @param seen the part it is seen from; the first where it is left out
+ * @param before of an earlier state of the record: its shells stand where nothing of theirs has changed
  */
 export function draftPlan(
   casting: Casting,
   simulated: readonly (Simulated | undefined)[] = [],
   seen?: string,
+  before?: PlanDraft,
 ): PlanDraft {
-  const cavities: Cavities = new Map();
-  const unfilled = casting.parts.map((part, i) => shellOf(casting, part, simulated[i], cavities));
+  const stands = before && SOURCES.every((key) => before.casting[key] === casting[key]);
+  const unfilled = casting.parts.map(
+    (part, i): Shell =>
+      (stands && before.parts.find((one) => one.part === part && one.simulated === simulated[i])) ||
+      shellOf(casting, part, simulated[i]),
+  );
   const parts = unfilled.map((shell): PartDraft => ({
     ...shell,
     fill: filled(casting, shell, unfilled),
@@ -59,14 +72,19 @@ export function seenFrom<P extends { readonly parts: readonly PartDraft[] }>(pla
 
 type Shell = Omit<PartDraft, 'fill' | 'warmest'>;
 
-/** Cavities that several parts of a piece are cast in, worked out once. */
-type Cavities = Map<Mold['cavities'][number], Cavity>;
+/** What is looked at to tell whether a shell still stands: none of the sources may be left out. */
+const SOURCES = Object.keys({
+  molds: true,
+  chocolates: true,
+  tints: true,
+  melts: true,
+  kitchen: true,
+} satisfies Record<keyof Sources, true>) as (keyof Sources)[];
 
-function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined, cavities: Cavities): Shell {
+function shellOf(casting: Sources, part: Part, simulated: Simulated | undefined): Shell {
   const moldRecord = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(moldRecord, part);
-  const { cavity, coat, chillInput } = make(makingOf(casting, part), simulated, cavities.get(cavityRecord));
-  cavities.set(cavityRecord, cavity);
+  const { cavity, coat, chillInput } = make(makingOf(casting, part), simulated);
   const models = coatModels(casting, part);
   const coatsMade = coat.coats.map((made, i): Coat => {
     const model = models[i] ?? { ...models[models.length - 1], id: made.choice.id };
@@ -91,6 +109,7 @@ function shellOf(casting: Casting, part: Part, simulated: Simulated | undefined,
     mold,
     coat,
     chillInput,
+    simulated,
   };
 }
 

@@ -6,10 +6,10 @@ import type { ChillInput } from '../chill/chill-input';
 import { coatStation } from '../coat/coat';
 import type { CoatResult } from '../coat/coat-answers';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
-import type { Casting, Coat, Part } from '../record/casting';
+import type { Coat, Part } from '../record/casting';
 import type { Place } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
-import { cavityRecordOf, coatChocolate, coatWorkingC, moldOf } from '../record/references';
+import { cavityRecordOf, coatChocolate, coatWorkingC, moldOf, type Sources } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf, type Rest } from '../record/sets';
 import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
 import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
@@ -47,8 +47,8 @@ export interface Made {
   readonly chillInput: ChillInput;
 }
 
-/** The making of a casting's part, the first where none is named. */
-export function makingOf(casting: Casting, part: Part = casting.parts[0]): Making {
+/** The making of a casting's part. */
+export function makingOf(casting: Sources, part: Part): Making {
   const mold = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(mold, part);
   const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
@@ -70,7 +70,7 @@ export function makingOf(casting: Casting, part: Part = casting.parts[0]): Makin
   };
 }
 
-function coatChoice(casting: Casting, coat: Coat): CoatChoice {
+function coatChoice(casting: Sources, coat: Coat): CoatChoice {
   const { kind, fluidity, fatShare, fluidityWithin } = coatChocolate(casting, coat);
   const unseeded = isUnseeded(casting, coat.shares[0].meltId) ? { unseeded: true } : {};
   const {
@@ -106,14 +106,11 @@ function coatChoice(casting: Casting, coat: Coat): CoatChoice {
 }
 
 /** What must be alike for a simulation's correction of one making to hold for another. */
-export function structureOf(
-  { shape, outward, material, press, coats }: Making,
-  cavity: Cavity = cavityOf(shape, outward),
-): string {
+export function structureOf({ shape, outward, material, press, coats }: Making): string {
   // A correction is given point by point: a cavity of another shape has others.
   return JSON.stringify([
     shape.kind,
-    cavity.profile.arcM.length,
+    cavityOf(shape, outward).profile.arcM.length,
     outward,
     material,
     press?.by,
@@ -130,15 +127,11 @@ export function structureOf(
 /**
  * Coats and what the chill is computed from, by the closed forms, corrected by a simulation of a making alike.
  * Takes about a millisecond.
- * @param cavity the making's own, where it is there already
  */
-export function make(
-  making: Making,
-  simulated?: Simulated,
-  cavity: Cavity = cavityOf(making.shape, making.outward),
-): Made {
-  const { material, moldWallM, kitchen, press, wantedRimM } = making;
-  const fits = simulated !== undefined && simulated.structure === structureOf(making, cavity);
+export function make(making: Making, simulated?: Simulated): Made {
+  const { shape, outward, material, moldWallM, kitchen, press, wantedRimM } = making;
+  const cavity = cavityOf(shape, outward);
+  const fits = simulated !== undefined && simulated.structure === structureOf(making);
   const coat = coatStation({
     cavity,
     material,

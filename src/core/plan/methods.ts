@@ -24,7 +24,7 @@ export function methodsFor({ composition }: Mold, { shape }: Mold['cavities'][nu
 }
 
 /** The coats of the record as they are taken in the part's mold: by what it allows, and pressed there is one. */
-export function coatModels(casting: Casting, part: Part = casting.parts[0]): readonly Coat[] {
+export function coatModels(casting: Pick<Casting, 'molds'>, part: Part): readonly Coat[] {
   const mold = moldOf(casting, part);
   const allowed = methodsFor(mold, cavityRecordOf(mold, part));
   const coats = mold.composition.kind === 'press' ? part.coats.slice(0, 1) : part.coats;

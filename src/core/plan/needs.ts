@@ -57,17 +57,33 @@ export function piecesFrom(plan: CastingPlan, onHandKg: ReadonlyMap<string, numb
   const there = (chocolateId: string): number => onHandKg.get(chocolateId) ?? 0;
   const fits = (pieces: number): boolean =>
     [...chocolateNeeds(plan, pieces)].every(([chocolateId, kg]) => kg <= there(chocolateId) + HAIR_KG);
-  let low = 0;
-  let high: number = LIMITS.pieces.high + 1;
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    if (fits(middle)) low = middle;
-    else high = middle;
-  }
+  const forOne = chocolateNeeds(plan, 1);
+  const many = Math.max(2, plan.casting.pieces);
+  const forMany = chocolateNeeds(plan, many);
+  // Nearly so much for each more, but for what stays in the bowls and the rounds.
+  const about = [...forOne].map(([id, one]) => {
+    const each = ((forMany.get(id) ?? one) - one) / (many - 1);
+    return each > 0 ? 1 + (there(id) - one) / each : Infinity;
+  });
   return answer(
-    low,
+    lastThatHolds(fits, Math.min(...about), LIMITS.pieces.high),
     'count',
     'batch.piecesFrom',
-    [...chocolateNeeds(plan, 1).keys()].map((chocolateId) => term('onHand', there(chocolateId), 'mass')),
+    [...forOne.keys()].map((chocolateId) => term('onHand', there(chocolateId), 'mass')),
   );
+}
+
+/** The largest whole number up to `most` that something holds for which holds for 0 and no more from somewhere on; soonest found near a guess. */
+function lastThatHolds(holds: (n: number) => boolean, guess: number, most: number): number {
+  let low = 0;
+  let high = most + 1;
+  let next = Math.floor(guess);
+  for (let stride = 1; high - low > 1; stride *= 2) {
+    const inside = next > low && next < high ? next : (low + high) >> 1;
+    if (holds(inside)) low = inside;
+    else high = inside;
+    // From the guess by ever longer strides, until it lies between two.
+    next = low === inside ? low + stride : high - stride;
+  }
+  return low;
 }

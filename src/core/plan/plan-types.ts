@@ -17,6 +17,7 @@ import type { Casting, Coat, Part } from '../record/casting';
 import type { Closure } from '../record/closing';
 import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
+import type { Simulated } from '../shell/simulated';
 
 /** A change to a casting that a note offers. */
 export type Remedy =
@@ -110,6 +111,8 @@ export interface PartDraft {
   /** How warm what is cooked or melted of its filling may be when it goes in. */
   readonly warmest: Answer | undefined;
   readonly chillInput: ChillInput;
+  /** What its shell is corrected by. */
+  readonly simulated: Simulated | undefined;
 }
 
 /** Everything that follows from a casting without the chill, seen from one of its parts: that part's answers are its own. */

@@ -5,7 +5,7 @@ import { planned, plannedInFull } from '../../testing/planned';
 import type { Casting } from '../record/casting';
 import { restFirst, setIn } from '../edit/sets';
 import { readCasting } from '../record/read-casting';
-import { seenFrom } from './draft';
+import { draftPlan, seenFrom } from './draft';
 import { larderNeeds } from './larder';
 import { addCoat, applyRemedy, removeCoat } from '../edit/remedy';
 import { remedyEffect, simulatedPlan } from '../study/remedy-effect';
@@ -299,6 +299,30 @@ describe('any casting', () => {
         expect(plan.piece.mass.value).toBeGreaterThan(0);
       }),
       { numRuns: 120 },
+    );
+  });
+
+  it('stands on an earlier draft as if it were worked out anew, and takes its shells where nothing of theirs has changed', () => {
+    fc.assert(
+      fc.property(arbitraryCasting, arbitraryCasting, (casting, other) => {
+        const before = draftPlan(casting);
+        const changed: readonly Casting[] = [
+          { ...casting, pieces: casting.pieces + 1, fill: [], closure: null, finishes: [] },
+          { ...casting, kitchen: { ...casting.kitchen, roomC: casting.kitchen.roomC + 1 } },
+          { ...casting, melts: casting.melts.map((melt) => ({ ...melt, workingC: melt.workingC + 0.5 })) },
+          { ...casting, molds: casting.molds.map((mold) => ({ ...mold, wallM: mold.wallM * 1.5 })) },
+          {
+            ...casting,
+            parts: casting.parts.map((part, i) => (i ? part : { ...part, coats: part.coats.slice(0, 1) })),
+          },
+          other,
+        ];
+        for (const after of changed) expect(draftPlan(after, [], undefined, before)).toEqual(draftPlan(after));
+        const [more, warmer] = changed.map((after) => draftPlan(after, [], undefined, before));
+        expect(more.parts.every(({ coat }, i) => coat === before.parts[i].coat)).toBe(true);
+        expect(warmer.parts.some(({ coat }, i) => coat === before.parts[i].coat)).toBe(false);
+      }),
+      { numRuns: 40 },
     );
   });
 

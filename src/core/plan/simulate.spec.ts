@@ -15,7 +15,7 @@ const MONDAY = new Date('2026-10-12T08:00:00Z');
 const bombs = (change: (casting: Casting) => void = () => undefined): Making => {
   const [casting] = demoCastings(MONDAY);
   change(casting);
-  return makingOf(casting);
+  return makingOf(casting, casting.parts[0]);
 };
 const ranged = (making: Making): Simulated => {
   const steps = simulateRange(making, simulateMaking(making).simulated);
@@ -113,7 +113,7 @@ describe('a film that is of no shell', () => {
       wayUp: 'upright' as const,
       doseM3,
     }));
-    const { coat } = simulateMaking(makingOf(casting)).made;
+    const { coat } = simulateMaking(makingOf(casting, casting.parts[0])).made;
     expect(Number.isFinite(coat.mass.value)).toBe(true);
     expect(coat.total.base.value).toBeLessThanOrEqual(0.129 + 1e-9);
   });

@@ -1,6 +1,6 @@
 import { MOLD_MATTER } from '../matter/mold-material';
 import type { Casting, Part } from '../record/casting';
-import { chocolateOf, meltOf, moldOf } from '../record/references';
+import { chocolateOf, meltOf, moldOf, type Sources } from '../record/references';
 import { isTempered } from '../record/school';
 import { schoolOf } from './melts';
 
@@ -13,7 +13,7 @@ export function wantsRest(casting: Casting, part: Part, meltId: string): boolean
 }
 
 /** Real chocolate that is melted by a school which does not bring it into temper. */
-export function isUnseeded(casting: Casting, meltId: string): boolean {
+export function isUnseeded(casting: Sources, meltId: string): boolean {
   const melt = meltOf(casting, meltId);
   const { kind } = chocolateOf(casting, melt);
   return kind !== 'compound' && !isTempered(kind, schoolOf(melt));

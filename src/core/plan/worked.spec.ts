@@ -8,7 +8,7 @@ const supper = demoCastings(new Date('2026-10-12T08:00:00Z'));
 const bombs = (change: (casting: Casting) => void = () => undefined): Making => {
   const casting = structuredClone(supper[0]);
   change(casting);
-  return makingOf(casting);
+  return makingOf(casting, casting.parts[0]);
 };
 const toTheEnd = (making: Making, from: Simulated): Worked => {
   const steps = workOutRange(making, from);
@@ -52,7 +52,7 @@ describe('what the worker gives back', () => {
   it('of a solid piece is its chill alone', () => {
     const tiles = supper.find(({ id }) => id === 'demo-tiles');
     if (!tiles) throw new Error('no tiles');
-    const making = makingOf(tiles);
+    const making = makingOf(tiles, tiles.parts[0]);
     const { simulated, chill } = workOut(making);
     expect(simulated.byCount).toEqual({});
     expect(chill.coats).toHaveLength(2);

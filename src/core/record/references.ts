@@ -6,6 +6,9 @@ import { asMelted, marbled, tintAmounts, tintAsChocolate } from './melted';
 import type { Mold } from './mold';
 import { brokenComposition } from './mold-cavities';
 
+/** What a casting's parts are cast in and of, and where: all that their shells depend on beside the parts themselves. */
+export type Sources = Pick<Casting, 'molds' | 'chocolates' | 'tints' | 'melts' | 'kitchen'>;
+
 /** The path of the first id in a casting that points at nothing, or undefined when all are whole. */
 export function brokenReference(casting: Casting): string | undefined {
   const has = (list: readonly { id: string }[], id: string): boolean => list.some((entry) => entry.id === id);
@@ -71,12 +74,12 @@ export function partOf(casting: Casting, partId: string | undefined): Part {
 }
 
 /** A mold by its id. Throws on a broken reference, which reading a record rules out. */
-export function moldById(casting: Casting, moldId: string): Mold {
+export function moldById(casting: Pick<Casting, 'molds'>, moldId: string): Mold {
   return found(casting.molds, moldId, 'mold');
 }
 
 /** The mold a part is cast in. */
-export function moldOf(casting: Casting, part: Part): Mold {
+export function moldOf(casting: Pick<Casting, 'molds'>, part: Part): Mold {
   return moldById(casting, part.moldId);
 }
 
@@ -86,17 +89,17 @@ export function cavityRecordOf(mold: Mold, part: Part): Mold['cavities'][number]
 }
 
 /** A melt by its id. */
-export function meltOf(casting: Casting, meltId: string): Melt {
+export function meltOf(casting: Pick<Casting, 'melts'>, meltId: string): Melt {
   return found(casting.melts, meltId, 'melt');
 }
 
 /** The tint of a melt that has one. */
-export function tintOf(casting: Casting, { source }: Melt): Tint | undefined {
+export function tintOf(casting: Pick<Casting, 'tints'>, { source }: Melt): Tint | undefined {
   return source.kind === 'tint' ? found(casting.tints, source.tintId, 'tint') : undefined;
 }
 
 /** The chocolate a melt is made of as it is in the bowl: a tint mixed, thinned where it is. */
-export function chocolateOf(casting: Casting, melt: Melt): Chocolate {
+export function chocolateOf(casting: Pick<Casting, 'chocolates' | 'tints'>, melt: Melt): Chocolate {
   const tint = tintOf(casting, melt);
   const { source } = melt;
   return asMelted(
@@ -108,7 +111,7 @@ export function chocolateOf(casting: Casting, melt: Melt): Chocolate {
 }
 
 /** What a coat is made of: its melt, or several of them streaked into each other, taken as mixed. */
-export function coatChocolate(casting: Casting, { shares }: Pick<Coat, 'shares'>): Chocolate {
+export function coatChocolate(casting: Sources, { shares }: Pick<Coat, 'shares'>): Chocolate {
   const melted = shares.map(({ meltId }) => chocolateOf(casting, meltOf(casting, meltId)));
   return shares.length === 1
     ? melted[0]
@@ -119,7 +122,7 @@ export function coatChocolate(casting: Casting, { shares }: Pick<Coat, 'shares'>
 }
 
 /** How warm a coat is worked: its melts in the shares that it has of them, °C. */
-export function coatWorkingC(casting: Casting, { shares }: Pick<Coat, 'shares'>): number {
+export function coatWorkingC(casting: Pick<Casting, 'melts'>, { shares }: Pick<Coat, 'shares'>): number {
   const all = shares.reduce((sum, { share }) => sum + share, 0);
   return shares.reduce((sum, { meltId, share }) => sum + (share / all) * meltOf(casting, meltId).workingC, 0);
 }

@@ -8,7 +8,7 @@ import { takeWeighed } from '../edit/weighed';
 import { weighedShell, type WeighedShell } from './weighed-shell';
 
 const bombs = (): Casting => demoCastings(new Date('2026-10-12T08:00:00Z'))[0];
-const massOf = (casting: Casting): number => simulateMaking(makingOf(casting)).made.coat.mass.value;
+const massOf = (casting: Casting): number => simulateMaking(makingOf(casting, casting.parts[0])).made.coat.mass.value;
 const weigh = (casting: Casting, kg: number): WeighedShell => {
   const outcome = weighedShell(casting, draftPlan(casting), kg);
   if (!outcome.ok) throw new Error(JSON.stringify(outcome.problem));

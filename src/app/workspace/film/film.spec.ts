@@ -88,7 +88,7 @@ describe('the film of a shell', () => {
 describe('a picture of the film', () => {
   const [bombs] = demoCastings(MONDAY);
   const draft = draftPlan(bombs);
-  const making = makingOf(bombs);
+  const making = makingOf(bombs, bombs.parts[0]);
   const frames = recordShell(shellInputOf(making, make(making)));
   const base = sectionGeometry(draft, 600, 380, false);
   const drain = frames.find((frame) => frame.phase === 'drain' && frame.seconds > 15) ?? frames[0];

@@ -1,0 +1,4 @@
+// Builds what is out of date, as a command of its own.
+import { build } from './prepare.mjs';
+
+build();
