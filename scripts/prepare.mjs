@@ -79,7 +79,7 @@ export function build() {
     'src',
     'server',
     'public',
-    'scripts/compress.mjs',
+    'scripts/pack.mjs',
     'scripts/prepare.mjs',
     'angular.json',
     'tsconfig.json',
@@ -95,11 +95,8 @@ export function build() {
   )
     return;
   console.log('Building (up to two minutes, the first time only)…');
-  // Joined where they are always loaded together: many small files cost more in the browser than they save.
-  runTool('@angular/cli/bin/ng.js', ['build'], {
-    env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: 'true' },
-  });
+  runTool('@angular/cli/bin/ng.js', ['build'], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
   runTool('typescript/bin/tsc', ['-p', 'tsconfig.server.json']);
-  run(process.execPath, [join(root, 'scripts/compress.mjs')]);
+  run(process.execPath, [join(root, 'scripts/pack.mjs')]);
   stamp('built', hash);
 }
