@@ -39,7 +39,11 @@ async function wire(browser: Browser, address: string): Promise<Result> {
   const page = await (await browser.newContext()).newPage();
   const session = await page.context().newCDPSession(page);
   let bytes = 0;
-  session.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength));
+  let files = 0;
+  session.on('Network.loadingFinished', ({ encodedDataLength }) => {
+    bytes += encodedDataLength;
+    files++;
+  });
   await session.send('Network.enable');
   await page.goto(address);
   await page.locator('ks-section path.coat').first().waitFor();
@@ -48,7 +52,7 @@ async function wire(browser: Browser, address: string): Promise<Result> {
   const kb = bytes / 1000;
   return {
     what: 'On the wire until the first plan is painted',
-    value: `${kb.toFixed(0)} kB`,
+    value: `${kb.toFixed(0)} kB in ${files} files`,
     wanted: 'at most 600 kB',
     met: kb <= 600,
     against: 'fonts and worker included, first visit',

@@ -11,8 +11,7 @@ const SHARED_BY = 4;
 
 const web = join(root, 'dist/web');
 const index = join(web, 'index.html');
-await joinScripts();
-preloadFirstPage();
+preload(await joinScripts());
 for (const name of readdirSync(web, { recursive: true })) {
   const path = join(web, name);
   if (!/\.(js|css|html|svg|json|txt)$/.test(name) || !statSync(path).isFile()) continue;
@@ -29,7 +28,8 @@ for (const name of readdirSync(web, { recursive: true })) {
 
 /**
  * The build cuts a script wherever two loadable parts share something, into hundreds: a first visit would ask for a hundred of them, six at a
- * time. Joined are what the app's own part needs, and what so many pages and stations share that each visit loads most of it.
+ * time. Joined are what the app's own part needs, and what so many pages and stations share that each visit loads most of it. Gives the names of
+ * what came of it.
  */
 async function joinScripts() {
   const page = readFileSync(index, 'utf8');
@@ -57,6 +57,7 @@ async function joinScripts() {
   for (const { fileName, code } of output) writeFileSync(join(web, fileName), code);
   const without = page.replace(/<link rel="modulepreload"[^>]*>/g, '');
   writeFileSync(index, without.replace(main, output.find(({ isEntry }) => isEntry).fileName));
+  return output.filter(({ name }) => ['first', 'start', 'shared'].includes(name)).map(({ fileName }) => fileName);
 }
 
 /** What each script is joined to, by its path; what is joined to nothing stands by itself. */
@@ -86,21 +87,10 @@ function grouped(main, infoOf) {
   return new Map([...first, ...sharedBy.keys()].map((id) => [id, id === main ? null : group(id)]));
 }
 
-/** The app's own part is loaded by the first script; named in the head, it and what it needs come at the same time as that script. */
-function preloadFirstPage() {
-  const page = readFileSync(index, 'utf8');
-  const code = (name) => readFileSync(join(web, name), 'utf8');
-  const start = /import\(\s*["'`]\.\/(chunk-[\w-]+\.js)/.exec(code(firstScript(page)))?.[1];
-  if (!start) throw new Error('the first script loads nothing: has main.ts changed?');
-  const needed = new Set();
-  const follow = (name) => {
-    if (needed.has(name)) return;
-    needed.add(name);
-    for (const [, from] of code(name).matchAll(/(?:from|import)\s*["'`]\.\/(chunk-[\w-]+\.js)/g)) follow(from);
-  };
-  follow(start);
-  const links = [...needed].map((name) => `<link rel="modulepreload" href="${name}">`).join('');
-  writeFileSync(index, page.replace('</head>', `${links}</head>`));
+/** What the first script and the first page load is named in the page's head: so it comes at the same time as that script. */
+function preload(names) {
+  const links = names.map((name) => `<link rel="modulepreload" href="${name}">`).join('');
+  writeFileSync(index, readFileSync(index, 'utf8').replace('</head>', `${links}</head>`));
 }
 
 /** The name of the page's first script. */

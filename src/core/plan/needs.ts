@@ -73,7 +73,7 @@ export function piecesFrom(plan: CastingPlan, onHandKg: ReadonlyMap<string, numb
   );
 }
 
-/** The largest whole number up to `most` that something holds for which holds for 0 and no more from somewhere on; soonest found near a guess. */
+/** The largest whole number up to `most` that something holds for: it does for 0, and never again once it does not. Soonest found near a guess. */
 function lastThatHolds(holds: (n: number) => boolean, guess: number, most: number): number {
   let low = 0;
   let high = most + 1;

@@ -50,6 +50,22 @@ describe('Batch station', () => {
     expect(casting().breakages).toBeUndefined();
   });
 
+  it('leaves out of what is melted what comes to nothing on the scale', async () => {
+    const drizzled = (lineM: number) =>
+      store().edit('lines', (draft) => {
+        draft.pieces = 1;
+        draft.finishes = [{ id: 'f', name: 'lines', sets: [], kind: 'drizzle', meltId: 'melt-1', share: 0.05, lineM }];
+      });
+    drizzled(0.003);
+    const bench = await Bench.of(BatchView);
+    expect(bench.text).toMatch(/[1-9]\d* g ?finishing/);
+    drizzled(0.0005);
+    await wait(120);
+    await bench.settle();
+    expect(bench.text).toMatch(/[1-9]\d* g ?in the parts/);
+    expect(bench.text).not.toContain('finishing');
+  });
+
   it('keeps a half-typed due time out of the plan', async () => {
     const bench = await Bench.of(BatchStation);
     await bench.enter('Ready by', '18 Oct 12:');

@@ -38,6 +38,12 @@ export class BatchView {
     const tables = weighOutTables(plan, this.units.system());
     return plan.batch.melts.map((melt) => {
       const chocolate = chocolateOf(plan.casting, meltOf(plan.casting, melt.meltId));
+      // As the weigh-out has it, so that the two say the same.
+      const table = tables.find(({ meltId }) => meltId === melt.meltId);
+      const jobKg = (use: WeighOutUse): number =>
+        table?.rows.reduce((sum, row) => sum + (row.use === use ? row.jobKg : 0), 0) ?? 0;
+      const written = (use: WeighOutUse): string =>
+        table ? weighedText(jobKg(use), table.stepKg, this.units.system()) : '';
       const shares = (
         [
           { key: 'parts', name: 'in the parts', answer: melt.inParts },
@@ -47,17 +53,7 @@ export class BatchView {
           { key: 'stuck', name: 'bowl and tools', answer: melt.stuck },
           { key: 'drips', name: 'drips off', answer: melt.drips },
         ] as const satisfies readonly { key: WeighOutUse; name: string; answer: Answer }[]
-      ).filter(({ answer }) => answer.value > 0.00005);
-      // As the weigh-out has it, so that the two say the same.
-      const table = tables.find(({ meltId }) => meltId === melt.meltId);
-      const written = (use: WeighOutUse): string =>
-        table
-          ? weighedText(
-              table.rows.reduce((sum, row) => sum + (row.use === use ? row.jobKg : 0), 0),
-              table.stepKg,
-              this.units.system(),
-            )
-          : '';
+      ).filter(({ key }) => table && jobKg(key) >= table.stepKg / 2);
       return {
         inAll: written('sum'),
         written: shares.map(({ key }) => written(key)),
