@@ -112,3 +112,18 @@ for (const path of [
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 }
+
+test('Chill tells when a part is ready by touch and how it comes out, by keyboard too; the sheet says it in a line', async ({
+  page,
+}) => {
+  await page.goto('/casting/demo-bombs/chill');
+  await expect(page.getByText('Its back feels cold and hard')).toBeVisible();
+  await page.getByRole('button', { name: 'How it comes out' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Push up from below')).toBeVisible();
+  await expect(page.getByText('5 min more in the fridge')).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+  await page.goto('/casting/demo-bonbons/weigh-out');
+  await expect(page.getByText('turn the mold over close above paper')).toBeVisible();
+});

@@ -2,6 +2,7 @@ import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
 import { layersOf, workOrder } from '../../core/plan/batch-input';
 import type { CapAnswers } from '../../core/chill/chill-answers';
+import { closedPart } from '../../core/plan/draft';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
@@ -13,6 +14,7 @@ import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
 import { noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
+import { turningOut } from '../wording/turning-out';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
 import type { CastingPlan } from '../../core/plan/plan-types';
@@ -140,11 +142,8 @@ function roundTexts(plan: CastingPlan): string[] {
   );
 }
 
-function partSteps(
-  plan: CastingPlan,
-  { part, coat, coatsMade, chill, chocolates, moldRecord }: CastingPlan['parts'][number],
-  system: UnitSystem,
-): SheetSteps {
+function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
+  const { part, coat, coatsMade, chill, chocolates, moldRecord } = made;
   const pressed = moldRecord.composition.kind === 'press';
   const several = plan.parts.length > 1;
   const melts = new Set(
@@ -154,20 +153,21 @@ function partSteps(
     head: several ? part.name : 'Each round',
     steps: [
       ...part.prep.map(({ name, kind }) => ({ what: 'First,', how: `${name}. ${PREP_TEXTS[kind]}` })),
-      ...coatsMade.map((made, i) => {
+      ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];
         const of =
           melts.size > 1
-            ? ` ${made.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
+            ? ` ${one.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
             : '';
         const likely = rangeText(stay, system);
-        const then = { touch: 'the next coat', holds: 'fill and cap', unmold: 'unmold' }[until];
+        const out = lastTurnedOut(plan.parts, made) ? `unmold: ${turningOut(made).brief}` : 'unmold.';
+        const then = { touch: 'the next coat.', holds: 'fill and cap.', unmold: out }[until];
         const sets = Number.isFinite(stay.value)
-          ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}.`
+          ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}`
           : ': it does not set there, see the notes.';
         return {
           what: `${coatNameIn(coatsMade, i)},`,
-          how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, made.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(made, system)}. Set ${WAY_UP_NAMES[made.wayUp]}${placesText(made, system)}${sets}`,
+          how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, one.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(one, system)}. Set ${WAY_UP_NAMES[one.wayUp]}${placesText(one, system)}${sets}`,
         };
       }),
       ...(part.coveredRest && chill.cover.value > 0
@@ -175,6 +175,14 @@ function partSteps(
         : []),
     ],
   };
+}
+
+/** Whether a part is turned out as it is, and no later one in the same way: what is said once is not said again. */
+function lastTurnedOut(parts: CastingPlan['parts'], made: CastingPlan['parts'][number]): boolean {
+  const alike = parts.filter(
+    (one) => one.chill.coats.at(-1)?.until === 'unmold' && turningOut(one) === turningOut(made),
+  );
+  return alike.at(-1) === made;
 }
 
 function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside'] {
@@ -214,10 +222,13 @@ function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
     ? [
         {
           head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${closingSetsText(close.closure, capped, system)}`,
-          steps: closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
-            what: '',
-            how,
-          })),
+          steps: [
+            ...closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
+              what: '',
+              how,
+            })),
+            ...(capped ? [{ what: 'Unmold:', how: turningOut(closedPart(casting, plan.parts)).brief }] : []),
+          ],
         },
       ]
     : [];
@@ -247,6 +258,10 @@ function cautionText({ piece, closure, parts, melts }: CastingPlan): string {
   const drink = parts.some(({ fill }) => fill.layers.some(({ choice }) => choice.filling.kind === 'powder'));
   const contains =
     listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
-  const mind = closure && closingWords(closure.kind).caution ? ` ${closingWords(closure.kind).caution}` : '';
+  const minded = [
+    closure ? closingWords(closure.kind).caution : '',
+    ...new Set(parts.map((part) => turningOut(part).caution)),
+  ].filter(Boolean);
+  const mind = minded.map((text) => ` ${text}`).join('');
   return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${mind}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

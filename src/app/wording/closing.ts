@@ -55,7 +55,7 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
       'Fill no higher than the line: the rim stays clean.',
       'Pipe from the edge inward, so that it seals.',
       'Tap to level, scrape the mold clean.',
-      'Set, then turn the pieces out.',
+      'Let it set: cap, filling and shell together.',
     ],
   },
   dosedCap: {

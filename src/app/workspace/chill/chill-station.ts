@@ -9,12 +9,13 @@ import { Pick } from '../../ui/pick';
 import { chillAnswers } from './chill-answers';
 import { ChillKitchen } from './chill-kitchen';
 import { ChillPlaces } from './chill-places';
+import { TurnOut } from './turn-out';
 
 /** Where each coat sets, for how long, and whether it sweats when it comes out. */
 @Component({
   selector: 'ks-chill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Answers, ChillKitchen, ChillPlaces, Estimate, NzButtonComponent, Pick, RouterLink],
+  imports: [Answers, ChillKitchen, ChillPlaces, Estimate, NzButtonComponent, Pick, RouterLink, TurnOut],
   templateUrl: './chill-station.html',
   styleUrl: '../station.less',
 })

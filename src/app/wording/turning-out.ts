@@ -1,0 +1,170 @@
+import type { CavityShape } from '../../core/cavity/shape';
+import type { MoldMaterial } from '../../core/matter/mold-material';
+import type { PartDraft } from '../../core/plan/plan-types';
+import type { Place } from '../../core/record/choices';
+import { fillsLevel, isTurned } from '../../core/record/method';
+import { PLACE_NAMES } from './names';
+
+/** How a part comes out of its mold: common practice, no source. */
+export interface TurningOut {
+  /** What tells by touch or sight that it is ready, beside the minutes. */
+  readonly ready: string;
+  /** What the hands do, step by step. */
+  readonly how: readonly string[];
+  /** The same in a line. */
+  readonly brief: string;
+  /** What the hands must mind; empty where there is nothing. */
+  readonly caution: string;
+}
+
+/** Ways out of a mold. */
+const WAYS_OUT = {
+  pushed: {
+    ready: 'Its back feels cold and hard through the mold.',
+    how: [
+      'Ease the rim free all round.',
+      'Push up from below where it is thickest, in the middle of the base; never pull at the rim.',
+      'Keep the other hand over it, as small ones jump, and set it down on paper.',
+    ],
+    brief: 'ease the rim free, push up the base.',
+    caution: '',
+  },
+  large: {
+    ready: 'Its back feels cold and hard through the mold.',
+    how: [
+      'Loosen the mold from the wall, a little at a time, all the way round.',
+      'Turn it over onto paper and lift the mold away.',
+      'Bend the mold outward, not the piece. There is no hurry.',
+    ],
+    brief: 'loosen the mold all round, turn it over onto paper, lift the mold away.',
+    caution: '',
+  },
+  flat: {
+    ready: 'Cold and stiff, and hard all through.',
+    how: [
+      'Flex the mold along each side until air runs in behind.',
+      'Turn it over on paper and roll the mold back off it.',
+    ],
+    brief: 'flex the mold along each side, turn it over, roll the mold off.',
+    caution: '',
+  },
+  tapped: {
+    ready: 'Its edge stands off, and through a clear mold no dark patch is left.',
+    how: [
+      'Turn the mold over, close above paper.',
+      'Tap its edge lightly on the table; a thin mold is twisted a little first.',
+      'Small decorations want one firm tap.',
+    ],
+    brief: 'turn the mold over close above paper and tap its edge lightly.',
+    caution: '',
+  },
+  press: {
+    ready: 'Hard at the rim, where it is seen all round the insert.',
+    how: [
+      'Cover off first, then peel out the insert, then go round the edge a piece at a time;',
+      'or the outer mold off first, and the insert stretched out of it last.',
+    ],
+    brief: 'cover off, insert peeled out, then round the edge a piece at a time.',
+    caution: '',
+  },
+  liner: {
+    ready: 'Its base comes away from the paper by itself.',
+    how: ['Begin at a pleat of the rim and peel downward, turning the cup as you go.', 'The base comes last.'],
+    brief: 'peel the paper from the rim downward, the base last.',
+    caution: '',
+  },
+  leaf: {
+    ready: 'Stiff to its tip, and no longer shiny.',
+    how: ['Lay it with the chocolate down.', 'Peel the film away from the chocolate, not the chocolate from the film.'],
+    brief: 'lay it chocolate down and peel the film away.',
+    caution: '',
+  },
+  former: {
+    ready: 'Hard to a light tap, and dull all over.',
+    how: [
+      'Snip it by the neck and let the air out slowly: it draws itself off the wall.',
+      'Where it sticks and the wall would tear, cut a hole as wide as a hand with a serrated knife.',
+      'Take out every scrap, and see that none is missing.',
+    ],
+    brief: 'let the air out slowly, take out every scrap.',
+    caution: 'Latex: mind allergies, and what is left behind can choke.',
+  },
+  bottle: {
+    ready: 'It runs no more when it is turned, and has stood for some hours.',
+    how: [
+      'Begin where a label or a ribbon will hide a scratch.',
+      'Cut slowly with a sharp knife, away from the hand that holds.',
+      'Lift the halves off and wipe marks away with kitchen paper.',
+    ],
+    brief: 'cut the bottle off slowly from a place that will be hidden, the knife away from your hand.',
+    caution: '',
+  },
+  tin: {
+    ready: 'Firm where it was cut or scraped at the rim; soft there, it has to wait.',
+    how: [
+      'Cut the rim level, take the ring off, loosen the base.',
+      'Put a plate on, turn both over, and do not lift it again.',
+    ],
+    brief: 'cut the rim level, open the tin, turn it over onto its plate.',
+    caution: 'Cut edges of a tin are sharp.',
+  },
+  glass: {
+    ready: 'Not to be had out of glass.',
+    how: ['Glass is never cut or broken off food.', 'Cast it in a clean plastic bottle or a tin instead.'],
+    brief: 'not out of glass: cast it in a plastic bottle or a tin.',
+    caution: 'A splinter of glass in chocolate cannot be seen.',
+  },
+} as const satisfies Record<string, TurningOut>;
+
+/** Silicone of this width is lifted off the piece; below it the piece is pushed out, m. Working rule. */
+const LARGE_M = 0.07;
+/** No deeper than this share of its width it is flat, and flexed. Working rule. */
+const FLAT = 0.3;
+/** So wide a hollow piece is called heavy and fragile, m. Working rule. */
+const BULKY_M = 0.11;
+
+const BY_MATERIAL: Readonly<Partial<Record<MoldMaterial, keyof typeof WAYS_OUT>>> = {
+  glass: 'glass',
+  tin: 'tin',
+  paper: 'liner',
+  film: 'leaf',
+  polycarbonate: 'tapped',
+  thinPlastic: 'tapped',
+};
+const FLAT_SHAPES: readonly CavityShape['kind'][] = ['tile', 'pillow', 'cylinder', 'cap'];
+
+/** How a part comes out of its mold, by composition, material, method, shape and size. */
+export function turningOut({ moldRecord, coatsMade, cavity, part }: OutOfMold): TurningOut {
+  const { material, composition, cavities } = moldRecord;
+  if (composition.kind === 'press') return WAYS_OUT.press;
+  if (composition.kind === 'former') return WAYS_OUT.former;
+  const turned = coatsMade.some(({ method }) => isTurned(method));
+  if (turned && material === 'thinPlastic') return WAYS_OUT.bottle;
+  const way = BY_MATERIAL[material];
+  if (way) return WAYS_OUT[way];
+  const shape = cavities.find(({ id }) => id === part.cavityId)?.shape.kind;
+  if (shape !== undefined && FLAT_SHAPES.includes(shape) && cavity.depthM <= FLAT * cavity.lengthM)
+    return WAYS_OUT.flat;
+  return cavity.lengthM >= LARGE_M ? WAYS_OUT.large : WAYS_OUT.pushed;
+}
+
+/** What a way out is told by. */
+export type OutOfMold = Pick<PartDraft, 'moldRecord' | 'coatsMade' | 'cavity' | 'part' | 'chocolates'>;
+
+/** What to do where a part does not let go; a place that is cold already helps on. */
+export function resistsText(place: Place): string {
+  const where = place === 'room' ? 'in the fridge' : `more in the ${PLACE_NAMES[place]}`;
+  return `It resists: 5 min ${where}. What is ready comes easily; nothing is pried out.`;
+}
+
+/** What the hands wear, and what they carry. */
+export function touchedText({ chocolates, cavity, coatsMade }: OutOfMold): string {
+  const kind = chocolates[chocolates.length - 1].kind;
+  const prints =
+    kind === 'compound' ? 'Coating stands the hand a little longer, but' : 'A bare finger prints it within seconds:';
+  const gloves = `${prints} thin gloves keep the shine, clean ones between pieces.`;
+  const hollow = !coatsMade.some(({ method }) => fillsLevel(method));
+  return hollow && cavity.lengthM >= BULKY_M
+    ? `${gloves} Large and hollow is heavy and fragile: with both hands, and turned only once it is hard.`
+    : gloves;
+}

@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { PlanService } from '../../state/plan-service';
+import { Fold } from '../../ui/fold';
+import { touchedText, resistsText, turningOut } from '../../wording/turning-out';
+
+/** How the open part comes out of its mold: told by touch when, and with the hands how. */
+@Component({
+  selector: 'ks-turn-out',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Fold],
+  template: `
+    @if (out(); as way) {
+      <p class="plain"><strong>Ready by touch.</strong> {{ way.ready }}</p>
+      @if (way.caution) {
+        <p class="caution">{{ way.caution }}</p>
+      }
+      <ks-fold name="How it comes out">
+        <ol>
+          @for (step of way.how; track step) {
+            <li>{{ step }}</li>
+          }
+        </ol>
+        <p class="plain">{{ way.resists }}</p>
+        <p class="plain">{{ way.hands }}</p>
+      </ks-fold>
+    }
+  `,
+  styleUrl: '../station.less',
+  styles: `
+    :host {
+      margin-top: 14px;
+    }
+    strong {
+      color: var(--ink);
+      font-weight: 600;
+    }
+    ol {
+      margin: 0 0 8px;
+      padding-left: 18px;
+      font-size: 13px;
+      line-height: 1.45;
+    }
+    .plain + .plain {
+      margin-top: 6px;
+    }
+  `,
+})
+export class TurnOut {
+  private readonly plan = inject(PlanService).plan;
+  protected readonly out = computed(() => {
+    const plan = this.plan();
+    const place = plan?.chill.coats.at(-1)?.chosen.place;
+    return plan && place && { ...turningOut(plan), resists: resistsText(place), hands: touchedText(plan) };
+  });
+}
