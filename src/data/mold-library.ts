@@ -130,7 +130,8 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
   ]),
   mold('bells', 'Bells', 'silicone', [cavity({ kind: 'turned', points: points(BELL) }, 2, 3)]),
   mold('bottle', 'A found bottle', 'glass', [cavity({ kind: 'turned', points: points(BOTTLE) }, 1, 1)], {
-    notes: 'For measuring and trying out. What is eaten is cast in a plastic bottle or a tin: glass is never cut off food.',
+    notes:
+      'For measuring and trying out. What is eaten is cast in a plastic bottle or a tin: glass is never cut off food.',
   }),
   mold('bowl', 'A bowl measured with water', 'silicone', [
     cavity({ kind: 'measured', volumeM3: 120e-6, diameterM: mm(90), depthM: mm(28) }, 1, 1),
