@@ -160,7 +160,8 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
             ? ` ${one.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
             : '';
         const likely = rangeText(stay, system);
-        const out = lastTurnedOut(plan.parts, made) ? `unmold: ${turningOut(made).brief}` : 'unmold.';
+        const how = turningOut(made).brief;
+        const out = how && lastTurnedOut(plan.parts, made) ? `unmold: ${how}` : 'unmold.';
         const then = { touch: 'the next coat.', holds: 'fill and cap.', unmold: out }[until];
         const sets = Number.isFinite(stay.value)
           ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}`

@@ -49,14 +49,14 @@ describe('how a part comes out of its mold', () => {
       mold.cavities.forEach((_, at) => {
         const { ready, how, brief } = turningOut(castIn(mold.id, at));
         for (const sentence of [ready, ...how]) expect(sentence).toMatch(/^[A-Zo].*[.;]$/);
-        expect(brief).toMatch(/^[a-z].*\.$/);
+        expect(brief).toMatch(mold.material === 'glass' ? /^$/ : /^[a-z].*\.$/);
       });
   });
 
   it('never cuts glass off food, cuts a plastic bottle, opens a tin', () => {
     const glass = turningOut(castIn('bottle'));
     expect(glass.how.join(' ')).toContain('never cut or broken off food');
-    expect(glass.caution).toContain('splinter');
+    expect(glass.caution).toMatch(/splinter .* plastic bottle or a tin/);
     expect(turningOut(castIn('bottle', 0, { material: 'thinPlastic' })).how.join(' ')).toContain('Cut slowly');
     expect(turningOut(castIn('bottle', 0, { material: 'tin' })).how.join(' ')).toContain('do not lift it again');
     expect(turningOut(castIn('balloon')).caution).toContain('Latex');

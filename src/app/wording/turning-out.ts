@@ -11,7 +11,7 @@ export interface TurningOut {
   readonly ready: string;
   /** What the hands do, step by step. */
   readonly how: readonly string[];
-  /** The same in a line. */
+  /** The same in a line; empty where it must not be tried. */
   readonly brief: string;
   /** What the hands must mind; empty where there is nothing. */
   readonly caution: string;
@@ -110,9 +110,10 @@ const WAYS_OUT = {
   },
   glass: {
     ready: 'Not to be had out of glass.',
-    how: ['Glass is never cut or broken off food.', 'Cast it in a clean plastic bottle or a tin instead.'],
-    brief: 'not out of glass: cast it in a plastic bottle or a tin.',
-    caution: 'A splinter of glass in chocolate cannot be seen.',
+    how: ['Glass is never cut or broken off food, however carefully.'],
+    brief: '',
+    caution:
+      'Glass is never cut off food: a splinter in chocolate cannot be seen. Take a clean plastic bottle or a tin instead.',
   },
 } as const satisfies Record<string, TurningOut>;
 

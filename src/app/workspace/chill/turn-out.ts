@@ -20,7 +20,9 @@ import { touchedText, resistsText, turningOut } from '../../wording/turning-out'
             <li>{{ step }}</li>
           }
         </ol>
-        <p class="plain">{{ way.resists }}</p>
+        @if (way.brief) {
+          <p class="plain">{{ way.resists }}</p>
+        }
         <p class="plain">{{ way.hands }}</p>
       </ks-fold>
     }
