@@ -3,7 +3,7 @@ import { produce } from 'immer';
 import { Subject } from 'rxjs';
 import type { Casting } from '../../core/record/casting';
 import { alike, mergeRecords } from '../../core/record/merge';
-import { readCasting } from '../../core/record/read-casting';
+import { readChanged } from '../../core/record/read-casting';
 import { refusalText } from '../wording/refusals';
 import { CastingStorage } from './casting-storage';
 import { History, type CastingChange, type Change, type LibraryChange, type LibraryKey } from './history';
@@ -90,7 +90,7 @@ export class CastingStore {
       change(draft);
     });
     if (alike(before, after)) return { before, after: before };
-    const read = readCasting(after);
+    const read = readChanged(before, after);
     if (read.ok) return { before, after };
     this.notices.say({ text: refusalText(read) });
     // Fields show what is there again.
@@ -185,7 +185,7 @@ export class CastingStore {
     const now = this.byId(to.id);
     if (!now) return;
     const turned = mergeRecords(from, to, now, 'theirs');
-    if (alike(turned, now) || !readCasting(turned).ok)
+    if (alike(turned, now) || !readChanged(now, turned).ok)
       this.notices.say({ text: `Nothing to take back in “${now.name}”: it was changed elsewhere since.` });
     else this.replace(turned);
   }

@@ -1,7 +1,7 @@
 import { demoCastings } from '../../data/demo';
-import { CASTING_SCHEMA_VERSION } from './casting';
+import { CASTING_SCHEMA_VERSION, type Casting } from './casting';
 import { LIMITS } from './limits';
-import { readCasting } from './read-casting';
+import { readCasting, readChanged } from './read-casting';
 
 type Loose = Record<string, never> & { [key: string]: unknown };
 const demo = (change: (casting: Loose) => void): unknown => {
@@ -53,6 +53,14 @@ describe('reading a casting', () => {
     expect([low - beyond, high + beyond, NaN, Infinity].map((value) => readCasting(set(value)))).toEqual(
       Array(4).fill(expect.objectContaining({ ok: false, problem: 'badValue', path })),
     );
+    // Of an edit alone likewise, whatever else it left as it was.
+    const before = demo(() => undefined) as Casting;
+    const key = path.split('.')[0] as keyof Casting;
+    const edited = (value: number): Casting => ({ ...before, [key]: (set(value) as Casting)[key] });
+    expect([low, high + beyond].map((value) => readChanged(before, edited(value)))).toEqual([
+      { ok: true, casting: edited(low) },
+      readCasting(set(high + beyond)),
+    ]);
   });
 
   it.each([

@@ -16,8 +16,17 @@ export function readRecord<T>(
   const own = (raw as { schemaVersion?: unknown }).schemaVersion;
   if (typeof own === 'number' && own > version)
     return { ok: false, problem: 'newerVersion', path: 'schemaVersion', detail: String(own) };
-  const parsed = schema.safeParse(raw);
+  return checked(schema, raw);
+}
+
+/** Checks a value against a schema; a problem's path begins with where the value stands. */
+export function checked<T>(
+  schema: z.ZodMiniType<T>,
+  value: unknown,
+  at: readonly string[] = [],
+): { readonly ok: true; readonly record: T } | RecordProblem {
+  const parsed = schema.safeParse(value);
   if (parsed.success) return { ok: true, record: parsed.data };
   const issue = parsed.error.issues[0];
-  return { ok: false, problem: 'badValue', path: issue.path.map(String).join('.'), detail: issue.code };
+  return { ok: false, problem: 'badValue', path: [...at, ...issue.path.map(String)].join('.'), detail: issue.code };
 }
