@@ -45,6 +45,7 @@ export class ChoiceList<T extends string> implements AfterViewChecked {
   readonly value = input.required<T>();
   readonly chosen = output<T>();
   protected readonly id = `choice-${++lists}`;
+  /** As the kit tells it. Were it told back, the kit would clear what was typed meanwhile. */
   protected readonly open = signal(false);
   protected readonly rowPx = signal<number>(ROW_PX.wide);
   protected readonly searched = computed(() => this.options().length > IN_SIGHT);
@@ -117,7 +118,7 @@ export class ChoiceList<T extends string> implements AfterViewChecked {
     if (event.key === 'Escape' && this.open()) {
       // It closes the list, and nothing that the list stands in.
       event.stopPropagation();
-      this.open.set(false);
+      this.kit().setOpenState(false);
     } else if (!this.wasOpen && isCommand(event)) {
       // The kit opens at any key; a shortcut, or Shift on its way to Shift and Tab, asks for no list.
       this.kit().setOpenState(false);
