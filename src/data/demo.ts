@@ -26,8 +26,10 @@ function coat(id: string, method: Coat['method'], doseM3: number, wayUp: Coat['w
     tappingSeconds: 10,
     turnSeconds: 20,
     volumeShare: 1,
+    uprightSeconds: 0,
     where: 'all',
     sets: [{ place: 'fridge' }],
+    then: [],
   };
 }
 

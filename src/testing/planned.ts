@@ -37,7 +37,7 @@ export function plannedUnchilled(casting: Casting): CastingPlan {
       coats: chillInput.coats.map(({ place }) => {
         const times = { holds: minutes(4), touch: minutes(5), unmold: minutes(10), latest: minutes(20) };
         const chosen = { place, ...times, equilibrium: 1 };
-        return { chosen, places: [chosen], surfaceC: 10 };
+        return { chosen, places: [chosen], surfaceC: 10, ready: { holds: true, touch: true, unmold: true } };
       }),
     })),
   );

@@ -22,7 +22,7 @@ import { dueSeconds } from '../../core/record/due';
 import { cavityRecordOf, chocolateOf, meltOf, moldOf } from '../../core/record/references';
 import { Notices } from '../state/notices';
 import { Units } from '../state/units';
-import { madeText } from '../wording/coats';
+import { allMadeText } from '../wording/coats';
 import { listed } from '../wording/names';
 import { dueText } from '../wording/times';
 import { readCastingFile } from '../../data/casting-file';
@@ -89,7 +89,7 @@ export class Castings {
     ]);
     const mold = moldOf(casting, part);
     const { shape } = cavityRecordOf(mold, part);
-    return `${cavitySizeText(shape, this.units.system())}, ${chocolates}, ${madeText(mold, part.coats[part.coats.length - 1].method)}`;
+    return `${cavitySizeText(shape, this.units.system())}, ${chocolates}, ${allMadeText(mold, part.coats)}`;
   }
 
   protected take(castings: readonly Casting[]): void {

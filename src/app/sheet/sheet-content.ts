@@ -8,10 +8,10 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { schoolRow } from '../../core/record/school';
 import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
-import { coatNameIn, handsText, madeText, placesText, pressText } from '../wording/coats';
+import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
-import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, WAY_UP_NAMES, listed } from '../wording/names';
+import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, listed } from '../wording/names';
 import { noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
@@ -152,6 +152,9 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
   return {
     head: several ? part.name : 'Each round',
     steps: [
+      ...(part.moldC === undefined
+        ? []
+        : [{ what: 'The mold', how: `starts at ${text(part.moldC, 'temperature', system)}, dry.` }]),
       ...part.prep.map(({ name, kind }) => ({ what: 'First,', how: `${name}. ${PREP_TEXTS[kind]}` })),
       ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];
@@ -164,11 +167,11 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
         const out = how && lastTurnedOut(plan.parts, made) ? `unmold: ${how}` : 'unmold.';
         const then = { touch: 'the next coat.', holds: 'fill and cap.', unmold: out }[until];
         const sets = Number.isFinite(stay.value)
-          ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}, then ${then}`
+          ? ` for ${text(stay.value, 'duration', system)}${likely ? ` (${likely})` : ''}${staysOnText(one, system)}, then ${then}`
           : ': it does not set there, see the notes.';
         return {
           what: `${coatNameIn(coatsMade, i)},`,
-          how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, one.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(one, system)}. Set ${WAY_UP_NAMES[one.wayUp]}${placesText(one, system)}${sets}`,
+          how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, one.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(one, system)}. ${settingText(one, system)}${sets}`,
         };
       }),
       ...(part.coveredRest && chill.cover.value > 0

@@ -10,6 +10,8 @@ export interface AnswerFigure {
   readonly rangeOnly?: boolean;
   /** A volume in kitchen spoons. */
   readonly inSpoons?: boolean;
+  /** Said before it, where a row has several of a kind. */
+  readonly label?: string;
 }
 
 /** What is asked, and the figures that answer it. */
@@ -18,6 +20,8 @@ export interface AnswerRow {
   readonly figures: readonly AnswerFigure[];
   /** Said after the figures. */
   readonly after?: string;
+  /** Under the row before, and as wide as both columns; its name is told to those who hear the page. */
+  readonly under?: boolean;
 }
 
 /** A row of one figure; none where there is no answer. */
@@ -37,10 +41,13 @@ export function answerRow(
   imports: [Figure],
   template: `
     <dl class="answers">
-      @for (row of rows(); track row.name) {
-        <dt>{{ row.name }}</dt>
-        <dd>
+      @for (row of rows(); track $index) {
+        <dt [class.unseen]="row.under">{{ row.name }}</dt>
+        <dd [class.under]="row.under">
           @for (figure of row.figures; track $index; let last = $last) {
+            @if (figure.label) {
+              <span class="of">{{ figure.label }}</span>
+            }
             <ks-figure
               [answer]="figure.answer"
               [strong]="figure.strong ?? false"

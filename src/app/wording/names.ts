@@ -72,7 +72,7 @@ export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = {
   sweets: 'sweets',
   surprise: 'surprises',
 };
-export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim' } as const;
+export const WHERE_NAMES = { all: 'all over', sides: 'sides', rim: 'rim', thin: 'thin spots' } as const;
 export const ALLERGEN_NAMES: Readonly<Record<Allergen, string>> = {
   milk: 'milk',
   soy: 'soy',

@@ -37,11 +37,29 @@ interface Said {
 }
 
 const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
-  rimTooThin: ({ length, share }) => ({
+  rimTooThin: ({ number, length, share }) => ({
     mark: 'thin',
     head: `The rim comes out at ${length('rim')} and wants ${length('needed')}.`,
-    body: `About ${share('chance')} of the parts would crack when they are peeled out. One more coat mends it.`,
-    action: 'Make it thicker',
+    body: `About ${share('chance')} of the parts would crack when they are peeled out. ${number('uneven') > 0 ? 'The base has plenty: brush the sides alone, up to the rim.' : 'One more coat mends it.'}`,
+    action: number('uneven') > 0 ? 'Brush the sides as one more coat' : 'Make it thicker',
+  }),
+  poolsInBase: ({ length }) => ({
+    mark: 'pools',
+    head: `It runs to the base: ${length('base')} there, ${length('rim')} at the rim.`,
+    body: 'Scoop out what has gathered while it still runs, and leave the base out of later coats.',
+    action: 'Lay later coats on the sides',
+  }),
+  moldSweats: ({ warmth }) => ({
+    mark: 'wet mold',
+    head: `An empty mold of ${warmth('moldC')} is wet: the dew point here is ${warmth('dewPointC')}.`,
+    body: 'A film of water dulls the face and thickens the chocolate. Wipe it dry just before it is filled, or let it warm.',
+    action: 'Let it warm to the room',
+  }),
+  moldTooWarm: ({ warmth }) => ({
+    mark: 'warm mold',
+    head: `A mold of ${warmth('moldC')} is as warm as the chocolate, ${warmth('workingC')}.`,
+    body: 'It would melt the seed in it, and nothing would set against the wall.',
+    action: 'Start it as warm as the room',
   }),
   coatTooHeavy: ({ values, length }) => ({
     mark: 'runs',

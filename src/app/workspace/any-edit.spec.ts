@@ -13,8 +13,11 @@ import { closeWorkers, openDemo } from '../../testing/bench';
 import { demoCastings } from '../../data/demo';
 import { plannedUnchilled } from '../../testing/planned';
 import { Keys } from '../frame/keys';
+import { makeCoatBy } from '../../core/edit/methods';
+import { METHODS } from '../../core/record/method';
 import { CastingStore } from '../state/casting-store';
 import { OpenPart } from '../state/open-part';
+import { PlanService } from '../state/plan-service';
 import { BatchStation } from './batch/batch-station';
 import { ChillKitchen } from './chill/chill-kitchen';
 import { ChillPlaces } from './chill/chill-places';
@@ -23,6 +26,7 @@ import { CloseFields } from './close/close-fields';
 import { CoatChocolate } from './coat/coat-chocolate';
 import { CoatLayers } from './coat/coat-layers';
 import { CoatMaking } from './coat/coat-making';
+import { CoatWay } from './coat/coat-way';
 import { CoatNumbers } from './coat/coat-numbers';
 import { FillLayers } from './fill/fill-layers';
 import { FillStation } from './fill/fill-station';
@@ -78,7 +82,7 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   less: ({ of }) => of(Keys as never)['pressed']('-'),
   undo: ({ store }) => void store.undo(),
   redo: ({ store }) => void store.redo(),
-  method: ({ of, chance }) => of(CoatMaking)['setMethod'](chance.of(values(of(CoatMaking)['methods']))),
+  method: ({ of, chance }) => of(CoatWay)['setMethod'](chance.of(values(of(CoatWay)['methods']))),
   count: ({ of, chance }) => of(CoatMaking)['setCount'](chance.of(values(of(CoatMaking)['counts']))),
   wanted: ({ of, chance }) => of(CoatMaking)['setWanted'](chance.within('wantedRimM')),
   chocolate: ({ of, chance, casting }) =>
@@ -88,14 +92,27 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
     ),
   streak: ({ of, chance }) => of(CoatChocolate)['setStreak']([0], sourceOf(of, chance), chance.of([0, 0.1, 0.5])),
   fluidity: ({ of, chance }) => of(CoatChocolate)['setFluidity'](chance.of(FLUIDITY_CLASSES)),
-  dose: ({ of, chance }) => of(CoatNumbers)['set']('doseM3', chance.within('doseM3')),
-  dwell: ({ of, chance }) => of(CoatNumbers)['set']('dwellSeconds', chance.within('dwellSeconds')),
-  drain: ({ of, chance }) => of(CoatNumbers)['set']('drainSeconds', chance.within('drainSeconds')),
-  tapping: ({ of, chance }) => of(CoatNumbers)['set']('tappingSeconds', chance.within('tappingSeconds')),
-  turn: ({ of, chance }) => of(CoatNumbers)['set']('turnSeconds', chance.within('turnSeconds')),
-  wayUp: ({ of, chance }) => of(CoatMaking)['setWayUp'](chance.of(WAYS_UP)),
-  where: ({ of, chance }) => of(CoatMaking)['setWhere'](chance.of(COAT_AREAS)),
-  standsIn: ({ of, chance }) => of(CoatMaking)['setStandsIn'](chance.of(PLACES)),
+  dose: ({ of, chance }) => of(CoatNumbers)['set']('doseM3', { value: chance.within('doseM3'), dimension: 'volume' }),
+  dwell: ({ of, chance }) =>
+    of(CoatNumbers)['set']('dwellSeconds', { value: chance.within('dwellSeconds'), dimension: 'duration' }),
+  drain: ({ of, chance }) =>
+    of(CoatNumbers)['set']('drainSeconds', { value: chance.within('drainSeconds'), dimension: 'duration' }),
+  tapping: ({ of, chance }) =>
+    of(CoatNumbers)['set']('tappingSeconds', { value: chance.within('tappingSeconds'), dimension: 'duration' }),
+  turn: ({ of, chance }) =>
+    of(CoatNumbers)['set']('turnSeconds', { value: chance.within('turnSeconds'), dimension: 'duration' }),
+  wayUp: ({ of, chance }) => of(CoatWay)['setWayUp'](chance.of(WAYS_UP)),
+  upright: ({ of, chance }) => of(CoatWay)['setUpright'](chance.within('uprightSeconds')),
+  where: ({ of, chance }) => of(CoatWay)['setWhere'](chance.of(COAT_AREAS)),
+  standsIn: ({ of, chance }) => of(CoatWay)['setStandsIn'](chance.of(PLACES)),
+  which: ({ of, chance }) => of(CoatMaking)['setWhich'](chance.of(values(of(CoatMaking)['each'])) ?? 'alike'),
+  moldC: ({ of, chance }) => of(CoatMaking)['setMold'](chance.of([undefined, chance.within('moldC')])),
+  ownWay: ({ store, chance, casting }) =>
+    void store.edit('one coat', (draft) => {
+      const plan = TestBed.inject(PlanService).draft();
+      const at = Math.floor(chance.share() * partOf(casting()).coats.length);
+      if (plan) makeCoatBy(draft, at, chance.of(METHODS), plan);
+    }),
   filled: ({ of, chance, casting }) =>
     of(CoatLayers)['fill'](chance.of(partOf(casting()).coats.map((_, i) => i)), {
       value: chance.within('volumeShare'),
@@ -132,6 +149,7 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   own: ({ of, chance }) => of(ChillPlaces)['setOwn'](0, chance.within('setMinutesS')),
   notOwn: ({ of }) => of(ChillPlaces)['setOwn'](0, undefined),
   rest: ({ of, chance }) => of(ChillPlaces)['setRest'](0, chance.of([0, 1200])),
+  then: ({ of, chance }) => of(ChillPlaces)['setThen'](0, chance.within('afterColdS')),
   covered: ({ of, chance }) => of(ChillStation)['setCovered'](chance.of(['yes', 'no'])),
   degrees: ({ of, chance }) => of(ChillKitchen)['set']('fridgeC', chance.within('fridgeC')),
   layer: ({ of }) => of(FillLayers)['add'](),

@@ -7,8 +7,9 @@ import { schoolRow } from '../../core/record/school';
 import { placeOf, restsOf } from '../../core/record/sets';
 import type { Load } from '../ui/later';
 import { closingWords, FINISH_NAMES } from '../wording/closing';
-import { madeText } from '../wording/coats';
-import { text } from '../wording/format';
+import { madeAlike } from '../../core/edit/methods';
+import { allMadeText } from '../wording/coats';
+import { text, written } from '../wording/format';
 import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
 import { sizeText } from '../wording/shapes';
 import { startText } from '../wording/times';
@@ -77,16 +78,16 @@ export const STATION_ROWS: Readonly<Record<StationKey, StationRow>> = {
     simulated: true,
     drafted: (plan, system) => {
       const count = plan.coatsMade.length;
-      const last = plan.coatsMade[count - 1];
-      const each = plan.coat.total.rim.value / count;
-      if (isClamped(last.method))
-        return {
-          answer: text(plan.coat.total.rim.value, 'length', system),
-          detail: madeText(plan.moldRecord, last.method),
-        };
+      const rim = plan.coat.total.rim.value;
+      const detail = allMadeText(plan.moldRecord, plan.coatsMade);
+      if (count === 1 || isClamped(plan.coatsMade[count - 1].method))
+        return { answer: text(rim, 'length', system), detail };
+      const each = plan.coat.coats.map(({ thickness }) => written(thickness.rim.value, 'length', system));
       return {
-        answer: count === 1 ? text(each, 'length', system) : `${count} × ${text(each, 'length', system)}`,
-        detail: madeText(plan.moldRecord, last.method),
+        answer: madeAlike(plan.coatsMade)
+          ? `${count} × ${text(rim / count, 'length', system)}`
+          : `${each.map(({ number }) => number).join(' + ')} ${each[0].unit}`,
+        detail,
       };
     },
   },

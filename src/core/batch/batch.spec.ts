@@ -180,6 +180,7 @@ const coat: BatchCoat = {
   standsIn: 'fridge',
   rests: [],
   place: 'fridge',
+  then: [],
   chillSeconds: 600,
   turnedSeconds: 0,
 };

@@ -19,6 +19,7 @@ const coat: TimelineCoat = {
   standsIn: 'fridge',
   rests: [],
   place: 'fridge',
+  then: [],
   chillSeconds: 420,
   turnedSeconds: 0,
   meltIds: ['m'],
@@ -181,6 +182,9 @@ describe('timeline', () => {
     const anyCoat = fc.record({
       standsIn: fc.constantFrom(...PLACES),
       rests: fc.array(fc.record({ place: fc.constantFrom(...PLACES), seconds: fc.integer({ min: 30, max: 7200 }) }), {
+        maxLength: 2,
+      }),
+      then: fc.array(fc.record({ place: fc.constantFrom(...PLACES), seconds: fc.integer({ min: 0, max: 7200 }) }), {
         maxLength: 2,
       }),
       meltIds: fc.subarray(['m', 'n'], { minLength: 1 }),

@@ -35,6 +35,8 @@ export interface TimelineCoat {
   readonly place: Place;
   /** Time in the place, s. */
   readonly chillSeconds: number;
+  /** Where it stays on after that, still in its mold. */
+  readonly then: readonly Rest[];
   /** A closed vessel is turned by hand for so long of that, s; 0 for everything else. */
   readonly turnedSeconds: number;
   readonly meltIds: readonly string[];
@@ -211,6 +213,8 @@ function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: nu
     coat: index,
     place: coat.place,
   });
+  for (const { place, seconds } of coat.then)
+    tasks.push({ kind: 'chill', handsOn: false, seconds, coat: index, place });
   return tasks;
 }
 

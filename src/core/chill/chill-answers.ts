@@ -30,6 +30,8 @@ export interface ChillCoatAnswer {
   /** What the stay goes on to: the next coat, the filling, or out of the mold. */
   readonly until: StayUntil;
   readonly overruled: boolean;
+  /** Whether it has come to that when it is taken on, wherever it stays on. */
+  readonly ready: boolean;
 }
 
 /** A cap's chill: what it does in its place, with all that it closes, and how long it stays. */
@@ -117,7 +119,13 @@ function coatAnswer(input: ChillInput, coat: CoatChill, index: number, capped: b
   const here = coat.places.find((candidate) => candidate.place === choice.place) ?? coat.chosen;
   const answersIn = (chill: PlaceChill): PlaceAnswers => placeAnswers(chill, coatTerms(input, index, chill.place));
   const chosen = answersIn(here);
-  return { chosen, places: coat.places.map(answersIn), until, ...stayOf(chosen[until], choice.overruledSeconds) };
+  return {
+    chosen,
+    places: coat.places.map(answersIn),
+    until,
+    ready: coat.ready[until],
+    ...stayOf(chosen[until], choice.overruledSeconds),
+  };
 }
 
 /** How long it stays: the user's own time, or what is computed. */

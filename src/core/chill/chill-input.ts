@@ -22,6 +22,8 @@ export interface ChillCoat extends SettingChocolate {
   readonly place: Place;
   /** The user's own interval, s, where they overrule the computed one. */
   readonly overruledSeconds?: number;
+  /** Where it stays on once that is over, still in its mold; nowhere where it is left out. */
+  readonly then?: readonly Rest[];
 }
 
 export interface ChillInput {

@@ -166,6 +166,27 @@ describe('chill', () => {
     );
   });
 
+  it('comes to the room while it stands on after the cold, and what is cut short there is ready when it has set on the bench', () => {
+    const stays = (seconds: number, own?: number) =>
+      chillCasting(
+        input(
+          {
+            ...(own === undefined ? {} : { overruledSeconds: own }),
+            then: seconds > 0 ? [{ place: 'room', seconds }] : [],
+          },
+          1,
+        ),
+      ).coats[0];
+    const warmth = [0, 20, 60, 150, 7200].map((seconds) => stays(seconds).surfaceC);
+    warmth.slice(0, -1).forEach((celsius, i) => i > 0 && expect(celsius).toBeGreaterThan(warmth[i - 1]));
+    expect(warmth[warmth.length - 1]).toBeCloseTo(input().kitchen.roomC, 0);
+    // What it does in its place is told alike, wherever it goes from there.
+    expect(stays(600).chosen).toEqual(stays(0).chosen);
+    const needed = stays(0).chosen.unmold.value;
+    expect([stays(0, 0.9 * needed), stays(3600, 0.9 * needed)].map(({ ready }) => ready.unmold)).toEqual([false, true]);
+    expect(stays(3600, needed + 1).ready.unmold).toBe(true);
+  });
+
   it('cools two joined halves through the mold alone: as a plate of twice the depth cooled from both sides', () => {
     const thick = { value: 0.008, low: 0.008, high: 0.008 };
     const flat = { meanCurvature: 0, gaussCurvature: 0, material: 'thinPlastic' as const, wallM: 0.0006 };

@@ -29,8 +29,10 @@ export interface PlaceChill {
 export interface CoatChill {
   readonly chosen: PlaceChill;
   readonly places: readonly PlaceChill[];
-  /** Surface temperature when it leaves its chosen place, °C. */
+  /** Surface temperature when it is taken on, °C. */
   readonly surfaceC: number;
+  /** What it has come to by then. */
+  readonly ready: CoatStay['ready'];
 }
 
 export interface ChillResult {
@@ -68,7 +70,8 @@ export function chillCasting(input: ChillInput): ChillResult {
       ]),
     );
     const chosen = PLACES.indexOf(coat.place);
-    return { chosen: places[chosen], places, surfaceC: nominal[index][chosen].surfaceC };
+    const { surfaceC, ready } = nominal[index][chosen];
+    return { chosen: places[chosen], places, surfaceC, ready };
   });
   return { coats };
 }
@@ -109,7 +112,8 @@ export function chillNominal(input: ChillInput): ChillResult {
   return {
     coats: input.coats.map((coat, index) => {
       const chosen = placeChill(input.kitchen, input.coats[index], coat.place, [stays[index][0].times]);
-      return { chosen, places: [chosen], surfaceC: stays[index][0].surfaceC };
+      const { surfaceC, ready } = stays[index][0];
+      return { chosen, places: [chosen], surfaceC, ready };
     }),
   };
 }
@@ -128,7 +132,8 @@ export function chillNextTo(input: ChillInput, before: ChillResult): ChillResult
       ),
     );
     const chosen = PLACES.indexOf(coat.place);
-    return { chosen: places[chosen], places, surfaceC: stays[index][chosen].surfaceC };
+    const { surfaceC, ready } = stays[index][chosen];
+    return { chosen: places[chosen], places, surfaceC, ready };
   });
   return { coats };
 }

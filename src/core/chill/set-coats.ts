@@ -1,6 +1,7 @@
 import { HeatSlab, type SlabAir, type SlabLayer } from '../heat/heat-slab';
 import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import type { Place } from '../record/choices';
+import type { Rest } from '../record/sets';
 import { WORKING_RULES } from '../matter/working-rules';
 import { airAt, surroundingsIn, varied, type Surroundings } from '../shell/place-air';
 import type { ChillCap, ChillCoat, ChillInput } from './chill-input';
@@ -24,12 +25,14 @@ interface SlabState {
 export interface CoatStay {
   readonly times: SetTimes;
   readonly after: SlabState;
-  /** Surface temperature at the end of the stay, °C. */
+  /** Surface temperature in the end, °C: of the stay, or of where it stays on. */
   readonly surfaceC: number;
+  /** What it has come to by then. */
+  readonly ready: Readonly<Record<StayUntil, boolean>>;
 }
 
-/** How long it is handled and rests before its place, and for how long it is left there. */
-type Stay = Pick<ChillCoat, 'handlingSeconds' | 'rests' | 'overruledSeconds'>;
+/** How long it is handled and rests before its place, for how long it is left there, and where it stays on. */
+type Stay = Pick<ChillCoat, 'handlingSeconds' | 'rests' | 'overruledSeconds' | 'then'>;
 /** First cell, and the first that is no more of it. */
 type CellRange = readonly [number, number];
 
@@ -93,11 +96,21 @@ export function stayCapped(
   return new StayRun(tapered, held, cap, layers, cap.place, variation, before).run('unmold', followed);
 }
 
+/** A stay of known length, and what is around it meanwhile. */
+interface Stretch {
+  readonly seconds: number;
+  readonly place: Surroundings;
+}
+
+/** Before it is turned over. */
+const UPRIGHT = { wayUp: 'upright', inside: 'open' } as const;
+
 class StayRun {
   private readonly slab: HeatSlab;
   private readonly room: Surroundings;
   private readonly place: Surroundings;
-  private readonly rests: readonly { readonly seconds: number; readonly place: Surroundings }[];
+  private readonly rests: readonly Stretch[];
+  private readonly then: readonly Stretch[];
   private readonly longestS: number;
   private readonly firstCoat: number;
   /** Cells of what was laid last, and of the chocolate below it. */
@@ -130,11 +143,17 @@ class StayRun {
     this.beforeSet = new Float64Array(this.slab.size);
     const { material, floorShare, insertM } = input;
     const lies = { material, floorShare, insertM, wayUp: held.wayUp, inside: held.inside };
-    const around = (where: Place): Surroundings =>
-      varied(surroundingsIn(input.kitchen, where, lies), variation.placeK, variation.cooling);
-    this.room = around('room');
+    const around = (where: Place, upright?: true): Surroundings =>
+      varied(
+        surroundingsIn(input.kitchen, where, upright ? { ...lies, ...UPRIGHT } : lies),
+        variation.placeK,
+        variation.cooling,
+      );
+    const stretch = ({ seconds, place: where, upright }: Rest): Stretch => ({ seconds, place: around(where, upright) });
+    this.room = around('room', coat.rests[0]?.upright);
     this.place = around(place);
-    this.rests = coat.rests.map((rest) => ({ seconds: rest.seconds, place: around(rest.place) }));
+    this.rests = coat.rests.map(stretch);
+    this.then = (coat.then ?? []).map(stretch);
     this.longestS =
       LONGEST_S * Math.max(1, layers.slice(1).reduce((sum, { thicknessM }) => sum + thicknessM, 0) / DEEP_M) ** 2;
     const starts = this.slab.layerStart;
@@ -184,11 +203,30 @@ class StayRun {
     const latestSeconds = Number.isFinite(this.unmold)
       ? Math.max(this.unmold, Math.min(this.latest, 3 * this.unmold))
       : Infinity;
-    const after = this.snapshot as SlabState;
     return {
       times: { holdsSeconds: this.holds, touchSeconds: this.touch, unmoldSeconds: this.unmold, latestSeconds },
-      after,
-      surfaceC: this.snapshotSurfaceC,
+      ...this.staysOn(this.snapshot as SlabState, wanted ?? this.mark(stayUntil)),
+    };
+  }
+
+  /** From the end of the stay on: what it is and has come to when it is taken on. */
+  private staysOn(end: SlabState, staySeconds: number): Pick<CoatStay, 'after' | 'surfaceC' | 'ready'> {
+    const by = (seconds: number): boolean => seconds <= staySeconds;
+    const ready = { holds: by(this.holds), touch: by(this.touch), unmold: by(this.unmold) };
+    if (this.then.length === 0) return { after: end, surfaceC: this.snapshotSurfaceC, ready };
+    this.slab.continueFrom(end.temperatureC, end.setFraction);
+    for (const { seconds, place } of this.then) this.advance(seconds, place);
+    const now = this.measures(this.then[this.then.length - 1].place);
+    const has = this.has(now);
+    return {
+      after: this.state(),
+      surfaceC: now.surfaceC,
+      // What has let go in the cold does not cling again.
+      ready: {
+        holds: ready.holds || has.holds,
+        touch: ready.touch || has.touch,
+        unmold: ready.unmold || has.unmold,
+      },
     };
   }
 
@@ -198,8 +236,10 @@ class StayRun {
     let dt = Math.min(LONGEST_REST_STEP_S, seconds);
     while (left > 1e-9) {
       const taken = Math.min(dt, left);
-      if (this.slab.step(taken, this.airNow(place)) >= 0) left -= taken;
-      else if ((dt = taken / 2) < SHORTEST_STEP_S) throw new Error('the chill does not converge');
+      if (this.slab.step(taken, this.airNow(place)) >= 0) {
+        left -= taken;
+        dt = Math.min(LONGEST_REST_STEP_S, 2 * dt);
+      } else if ((dt = taken / 2) < SHORTEST_STEP_S) throw new Error('the chill does not converge');
     }
   }
 
@@ -225,8 +265,8 @@ class StayRun {
   }
 
   private keep(): void {
-    this.snapshot = { temperatureC: this.slab.temperatureC.slice(), setFraction: this.slab.setFraction.slice() };
-    this.snapshotSurfaceC = this.surfaceC();
+    this.snapshot = this.state();
+    this.snapshotSurfaceC = this.surfaceC(this.place);
   }
 
   /** Keeps what there is at a mark within the step just made, which is made again in two, up to the mark and on: a stay ends at its mark, and not a step later. */
@@ -239,12 +279,16 @@ class StayRun {
     this.advance(rest, this.place);
   }
 
+  private state(): SlabState {
+    return { temperatureC: this.slab.temperatureC.slice(), setFraction: this.slab.setFraction.slice() };
+  }
+
   private remember(): void {
     this.beforeC.set(this.slab.temperatureC);
     this.beforeSet.set(this.slab.setFraction);
   }
 
-  private measures() {
+  private measures(place = this.place) {
     const cold = SHRINKS_FROM_C - this.slab.faceC(this.firstCoat);
     const coat = this.slab.meanSetFraction(...this.newest);
     const together = this.slab.meanSetFraction(this.firstCoat, this.slab.size);
@@ -255,23 +299,27 @@ class StayRun {
       shrunk: this.letsGoAt > 0 ? all + WORKING_RULES.shrinksPerK * cold : Infinity,
       coat,
       all,
-      surfaceC: this.surfaceC(),
+      surfaceC: this.surfaceC(place),
     };
   }
 
   /** Of a shell its free side; two joined halves have none, and are as warm as where they lie in the mold. */
-  private surfaceC(): number {
-    return this.place.insideFactor > 0
-      ? this.slab.innerFaceC(this.airNow(this.place))
-      : this.slab.faceC(this.firstCoat);
+  private surfaceC(place: Surroundings): number {
+    return place.insideFactor > 0 ? this.slab.innerFaceC(this.airNow(place)) : this.slab.faceC(this.firstCoat);
   }
 
   /** What it has come to while it rested. */
-  private noteAtOnce({ coat, all, shrunk }: ReturnType<StayRun['measures']>): void {
+  private noteAtOnce(measures: ReturnType<StayRun['measures']>): void {
+    const has = this.has(measures);
+    if (has.holds) this.holds = 0;
+    if (has.touch) this.touch = 0;
+    if (has.unmold) this.unmold = 0;
+  }
+
+  private has({ coat, all, shrunk }: ReturnType<StayRun['measures']>): CoatStay['ready'] {
     const { holdsSet, touchSet, unmoldSet } = WORKING_RULES;
-    if (coat >= holdsSet) this.holds = 0;
-    if (coat >= touchSet) this.touch = 0;
-    if (coat >= touchSet && all >= unmoldSet && shrunk >= this.letsGoAt) this.unmold = 0;
+    const touch = coat >= touchSet;
+    return { holds: coat >= holdsSet, touch, unmold: touch && all >= unmoldSet && shrunk >= this.letsGoAt };
   }
 
   private note(

@@ -49,6 +49,14 @@ describe('closing', () => {
     expect([cap?.below.value, cap?.over.value]).toEqual([0, 0]);
   });
 
+  it('cools through no more than it is thick, however narrow the neck it closes', () => {
+    const necked = depthCurve(cavityOf({ kind: 'ball', diameterM: 0.05, openingM: 0.006 }).profile);
+    const filledToM = necked.levelAt(0.9 * necked.capacityM3);
+    const { cap } = close({ kind: 'cap' }, { inside: necked, filledToM });
+    expect(cap?.meanM).toBe(cap?.thickness.value);
+    expect(cap?.meanM).toBeCloseTo(necked.depthM - filledToM, 9);
+  });
+
   it('lays a dose on the filling: as thick as it comes to, below the rim, or over it (mensuration)', () => {
     const faceM2 = Math.PI * 0.015 ** 2;
     const dosed = (m: number) => close({ kind: 'dosedCap', doseM3: faceM2 * m } as Closure);

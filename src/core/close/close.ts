@@ -138,11 +138,13 @@ function capAnswer(
     ...(doseM3 === undefined ? [] : [term('capDose', doseM3, 'volume'), term('fits', roomM3, 'volume')]),
   ];
   const slice = FACE_SLICE * inside.depthM;
+  const thicknessM = headspaceM - belowM;
   const faceM2 = slice > 0 ? (inside.volumeAt(topM) - inside.volumeAt(topM - slice)) / slice : 0;
   return {
     doseM3,
-    thickness: answer(headspaceM - belowM, 'length', 'close.thickness', terms),
-    meanM: faceM2 > 0 ? Math.min(givenM3, roomM3) / faceM2 : 0,
+    thickness: answer(thicknessM, 'length', 'close.thickness', terms),
+    // Under a narrow neck there is more of it than its face tells; it cools through no more than it is thick.
+    meanM: faceM2 > 0 ? Math.min(thicknessM, Math.min(givenM3, roomM3) / faceM2) : 0,
     below: answer(belowM, 'length', 'close.below', terms),
     over: answer(Math.max(0, givenM3 - roomM3) * density, 'mass', 'close.over', terms),
   };

@@ -205,7 +205,7 @@ export class CoatLayer {
 
   /** Temperature of wall and earlier coats when a coat is poured, °C. */
   private wallC(coats: readonly CoatChoice[], index: number): number {
-    return index === 0 ? this.place.roomC : againC(coats[index - 1].chocolate, this.place.roomC);
+    return index === 0 ? (this.place.moldC ?? this.place.roomC) : againC(coats[index - 1].chocolate, this.place.roomC);
   }
 
   /** The skin under a coat, none where nothing stands full; it hardly depends on how the coats before it are tuned. */

@@ -68,7 +68,7 @@ interface Layer {
 }
 
 function layerAnswer(
-  { cavity, roomC }: CoatInput,
+  { cavity, roomC, moldC = roomC }: CoatInput,
   choice: CoatChoice,
   { from, to, fromM, toM, throughM }: Layer,
 ): CoatAnswer {
@@ -111,7 +111,7 @@ function layerAnswer(
     rest: undefined,
     feet: undefined,
     overHold: false,
-    wallC: roomC,
+    wallC: moldC,
     meanM: { value: throughM, low, high },
   };
 }

@@ -6,7 +6,7 @@ import { METHODS, fillsLevel, type Method } from '../record/method';
 import { readCasting } from '../record/read-casting';
 import { draftPlan } from '../plan/draft';
 import { coatModels, methodsFor } from '../plan/methods';
-import { makeBy, makeTogether } from './methods';
+import { brushSides, madeAlike, makeAlike, makeBy, makeCoatBy, makeTogether } from './methods';
 import { addCoat, removeCoat } from './remedy';
 import { simulatedPlan } from '../study/remedy-effect';
 
@@ -159,5 +159,40 @@ describe('each method', () => {
     expect(last()).toEqual(['dump', 'spoon']);
     makeTogether(casting, 'clamp', draftPlan(casting));
     expect(last()).toEqual(['clamp', 'clamp']);
+  });
+});
+
+describe('one coat among several', () => {
+  it('is made in its own way, the others left as they are, and all are made alike again as any of them', () => {
+    const casting = castIn('bombs');
+    const [first, second] = structuredClone(casting.parts[0].coats);
+    makeCoatBy(casting, 1, 'brush', draftPlan(casting));
+    const [{ coats }] = casting.parts;
+    expect(coats[0]).toEqual(first);
+    expect(coats[1]).toMatchObject({ id: second.id, method: 'brush', shares: second.shares, sets: second.sets });
+    expect(madeAlike(coats)).toBe(false);
+    expect(readCasting(casting).ok).toBe(true);
+    coats[1].sets = [{ place: 'freezer' }];
+    makeAlike(casting.parts[0], 1);
+    expect(madeAlike(coats)).toBe(true);
+    expect(coats.map(({ method, sets }) => [method, sets[0].place])).toEqual([
+      ['brush', 'fridge'],
+      ['brush', 'freezer'],
+    ]);
+  });
+
+  it('brushed on the sides leaves the base as it was and makes up what the rim is short of', () => {
+    const casting = castIn('bombs');
+    casting.parts[0].coats.splice(1);
+    const before = draftPlan(casting);
+    expect(brushSides(casting.parts[0], before)).toBe(true);
+    const after = draftPlan(casting);
+    expect(after.coat.total.base.value).toBeCloseTo(before.coat.total.base.value, 9);
+    expect(after.coat.total.rim.value).toBeGreaterThan(after.coat.neededRim.value);
+    // Four are the most, and what fills the cavity takes none.
+    while (brushSides(casting.parts[0], after));
+    expect(casting.parts[0].coats).toHaveLength(4);
+    expect(readCasting(casting).ok).toBe(true);
+    expect(brushSides(made('bombs', 'solid').parts[0], after)).toBe(false);
   });
 });

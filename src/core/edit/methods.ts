@@ -6,13 +6,14 @@ import {
   isPainted,
   isTurned,
   laidAnywhere,
+  onOpenWall,
   type Method,
   tippedOut,
 } from '../record/method';
 import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { partOf } from '../record/references';
-import { filmVolume } from '../shell/laid-film';
+import { doseFor, filmVolume } from '../shell/laid-film';
 import { LIMITS, within } from '../record/limits';
 import type { PartDraft, PlanDraft } from '../plan/plan-types';
 
@@ -43,6 +44,65 @@ export function makeBy(casting: Casting, method: Method, plan: Pick<PartDraft, '
   if (isClamped(method)) return clamp(part, plan);
   for (const coat of part.coats) startBy(coat, method, dosed(method, part, plan));
   evenLayers(part.coats);
+}
+
+/**
+ * Makes one of the part's coats by another method, and leaves the others as they are, on a draft of the casting that may be written to.
+ * @param index of the record's coats
+ */
+export function makeCoatBy(
+  casting: Casting,
+  index: number,
+  method: Method,
+  plan: Pick<PartDraft, 'part' | 'cavity' | 'coat'>,
+): void {
+  const part = partOf(casting, plan.part.id);
+  startBy(part.coats[index], method, dosed(method, part, plan));
+}
+
+/** What a coat keeps to itself where the others are made as it is: what it is melted from, where it is laid and where it sets. */
+const OWN: Partial<Record<keyof Coat, true>> = { id: true, shares: true, where: true, sets: true, then: true };
+
+function wayOf(coat: Coat): Partial<Coat> {
+  return Object.fromEntries(Object.entries(coat).filter(([key]) => !(key in OWN)));
+}
+
+/** Whether all coats are made in one way, and all but the first laid in one area. */
+export function madeAlike([first, ...later]: readonly Coat[]): boolean {
+  const way = JSON.stringify(wayOf(first));
+  return later.every((coat) => JSON.stringify(wayOf(coat)) === way && coat.where === later[0].where);
+}
+
+/** Makes all of a part's coats in the way that one of them is. */
+export function makeAlike({ coats }: Part, index: number): void {
+  const { where } = coats[index];
+  for (const [i, coat] of coats.entries()) Object.assign(coat, wayOf(coats[index]), i > 0 ? { where } : {});
+}
+
+/** The thinnest and the thickest that a touch-up is brushed, m. Working rules. */
+const TOUCH_M = [0.0004, 0.002] as const;
+
+/** Adds a coat that is brushed on the sides alone, as thick as the rim is short of what it needs. Tells whether it did. */
+export function brushSides(part: Part, { cavity, coat }: Pick<PartDraft, 'cavity' | 'coat'>): boolean {
+  const { coats } = part;
+  if (coats.length >= LIMITS.coats.high || coats.some(({ method }) => !onOpenWall(method))) return false;
+  const short = 1.2 * coat.neededRim.value - coat.total.rim.value;
+  const thickM = Math.min(TOUCH_M[1], Math.max(TOUCH_M[0], short));
+  coats.push({
+    ...copyOf(coats[coats.length - 1]),
+    id: freshCoatId(coats.map(({ id }) => id)),
+    method: 'brush',
+    where: 'sides',
+    doseM3: within(LIMITS.doseM3, doseFor(cavity, 'sides', thickM)),
+  });
+  return true;
+}
+
+/** An id that none of the coats has. */
+export function freshCoatId(taken: readonly string[]): string {
+  let n = taken.length + 1;
+  while (taken.includes(`coat-${n}`)) n++;
+  return `coat-${n}`;
 }
 
 /**

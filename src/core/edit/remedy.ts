@@ -1,4 +1,4 @@
-import { isClamped } from '../record/method';
+import { isClamped, laidAnywhere } from '../record/method';
 import { depthCurve } from '../cavity/depth-curve';
 import { amountOf } from '../fill/fill';
 import { LIMITS } from '../record/limits';
@@ -10,7 +10,7 @@ import { meltOf, partOf } from '../record/references';
 import { schoolRow } from '../record/school';
 import { RESTS_S } from '../record/sets';
 import { inBowl } from '../plan/melts';
-import { evenLayers } from './methods';
+import { brushSides, evenLayers, freshCoatId } from './methods';
 import type { CastingPlan, Remedy } from '../plan/plan-types';
 
 /** What a remedy changes: the casting, the part that the note is about, and the plan it stands in. */
@@ -25,6 +25,16 @@ type Mend<K extends Remedy['key']> = (on: Mended, remedy: Extract<Remedy, { key:
 const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
   addCoat: ({ part }) => {
     addCoat(part);
+  },
+  brushSides: ({ part, plan }) => {
+    keepCoatsAsMade(part, plan.coatsMade);
+    brushSides(part, plan);
+  },
+  laterSides: ({ part }) => {
+    for (const coat of part.coats.slice(1)) if (laidAnywhere(coat.method)) coat.where = 'sides';
+  },
+  wipeMold: ({ part }) => {
+    delete part.moldC;
   },
   splitCoats: ({ part }) => {
     part.coatsBy = { by: 'count' };
@@ -147,12 +157,6 @@ export function removeCoat({ coats }: Part): boolean {
   coats.splice(clamped ? -2 : -1, 1);
   evenLayers(coats);
   return true;
-}
-
-function freshCoatId(taken: readonly string[]): string {
-  let n = taken.length + 1;
-  while (taken.includes(`coat-${n}`)) n++;
-  return `coat-${n}`;
 }
 
 /** Brings every layer of the part down to what fits, in the way it was asked for. */

@@ -1,10 +1,15 @@
 // Apart from the schemas, so that what computes need not carry them.
 import type { Coat } from '../record/casting';
 import type { Place } from '../record/choices';
-import { restsOf } from '../record/sets';
+import { restsOf, type Rest } from '../record/sets';
 
 /** A coat, or what closes a piece. */
 type Setting = Pick<Coat, 'sets'>;
+
+/** Stays on in its mold for so long once it has set; not at all for 0. */
+export function stayOn(coat: Pick<Coat, 'then'>, { place, seconds }: Rest): void {
+  coat.then = seconds > 0 ? [{ place, seconds }] : [];
+}
 
 /** Sets elsewhere in the end; rests stay, unless it is the room it then sets in anyway. */
 export function setIn(it: Setting, place: Place): void {

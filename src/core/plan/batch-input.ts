@@ -7,7 +7,7 @@ import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
 import { pouredShare } from '../shell/coat-choice';
 import type { Coat } from '../record/casting';
-import { placeOf, restsOf } from '../record/sets';
+import { placeOf, waysIn } from '../record/sets';
 import { cappedPartId } from './capping';
 import { stuckOf } from './melts';
 import { filledPerPiece } from './piece';
@@ -121,8 +121,9 @@ function batchCoat(
     drainSeconds,
     dwellSeconds,
     standsIn,
-    rests: restsOf(coat),
+    rests: waysIn(coat),
     place: placeOf(coat),
+    then: coat.then,
     chillSeconds,
     turnedSeconds,
     shares: coat.shares.map(({ meltId, share }) => ({ meltId, share: share / all })),

@@ -10,7 +10,7 @@ import type { Coat, Part } from '../record/casting';
 import type { Place } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
 import { cavityRecordOf, coatChocolate, coatWorkingC, moldOf, type Sources } from '../record/references';
-import { ownSecondsOf, placeOf, restsOf, type Rest } from '../record/sets';
+import { ownSecondsOf, placeOf, waysIn, type Rest } from '../record/sets';
 import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
 import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
@@ -25,6 +25,8 @@ export interface MakingCoat {
   readonly place: Place;
   /** The user's own interval, s, where they overrule the computed one. */
   readonly overruledSeconds?: number | undefined;
+  /** Where it stays on in its mold after that. */
+  readonly then: readonly Rest[];
 }
 
 /** All that a shell and its chill depend on; plain data, so that it can be sent to a worker, and nothing more, so that it is sent only when it has changed. */
@@ -34,6 +36,8 @@ export interface Making {
   readonly cavities: number;
   readonly material: MoldMaterial;
   readonly moldWallM: number;
+  /** How warm the mold is when the first coat goes on, °C, where that is not as the room is. */
+  readonly moldC?: number | undefined;
   readonly kitchen: PlaceKitchen;
   readonly press?: Press | undefined;
   readonly wantedRimM?: number | undefined;
@@ -58,14 +62,16 @@ export function makingOf(casting: Sources, part: Part): Making {
     cavities: cavityCount(cavityRecord),
     material: mold.material,
     moldWallM: mold.wallM,
+    moldC: part.moldC,
     kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
     coats: coatModels(casting, part).map((coat) => ({
       choice: coatChoice(casting, coat),
-      rests: restsOf(coat),
+      rests: waysIn(coat),
       place: placeOf(coat),
       overruledSeconds: ownSecondsOf(coat),
+      then: coat.then,
     })),
   };
 }
@@ -129,7 +135,7 @@ export function structureOf({ shape, outward, material, press, coats }: Making):
  * Takes about a millisecond.
  */
 export function make(making: Making, simulated?: Simulated): Made {
-  const { shape, outward, material, moldWallM, kitchen, press, wantedRimM } = making;
+  const { shape, outward, material, moldWallM, moldC, kitchen, press, wantedRimM } = making;
   const cavity = cavityOf(shape, outward);
   const fits = simulated !== undefined && simulated.structure === structureOf(making);
   const coat = coatStation({
@@ -137,6 +143,7 @@ export function make(making: Making, simulated?: Simulated): Made {
     material,
     moldWallM,
     roomC: kitchen.roomC,
+    moldC,
     coats: making.coats.map(({ choice }) => choice),
     press,
     wantedRimM,
@@ -164,7 +171,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
     cutAway: cavity.outward || coat.coats.some(({ choice }) => isTurned(choice.method)),
     kitchen,
     coats: coat.coats.map((answer, i) => {
-      const { rests, place, overruledSeconds } = modelOf(making, i);
+      const { rests, place, overruledSeconds, then } = modelOf(making, i);
       return {
         kind: answer.choice.chocolate.kind,
         fatShare: answer.choice.chocolate.fatShare,
@@ -179,6 +186,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
         rests,
         place,
         ...(overruledSeconds === undefined ? {} : { overruledSeconds }),
+        ...(then.length > 0 ? { then } : {}),
       };
     }),
   };

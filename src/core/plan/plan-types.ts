@@ -22,6 +22,9 @@ import type { Simulated } from '../shell/simulated';
 /** A change to a casting that a note offers. */
 export type Remedy =
   | { readonly key: 'addCoat' }
+  | { readonly key: 'brushSides' }
+  | { readonly key: 'laterSides' }
+  | { readonly key: 'wipeMold' }
   | { readonly key: 'splitCoats' }
   | { readonly key: 'wantRim'; readonly rimM: number }
   | { readonly key: 'setWorking'; readonly meltId: string; readonly workingC: number }
@@ -69,6 +72,9 @@ export interface Problem {
     | 'restFirst'
     | 'paintCracks'
     | 'poolsBetweenTurns'
+    | 'poolsInBase'
+    | 'moldSweats'
+    | 'moldTooWarm'
     | 'noRoomInside'
     | 'noRoomForCap'
     | 'capRunsOver'

@@ -1,22 +1,18 @@
-import { isPainted, isTurned } from '../record/method';
 import { CLOSING_ROWS, isCap, isLid, isOnPlate } from '../record/closing';
 import { BOWL_MATTER } from '../matter/bowl-material';
 import { depthCurve } from '../cavity/depth-curve';
 import { SOFT_BELOW, type ChillCoatAnswer, type PlaceAnswers } from '../chill/chill-answers';
 import type { CapAnswer } from '../close/close';
-import { SMALL_STREAK } from '../matter/chocolate';
 import { chocolateOf, meltOf } from '../record/references';
-import { LIMITS, within } from '../record/limits';
+import { LIMITS } from '../record/limits';
 import { isFor, schoolRow } from '../record/school';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
 import { cappedPartId } from './capping';
+import { coatProblems } from './coat-problems';
 import type { CastingPlan, PartDraft, Problem, Remedy } from './plan-types';
 import { wantsRest } from './temper';
-
-/** A rim that is proposed is told to this, m. */
-const RIM_STEP_M = 1e-5;
 
 /** From here on a job is called long for one evening, s. Working rule. */
 export const LONG_JOB_S = 2.5 * 3600;
@@ -29,33 +25,11 @@ export function findProblems(plan: Planned): Problem[] {
     plan.parts.flatMap(({ part }) => find(seenFrom(plan, part.id)).map((problem) => ({ ...problem, partId: part.id })));
   return [
     ...meltProblems(plan),
-    ...ofParts((part) => [
-      ...mixedFats(part),
-      ...chillProblems(part),
-      ...paintProblems(part),
-      ...turnProblems(part),
-      ...coatProblems(part),
-      ...fillProblems(part),
-    ]),
+    ...ofParts((part) => [...chillProblems(part), ...coatProblems(part), ...fillProblems(part)]),
     ...closeProblems(plan),
     ...ofParts((part) => [...sweatProblems(part), ...restProblems(part)]),
     ...jobProblems(plan),
   ];
-}
-
-/** A coat that coating and real chocolate are streaked into sets soft and dull; the less so the smaller the streak. Common practice, no source. */
-function mixedFats({ casting, coatsMade }: Planned): Problem[] {
-  const mixed = coatsMade.map(({ shares }) => {
-    const of = (coating: boolean): number =>
-      shares.reduce((sum, { meltId, share }) => {
-        const { kind } = chocolateOf(casting, meltOf(casting, meltId));
-        return (kind === 'compound') === coating ? sum + share : sum;
-      }, 0);
-    return Math.min(of(true), of(false)) / (of(true) + of(false));
-  });
-  const share = Math.max(...mixed);
-  const coat = mixed.indexOf(share) + 1;
-  return share > 0 ? [{ key: share > SMALL_STREAK ? 'mixedFats' : 'someFat', station: 'coat', values: { coat } }] : [];
 }
 
 /** More of a rim than this lost to the plate makes a piece lopsided, as a share of the depth of its part. Working rule. */
@@ -159,7 +133,9 @@ function chillProblems(plan: Planned): Problem[] {
   const ofCoats = chill.coats.flatMap((coat, index): Problem[] => {
     const { place } = coat.chosen;
     const values = { place, coat: index + 1, equilibrium: coat.chosen.equilibrium, until: coat.until };
-    const short = shortInterval(coat, coat.chosen[coat.until].value, { key: 'computedInterval', coatIndex: index });
+    const short = coat.ready
+      ? undefined
+      : shortInterval(coat, coat.chosen[coat.until].value, { key: 'computedInterval', coatIndex: index });
     if (short) return [{ ...short, station: 'chill', values: { ...values, ...short.values } }];
     // Every coat in that place shares the reason, so it is said once.
     if (coatsMade.slice(0, index).some((earlier) => placeOf(earlier) === place)) return [];
@@ -206,15 +182,6 @@ function staysSoft(
   return sticks ? 'willNotLetGo' : undefined;
 }
 
-/** Thin painted details crack where it is very cold. Common practice, no source. */
-function paintProblems({ part, coatsMade }: Planned): Problem[] {
-  const painted = part.prep.some(({ kind }) => kind === 'paint') || coatsMade.some(({ method }) => isPainted(method));
-  const frozen = coatsMade.some((coat) => placeOf(coat) === 'freezer');
-  return painted && frozen
-    ? [{ key: 'paintCracks', station: 'chill', values: {}, remedy: { key: 'moveTo', place: 'fridge' } }]
-    : [];
-}
-
 /** A rest shorter than this is none, s. Working rule. */
 const HARDLY_A_REST_S = 300;
 
@@ -232,73 +199,6 @@ function restProblems({ casting, closure, part, coatsMade }: Planned): Problem[]
       ? { key: 'restFirst', station: 'close', values, remedy: { key: 'restCapped' } }
       : { key: 'restFirst', station: 'chill', values, remedy: { key: 'restFirst' } },
   ];
-}
-
-/** Base over rim from which a turned vessel counts as pooled. Working rule. */
-const POOLED = 1.5;
-
-function pooled({ total: { rim, base } }: Planned['coat'], [{ method }]: Planned['coatsMade']): boolean {
-  return isTurned(method) && base.value >= POOLED * rim.value;
-}
-
-function turnProblems({ coat, coatsMade }: Planned): Problem[] {
-  if (!pooled(coat, coatsMade)) return [];
-  const { rim, base } = coat.total;
-  const [{ turnSeconds }] = coatsMade;
-  const seconds = Math.max(LIMITS.turnSeconds.low, turnSeconds / 2);
-  return [
-    {
-      key: 'poolsBetweenTurns',
-      station: 'coat',
-      values: { every: turnSeconds, rim: rim.value, base: base.value },
-      ...(seconds < turnSeconds ? { remedy: { key: 'turnEvery' as const, seconds } } : {}),
-    },
-  ];
-}
-
-/** A shell that breaks oftener than this is too thin: people take one in ten to twenty as it comes. Common practice, no source. */
-const TOO_LIKELY = 0.1;
-
-function coatProblems({ coat, part, coatsMade, moldRecord }: Planned): Problem[] {
-  const pressed = moldRecord.composition.kind === 'press';
-  const problems: Problem[] = [];
-  if (!coat.reached && part.coatsBy.by === 'thickness') {
-    problems.push({
-      key: 'wantedNotReached',
-      station: 'coat',
-      values: { wanted: part.coatsBy.rimM, comesOut: coat.total.rim.value, coats: coat.coats.length },
-      remedy: { key: 'wantRim', rimM: nearestWithinReach(coat.total.rim.value, part.coatsBy.rimM) },
-    });
-  }
-  const heavy = coat.coats.findIndex((c) => c.overHold);
-  if (heavy >= 0) {
-    const remedy: Remedy | undefined = coatsMade.length < LIMITS.coats.high ? { key: 'splitCoats' } : undefined;
-    problems.push({
-      key: 'coatTooHeavy',
-      station: 'coat',
-      values: { coat: heavy + 1, hold: coat.coats[heavy].hold.value },
-      remedy,
-    });
-  }
-  // Where it has pooled, another coat would pool as well.
-  if (coat.breakChance.value > TOO_LIKELY && !pooled(coat, coatsMade)) {
-    const values = { rim: coat.total.rim.value, needed: coat.neededRim.value, chance: coat.breakChance.value };
-    const remedy: Remedy | undefined = pressed
-      ? undefined
-      : part.coatsBy.by === 'thickness'
-        ? { key: 'wantRim', rimM: within(LIMITS.wantedRimM, coat.neededRim.value * 1.1, RIM_STEP_M) }
-        : coatsMade.length < LIMITS.coats.high
-          ? { key: 'addCoat' }
-          : undefined;
-    problems.push({ key: 'rimTooThin', station: 'coat', values, remedy });
-  }
-  return problems;
-}
-
-/** What comes out, as a wanted thickness: rounded to the side that can be reached. */
-function nearestWithinReach(comesOutM: number, wantedM: number): number {
-  const steps = comesOutM * 1e5;
-  return within(LIMITS.wantedRimM, (comesOutM < wantedM ? Math.floor(steps) : Math.ceil(steps)) / 1e5, RIM_STEP_M);
 }
 
 function fillProblems({ fill, coat, parts, part, closure }: Planned): Problem[] {

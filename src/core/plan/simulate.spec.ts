@@ -7,7 +7,7 @@ import { simulateShell } from '../shell/shell';
 import type { Simulated } from '../shell/simulated';
 import { draftPlan } from './draft';
 import { make, makingOf, structureOf, type Making } from './making';
-import { makeBy } from '../edit/methods';
+import { makeBy, makeCoatBy } from '../edit/methods';
 import { methodsFor } from './methods';
 import { SHELL_SAMPLE, shellInputOf, simulateMaking, simulateRange } from './simulate';
 
@@ -116,5 +116,62 @@ describe('a film that is of no shell', () => {
     const { coat } = simulateMaking(makingOf(casting, casting.parts[0])).made;
     expect(Number.isFinite(coat.mass.value)).toBe(true);
     expect(coat.total.base.value).toBeLessThanOrEqual(0.129 + 1e-9);
+  });
+});
+
+describe('coats that differ', () => {
+  const rimOf = (change: (casting: Casting) => void): number => simulateMaking(bombs(change)).made.coat.total.rim.value;
+  const dripsOf = (uprightSeconds: number): number => {
+    const { made } = simulateMaking(
+      bombs((c) => {
+        c.parts[0].coats.splice(1);
+        makeBy(c, 'spoon', draftPlan(c));
+        Object.assign(c.parts[0].coats[0], { doseM3: 9e-6, wayUp: 'upsideDown', uprightSeconds });
+      }),
+    );
+    return made.coat.coats[0].feet?.value ?? NaN;
+  };
+
+  it('drip the less the longer a heavy one thickens upright, and never more for it', () => {
+    const drips = [0, 30, 60, 120, 240, 480, 900].map(dripsOf);
+    expect(drips[0]).toBeGreaterThan(0.0002);
+    drips.forEach((kg, i) => expect(kg).toBeLessThanOrEqual((drips[i - 1] ?? Infinity) + 1e-7));
+    expect(drips[drips.length - 1]).toBeLessThan(0.1 * drips[0]);
+  });
+
+  it('are thicker in a colder mold, evenly from 5 to 30 °C', () => {
+    const rims = Array.from({ length: 26 }, (_, i) => rimOf((c) => (c.parts[0].moldC = 5 + i)));
+    rims.forEach((rim, i) => i > 0 && expect(rim).toBeLessThan(rims[i - 1]));
+    rims.forEach((rim, i) => i > 0 && expect(rims[i - 1] / rim).toBeLessThan(1.06));
+    const room = rimOf(() => undefined);
+    expect(rimOf((c) => (c.parts[0].moldC = c.kitchen.roomC))).toBe(room);
+  });
+
+  it('fill up what is thin: the thinnest place gains most, and all of the dose is on the wall or drips', () => {
+    const made = (where: 'all' | 'thin') =>
+      simulateMaking(
+        bombs((c) => {
+          makeCoatBy(c, 1, 'brush', draftPlan(c));
+          makeCoatBy(c, 0, 'spoon', draftPlan(c));
+          Object.assign(c.parts[0].coats[0], { doseM3: 9e-6, wayUp: 'upright' });
+          Object.assign(c.parts[0].coats[1], { where, doseM3: 2.5e-6, wayUp: 'upright' });
+        }),
+      ).made;
+    const [all, thin] = [made('all'), made('thin')];
+    const [first, second] = thin.coat.coats;
+    expect(first.thickness.base.value).toBeGreaterThan(1.3 * first.thickness.rim.value);
+    expect(second.thickness.rim.value).toBeGreaterThan(all.coat.coats[1].thickness.rim.value);
+    expect(second.thickness.base.value).toBeLessThan(all.coat.coats[1].thickness.base.value);
+    const dose = 2.5e-6 * 1260;
+    expect((second.mass.value + (second.feet?.value ?? 0)) / dose).toBeCloseTo(1, 6);
+  });
+
+  it('skin the later in a mold that stands full without seed', () => {
+    const seeded = rimOf((c) => c.parts[0].coats.forEach((coat) => (coat.dwellSeconds = 60)));
+    const unseeded = rimOf((c) => {
+      c.melts[0].school = 'keptCold';
+      c.parts[0].coats.forEach((coat) => (coat.dwellSeconds = 60));
+    });
+    expect(unseeded).toBeLessThan(seeded);
   });
 });

@@ -28,7 +28,7 @@ export const IN_PASSING: Effort = { rounds: 1, cells: WALL_CELLS / 3 };
 
 /** What the simulation is run on: the coats as made, each for as long as the chill says. */
 export function shellInputOf(making: Making, made: Made): ShellInput {
-  const { material, moldWallM, kitchen, press } = making;
+  const { material, moldWallM, moldC, kitchen, press } = making;
   const stays = staysOf(made.chillInput);
   return {
     cavity: made.cavity,
@@ -37,10 +37,15 @@ export function shellInputOf(making: Making, made: Made): ShellInput {
     kitchen,
     press,
     roomC: kitchen.roomC,
+    moldC,
     coats: made.coat.coats.map(({ choice }, i) => ({
       choice,
       handlingSeconds: made.chillInput.coats[i].handlingSeconds,
-      sets: [...made.chillInput.coats[i].rests, { place: made.chillInput.coats[i].place, seconds: stays[i] }],
+      sets: [
+        ...made.chillInput.coats[i].rests,
+        { place: made.chillInput.coats[i].place, seconds: stays[i] },
+        ...(made.chillInput.coats[i].then ?? []),
+      ],
     })),
   };
 }
@@ -116,13 +121,13 @@ function correction(
 
 /** Thickness of each made coat by the closed form alone, on the coats below it as they were simulated. */
 function closedForm(
-  { material, moldWallM, kitchen, press }: Making,
+  { material, moldWallM, moldC, kitchen, press }: Making,
   { cavity, coat }: Made,
   variation: Variation,
   known: readonly Float64Array[],
 ): Float64Array[] {
   const choices = coat.coats.map(({ choice }) => choice);
-  return new CoatLayer({ cavity, material, moldWallM, roomC: kitchen.roomC, press })
+  return new CoatLayer({ cavity, material, moldWallM, moldC, roomC: kitchen.roomC, press })
     .lay(choices, variation, undefined, known)
     .map((laid) => laid.thicknessM);
 }

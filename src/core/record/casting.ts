@@ -23,7 +23,7 @@ import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 7;
+export const CASTING_SCHEMA_VERSION = 8;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -68,6 +68,11 @@ const SetsSchema = z.array(SetSchema).check(
   z.refine((sets) => sets.slice(0, -1).every(({ seconds }) => seconds !== undefined)),
 );
 
+/** Where it stays on in its mold once it has set, and for how long in each place. */
+const StaysOnSchema = z
+  .array(z.object({ place: z.enum(PLACES), seconds: numberOf('afterColdS') }))
+  .check(z.maxLength(3));
+
 const CoatSchema = z.object({
   id,
   method: z.enum(METHODS),
@@ -85,8 +90,11 @@ const CoatSchema = z.object({
   /** Share of the cavity that a solid fill or a layer of it takes. */
   volumeShare: numberOf('volumeShare'),
   wayUp: z.enum(WAYS_UP),
+  /** How long it stands upright in the room, to thicken, before it is turned over to set. */
+  uprightSeconds: numberOf('uprightSeconds'),
   where: z.enum(COAT_AREAS),
   sets: SetsSchema,
+  then: StaysOnSchema,
 });
 
 /** Coats on a wall and fills from below do not mix; what is clamped comes last, on a fill. */
@@ -112,6 +120,8 @@ const PartSchema = z.object({
     z.object({ by: z.literal('thickness'), rimM: numberOf('wantedRimM') }),
   ]),
   coats: z.array(CoatSchema).check(z.minLength(1), z.maxLength(MOST.coats), z.refine(coatsFit)),
+  /** How warm its mold is when the first coat goes on, where that is not as the room is. */
+  moldC: z.optional(numberOf('moldC')),
   /** Unmolded parts rest under a cover until they are above the dew point. */
   coveredRest: z.boolean(),
   /** Of several alike in a piece, one takes the filling, or every one. */

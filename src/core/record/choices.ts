@@ -13,8 +13,8 @@ export type Place = (typeof PLACES)[number];
 export const WAYS_UP = ['upright', 'upsideDown'] as const;
 export type WayUp = (typeof WAYS_UP)[number];
 
-/** Where a spooned or brushed coat is laid. */
-export const COAT_AREAS = ['all', 'sides', 'rim'] as const;
+/** Where a spooned or brushed coat is laid; thin spots are filled up, the thinnest first. */
+export const COAT_AREAS = ['all', 'sides', 'rim', 'thin'] as const;
 export type CoatArea = (typeof COAT_AREAS)[number];
 
 /** How chocolate is melted. */

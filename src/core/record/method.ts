@@ -88,3 +88,5 @@ export const isPainted = (method: Method): boolean => rowOf(method).painted;
 export const handsOnS = (method: Method): number => rowOf(method).handsOnS;
 /** What is taken where a mold does not allow it. */
 export const insteadOf = (method: Method): Method | undefined => rowOf(method).instead as Method | undefined;
+/** Lays a coat on an open wall, whatever the coats before it are: neither fills from below nor is turned in a closed vessel. */
+export const onOpenWall = (method: Method): boolean => !fillsLevel(method) && !isTurned(method);

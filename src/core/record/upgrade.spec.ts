@@ -11,7 +11,7 @@ describe('a casting of version 1', () => {
     for (const raw of OLD) expect(raw['schemaVersion']).toBe(1);
     const [bombs, bites] = OLD.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
-    expect(bombs.casting.schemaVersion).toBe(7);
+    expect(bombs.casting.schemaVersion).toBe(8);
     expect(bombs.casting.molds[0]).toMatchObject({
       name: 'Half spheres, 64 mm',
       composition: { kind: 'halves' },
@@ -31,7 +31,7 @@ describe('a casting of version 1', () => {
     const before = JSON.stringify(OLD[0]);
     upgradeCasting(OLD[0]);
     expect(JSON.stringify(OLD[0])).toBe(before);
-    const today = { schemaVersion: 7, molds: 'whatever' };
+    const today = { schemaVersion: 8, molds: 'whatever' };
     expect(upgradeCasting(today)).toBe(today);
   });
 
@@ -110,11 +110,18 @@ describe('a casting of version 3', () => {
       const read = readCasting(raw);
       if (!read.ok) throw new Error(read.path);
       expect(read.casting.parts[0].coats).toEqual(
-        raw.parts[0].coats.map((coat) => ({ ...coat, standsIn: 'fridge', turnSeconds: 20, volumeShare: 1 })),
+        raw.parts[0].coats.map((coat) => ({
+          ...coat,
+          standsIn: 'fridge',
+          turnSeconds: 20,
+          volumeShare: 1,
+          uprightSeconds: 0,
+          then: [],
+        })),
       );
       const rest: Record<string, unknown> = { ...raw };
       delete rest['atHandKg'];
-      expect(read.casting).toMatchObject({ ...rest, schemaVersion: 7, parts: [{}], onHand: [] });
+      expect(read.casting).toMatchObject({ ...rest, schemaVersion: 8, parts: [{}], onHand: [] });
     }
   });
 
@@ -245,8 +252,9 @@ describe('a casting of version 5', () => {
     if (!bombs.ok || !bonbons.ok) throw new Error('not read');
     expect([bombs.casting.onHand, bonbons.casting.onHand]).toEqual([[], [{ chocolateId: 'quarry', kg: 1.2 }]]);
     expect(bonbons.casting.molds[0].cavities[0].shape).toMatchObject({ lengthM: 0.028, cornerM: 0.014 });
-    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'parts', 'fill', 'kitchen'] as const)
+    for (const key of ['name', 'pieces', 'due', 'chocolates', 'melts', 'fill', 'kitchen'] as const)
       expect(bonbons.casting[key]).toEqual(FIFTH[1][key]);
+    expect(bonbons.casting.parts).toEqual(withCoats(FIFTH[1]['parts']));
   });
 });
 
@@ -260,8 +268,9 @@ describe('a casting of version 6', () => {
     const read = readCasting(BONBONS);
     if (!read.ok) throw new Error('not read');
     expect(read.casting.closure).toEqual({ kind: 'cap', meltId: 'melt-1', sets: [{ place: 'fridge', seconds: 900 }] });
-    for (const key of ['name', 'pieces', 'parts', 'fill', 'melts', 'kitchen'] as const)
+    for (const key of ['name', 'pieces', 'fill', 'melts', 'kitchen'] as const)
       expect(read.casting[key]).toEqual(BONBONS[key]);
+    expect(read.casting.parts).toEqual(withCoats(BONBONS['parts']));
   });
 
   it('sets a cap that had no place in the fridge, and leaves every other closing as it was', () => {
@@ -273,6 +282,29 @@ describe('a casting of version 6', () => {
     expect(closed({ kind: 'cap' }).ok).toBe(false);
   });
 });
+
+describe('a casting of version 7', () => {
+  const SEVENTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v7.json', 'utf8')) as Record<
+    string,
+    unknown
+  >[];
+
+  it('has coats that are turned over at once, and taken on when they have set; all else is as it was', () => {
+    for (const raw of SEVENTH) {
+      const read = readCasting(raw);
+      if (!read.ok) throw new Error('not read');
+      expect(read.casting).toEqual({ ...raw, schemaVersion: 8, parts: withCoats(raw['parts']) });
+    }
+  });
+});
+
+/** Parts of before version 8 as they are read today. */
+function withCoats(parts: unknown): object[] {
+  return (parts as { coats: object[] }[]).map((part) => ({
+    ...part,
+    coats: part.coats.map((coat) => ({ ...coat, uprightSeconds: 0, then: [] })),
+  }));
+}
 
 describe('a mold of the library of version 1', () => {
   it('reads with corners no rounder than it is wide', () => {

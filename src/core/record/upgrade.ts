@@ -14,7 +14,8 @@ export function upgradeCasting(raw: Raw): Raw {
   const fourth = third['schemaVersion'] === 3 ? fourthVersion(third) : third;
   const fifth = fourth['schemaVersion'] === 4 ? fifthVersion(fourth) : fourth;
   const sixth = fifth['schemaVersion'] === 5 ? sixthVersion(fifth) : fifth;
-  return sixth['schemaVersion'] === 6 ? seventhVersion(sixth) : sixth;
+  const seventh = sixth['schemaVersion'] === 6 ? seventhVersion(sixth) : sixth;
+  return seventh['schemaVersion'] === 7 ? eighthVersion(seventh) : seventh;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -148,6 +149,15 @@ function seventhVersion(raw: Raw): Raw {
   const { kind, meltId, sets } = closure;
   const places = listOf(sets).length > 0 ? sets : [{ place: 'fridge' }];
   return { ...raw, schemaVersion: 7, closure: { kind, meltId, sets: places } };
+}
+
+/** Version 8: a coat may stand upright before it is turned over, and stay on in its mold once it has set. */
+function eighthVersion(raw: Raw): Raw {
+  const parts = listOf(raw['parts']).map((part) => ({
+    ...part,
+    coats: listOf(part['coats']).map((coat) => ({ ...coat, uprightSeconds: 0, then: [] })),
+  }));
+  return { ...raw, schemaVersion: 8, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
 }
 
 /** Brings a raw mold of the library of an older version up to the present one. Version 2: as castings of version 6. */

@@ -74,6 +74,8 @@ export interface CoatPlaceInput {
   readonly material: MoldMaterial;
   readonly moldWallM: number;
   readonly roomC: number;
+  /** How warm the mold is when the first coat goes on, °C; as the room where it is left out. */
+  readonly moldC?: number | undefined;
   /** Where the shell is what an insert leaves: coats are then all alike, and there is one. */
   readonly press?: Press | undefined;
 }

@@ -24,11 +24,12 @@ export function startThicknessM({ rimDiameterM, depthM }: Pick<Cavity, 'rimDiame
 const NEAR_SPREAD = 1e-6;
 
 /**
- * Film of a dose spread evenly by spoon or brush over the whole wall, its sides or its rim, m at each point. On a coat that has set it
+ * Film of a dose spread by spoon or brush evenly over the whole wall, its sides or its rim, or up to a level where it is thin, m at each point. On a coat that has set it
  * lies a little thicker than on the bare wall, as there is less of a surface to lie on.
  * @param belowM what has set at each point, m; nothing where it is left out
  */
 export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea, belowM?: ArrayLike<number>): Float64Array {
+  if (where === 'thin' && belowM) return filledUp(cavity, doseM3, belowM);
   const covers = coverage(cavity.profile, where);
   const over = (even: number): number => volumeUnder(cavity, (i) => even * covers[i]) - doseM3;
   const most = Math.max(cavity.depthM, cavity.rimDiameterM / 2);
@@ -45,6 +46,24 @@ export function spreadFilm(cavity: Cavity, doseM3: number, where: CoatArea, belo
     doseM3,
   );
   return bare.map((h) => h * times);
+}
+
+/** A dose that fills up what has set, the thinnest first: everywhere to the same thickness, where it is not thicker already. */
+function filledUp(cavity: Cavity, doseM3: number, belowM: ArrayLike<number>): Float64Array {
+  const points = cavity.profile.arcM.map((_, i) => belowM[i]);
+  const thinnest = Math.min(...points);
+  const most = Math.max(cavity.depthM, cavity.rimDiameterM / 2) + Math.max(...points);
+  const before = filmVolume(cavity, points);
+  const over = (more: number): number =>
+    volumeUnder(cavity, (i) => Math.max(points[i], thinnest + more)) - before - doseM3;
+  const more = rootUpward(over, -doseM3, (2 * doseM3) / cavity.wallAreaM2, most, NEAR_SPREAD * doseM3);
+  return points.map((below) => Math.max(0, thinnest + more - below));
+}
+
+/** The dose that lies so thick, m, where it is spread on the bare wall, m³. */
+export function doseFor(cavity: Cavity, where: CoatArea, thicknessM: number): number {
+  const covers = coverage(cavity.profile, where);
+  return volumeUnder(cavity, (i) => thicknessM * covers[i]);
 }
 
 /** A dose lies at most so many times thicker on what has set than on the bare wall, and no more where the two come to this share of depth or half the width: then some of it finds no place. */
@@ -153,7 +172,7 @@ function coverage(profile: Profile, where: CoatArea): Float64Array {
   const rim = profile.arcM[profile.arcM.length - 1];
   const fade = (x: number): number => Math.min(1, Math.max(0, x));
   return profile.arcM.map((s, i) => {
-    if (where === 'all') return 1;
+    if (where === 'all' || where === 'thin') return 1;
     if (where === 'sides') return fade((profile.slope[i] - SIDES_FROM_RADIANS) / 0.2 + 0.5);
     return fade((s - (rim - RIM_BAND_M)) / 0.002 + 0.5);
   });

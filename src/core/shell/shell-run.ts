@@ -3,6 +3,7 @@ import { trayHeat } from '../matter/mold-material';
 import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import type { Place } from '../record/choices';
+import type { Rest } from '../record/sets';
 import { handsOnS, isTurned, tippedOut } from '../record/method';
 import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { ComingToRest } from './coming-to-rest';
@@ -70,8 +71,8 @@ export class ShellRun {
   ) {
     const { cavity, material, moldWallM } = input;
     this.cells = wallCells(cavity.profile, cellCount);
-    const roomC = placeC(input.kitchen, 'room') + variation.placeK;
-    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), roomC);
+    const startsC = (input.moldC ?? placeC(input.kitchen, 'room')) + variation.placeK;
+    this.heat = new WallHeat(this.cells, material, moldWallM, trayHeat(material), startsC);
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER.dark.meltedDensity);
     const array = (): Float64Array => new Float64Array(cellCount);
     this.belowM = array();
@@ -187,13 +188,15 @@ export class ShellRun {
     const held = this.input.cavity.outward ? 'upsideDown' : choice.wayUp;
     this.rest.setDown(this.seconds);
     const inside = insideOf(this.input.cavity, choice);
-    const stage = (phase: ShellPhase, place: Place, seconds: number): void => {
+    const stage = (phase: ShellPhase, { place, seconds, upright }: Rest): void => {
       this.now = { ...this.now, phase, place };
       if (isTurned(choice.method)) this.turn(seconds, choice.turnSeconds, place);
+      else if (upright && held !== 'upright') this.run(seconds, 'upright', 'open', place, !this.input.press);
       else this.run(seconds, held, inside, place, !this.input.press);
     };
-    stage('rest', 'room', restSeconds);
-    for (const { place, seconds } of sets) stage('set', place, seconds);
+    // What thickens upright is not turned over in between.
+    stage('rest', { place: 'room', seconds: restSeconds, ...(sets[0]?.upright ? { upright: true } : {}) });
+    for (const set of sets) stage('set', set);
   }
 
   /** A closed vessel on its way to being set: what has run to the lowest place since the last turn runs back with the next, while it still flows. */

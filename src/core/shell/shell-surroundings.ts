@@ -24,12 +24,12 @@ export function around(
 export function standingSkin(
   { cavity, material, moldWallM: wallM, kitchen }: ShellInput,
   { placeK, cooling }: ShellVariation,
-  { chocolate: { kind, fatShare }, stands }: CoatChoice,
+  { chocolate: { kind, fatShare, unseeded }, stands }: CoatChoice,
   from: Pick<DwellInput, 'workingC' | 'dwellSeconds' | 'setThicknessM' | 'wallC'>,
 ): DwellSkin {
   const { airC, draught } = stands ?? { airC: placeC(kitchen, 'room'), draught: draughtIn(kitchen, 'room') };
   const air = { airC: airC + placeK, draught: draught * cooling };
-  return dwellSkin({ kind, fatShare, meltDepthM: meltDepthM(cavity), material, wallM, ...from, ...air });
+  return dwellSkin({ kind, fatShare, unseeded, meltDepthM: meltDepthM(cavity), material, wallM, ...from, ...air });
 }
 
 /** Thickness of the film a coat starts from in each cell, m: what is tipped out, spooned in or pressed. */
@@ -45,6 +45,7 @@ export function startingFilm(
     return belowM.map((b) => Math.max(0, Math.min(start, cavity.depthM - b)));
   }
   if (press) return toCells(cells, pressedFilm(cavity, press), cavity.profile.arcM);
+  if (choice.where === 'thin') return filledUp(cavity, cells, belowM, choice.doseM3 * doseFactor);
   return dosedFilm(
     cavity,
     cells,
@@ -68,12 +69,27 @@ function dosedFilm(
   const most = thickestM(cavity);
   const laid = (times: number): Float64Array =>
     shapeM.map((h, i) => Math.max(0, Math.min(times * h, most - belowM[i])));
-  const over = (times: number): number =>
-    laid(times).reduce(
-      (sum, h, i) => sum + cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i])),
-      -doseM3,
-    );
+  const over = (times: number): number => heldBy(cells, belowM, laid(times)) - doseM3;
   return laid(rootUpward(over, -doseM3, 1, MOST_TIMES, 1e-10 * doseM3));
+}
+
+/** A dose that fills up what has set, the thinnest cells first. */
+function filledUp(cavity: Cavity, cells: WallCells, belowM: Float64Array, doseM3: number): Float64Array {
+  const thinnest = Math.min(...belowM);
+  const most = thickestM(cavity);
+  const laid = (more: number): Float64Array =>
+    belowM.map((below) => Math.max(0, Math.min(thinnest + more, most) - below));
+  const over = (more: number): number => heldBy(cells, belowM, laid(more)) - doseM3;
+  const first = (2 * doseM3) / cells.areaM2.reduce((sum, area) => sum + area, 0);
+  return laid(rootUpward(over, -doseM3, first, 2 * most, 1e-10 * doseM3));
+}
+
+/** Volume of a film on what has set, m³. */
+function heldBy(cells: WallCells, belowM: Float64Array, filmM: Float64Array): number {
+  return filmM.reduce(
+    (sum, h, i) => sum + cells.areaM2[i] * (layerOn(cells, i, belowM[i] + h) - layerOn(cells, i, belowM[i])),
+    0,
+  );
 }
 
 /** More than this would stand over a cavity, and is no layer on its wall, m. */

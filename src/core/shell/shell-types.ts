@@ -1,4 +1,5 @@
 import type { Place } from '../record/choices';
+import type { Rest } from '../record/sets';
 import type { CoatChoice, CoatPlaceInput } from './coat-choice';
 import type { PlaceKitchen } from './place-air';
 import type { WallCells } from './wall-cells';
@@ -15,7 +16,7 @@ export interface ShellCoat {
   /** Time in the room from pouring to its cold place, s. */
   readonly handlingSeconds: number;
   /** Where it sets and for how long, s, in this order. */
-  readonly sets: readonly { readonly place: Place; readonly seconds: number }[];
+  readonly sets: readonly Rest[];
 }
 
 /** Everything the simulation of a shell depends on; plain data but for the cavity, SI. */

@@ -45,10 +45,21 @@ function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
   return [
     ...answerRow('Rim in all', coat.total.rim, { strong: true }),
     ...answerRow('likely', coat.total.rim, { rangeOnly: true }),
-    ...coat.coats.map(({ thickness, mass, spooned }, i) => ({
-      name: coatNameIn(coatsMade, i),
-      figures: [{ answer: thickness.rim }, { answer: mass }, { answer: spooned, inSpoons: true }],
-    })),
+    ...coat.coats.flatMap(({ thickness: { rim, wall, base }, mass, spooned }, i) => [
+      {
+        name: coatNameIn(coatsMade, i),
+        figures: [{ answer: mass }, { answer: spooned, inSpoons: true }],
+      },
+      {
+        name: `${coatNameIn(coatsMade, i)} adds`,
+        under: true,
+        figures: [
+          { label: 'rim', answer: rim },
+          { label: 'wall', answer: wall },
+          { label: 'base', answer: base },
+        ],
+      },
+    ]),
     ...answerRow('Runs on for', rest),
     ...answerRow('Drips off', feet && feet.value > LEAST_FEET_KG ? feet : undefined),
     ...answerRow('An upright wall holds', hold),

@@ -98,4 +98,49 @@ describe('Coat station', () => {
     expect(casting().parts[0].coats).toHaveLength(1);
     expect(casting().parts[0].coats[0]).toMatchObject({ method: 'chillDump', standsIn: 'freezer', dwellSeconds: 180 });
   });
+
+  it('makes each coat in its own way, tells what each adds, and makes them alike again', async () => {
+    const bench = await Bench.of(CoatStation);
+    const [, second] = casting().parts[0].coats;
+    await bench.press('coat 2');
+    await bench.choose('How it is made', 'brush');
+    await bench.press('sides');
+    // By weight: 6 g of dark chocolate melted, 1.26 g/mL.
+    await bench.type('In each cavity', '6 g');
+    expect(casting().parts[0].coats.map(({ method, where }) => [method, where])).toEqual([
+      ['dump', 'all'],
+      ['brush', 'sides'],
+    ]);
+    expect(casting().parts[0].coats[1].doseM3 * 1e6).toBeCloseTo(6 / 1.26, 6);
+    expect(casting().parts[0].coats[1]).toMatchObject({ shares: second.shares, sets: second.sets });
+    expect(bench.text).toMatch(/Coat 2\s*6\.0 g.*rim\s*[\d.]+ mm.*wall\s*[\d.]+ mm.*base\s*0 mm/s);
+    // What a filled cavity or a closed vessel asks for, one coat among others cannot have.
+    expect(await bench.names('How it is made')).toEqual([
+      'fill and dump',
+      'spoon and swirl',
+      'brush',
+      'chill, then dump',
+      'paint',
+    ]);
+    await bench.press('coat 1');
+    expect(bench.field('Stands').value).toBe('10 s');
+    await bench.press('alike');
+    expect(casting().parts[0].coats.map(({ method, where }) => [method, where])).toEqual([
+      ['dump', 'all'],
+      ['dump', 'all'],
+    ]);
+  });
+
+  it('lets a coat thicken upright, starts with a cold mold, and goes back', async () => {
+    const bench = await Bench.of(CoatStation);
+    await bench.press('let it thicken upright first');
+    await bench.type('Upright first', '2 min');
+    expect(casting().parts[0].coats.map(({ uprightSeconds }) => uprightSeconds)).toEqual([120, 120]);
+    await bench.press('mold from the fridge');
+    await bench.type('The mold starts at', '0 °C');
+    expect(casting().parts[0].moldC).toBe(0);
+    expect(bench.text).toContain('As warm as the room');
+    await bench.press('As warm as the room');
+    expect(casting().parts[0].moldC).toBeUndefined();
+  });
 });
