@@ -162,13 +162,13 @@ function furtherCastings(now: Date): Casting[] {
   return [bonbons, smashedPears(now), cups, owls, acorns, tiles];
 }
 
-/** Pears to be smashed: a light coat in a dark one, filled through the opening that they stand on, and closed with a flat round. */
+/** Pears to be smashed: a light skin poured, and a dark coat brushed into it; filled through the opening that they stand on, and closed with a flat round. */
 function smashedPears(now: Date): Casting {
   const light = coat('coat-1', 'dump', 7e-6, 'upsideDown');
   const dark = [{ meltId: 'melt-2', share: 1 }];
   const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [
     light,
-    { ...light, id: 'coat-2', shares: dark },
+    { ...light, id: 'coat-2', method: 'brush', doseM3: 12e-6, shares: dark },
   ]);
   pears.melts = [
     melt('linen', 29.5, 'seeding', USUAL_KITCHEN),

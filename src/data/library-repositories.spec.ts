@@ -84,7 +84,7 @@ describe('a database of the version before the pantry', () => {
     await castings.open();
     const { records, unreadable } = await castings.all();
     expect(unreadable).toEqual([]);
-    expect(records.map(({ record }) => [record.id, record.schemaVersion])).toEqual(old.map(({ id }) => [id, 7]));
+    expect(records.map(({ record }) => [record.id, record.schemaVersion])).toEqual(old.map(({ id }) => [id, 8]));
     const database = new KilnstoneDatabase();
     await database.open();
     expect(await database.pantry.count()).toBe(0);

@@ -41,9 +41,10 @@ describe('the weigh-out sheet', () => {
     const { tables, parts, lead } = sheet(supper('demo-pears'));
     expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Linen', 'Quarry 64']);
     expect(tables[1].rows.map(({ name }) => name)).toEqual(expect.arrayContaining(['Base, the fill', 'Seams']));
-    expect(parts[0].steps.map(({ how }) => /^(Linen|Quarry 64), fill and dump/.exec(how)?.[1])).toEqual([
-      'Linen',
-      'Quarry 64',
+    expect(parts[0].steps.map(({ what, how }) => [what, how.split(':')[0]])).toEqual([
+      ['Coat 1,', 'Linen, fill and dump'],
+      ['Coat 2,', 'Quarry 64, brush'],
+      ['Before the cold,', expect.stringContaining('brush over what light shines through')],
     ]);
     expect(lead).toMatch(/^6 pieces: \d × Pear, \d of them spare and \d × Base, \d of them spare, in \d rounds\.$/);
   });

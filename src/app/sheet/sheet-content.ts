@@ -8,6 +8,7 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { schoolRow } from '../../core/record/school';
 import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
+import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
@@ -145,6 +146,7 @@ function roundTexts(plan: CastingPlan): string[] {
 function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system: UnitSystem): SheetSteps {
   const { part, coat, coatsMade, chill, chocolates, moldRecord } = made;
   const pressed = moldRecord.composition.kind === 'press';
+  const hands = handlingLine(made);
   const several = plan.parts.length > 1;
   const melts = new Set(
     plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
@@ -174,6 +176,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
           how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, one.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(one, system)}. ${settingText(one, system)}${sets}`,
         };
       }),
+      ...(hands ? [{ what: 'Before the cold,', how: `${hands}.` }] : []),
       ...(part.coveredRest && chill.cover.value > 0
         ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }]
         : []),

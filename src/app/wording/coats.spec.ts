@@ -1,5 +1,6 @@
 import { METHODS } from '../../core/record/method';
-import { coatName, handsText, madeText, placesText, weighedName } from './coats';
+import { COAT_AREAS } from '../../core/record/choices';
+import { allMadeText, coatName, handsText, madeText, settingText, staysOnText, weighedName } from './coats';
 
 const coat = {
   doseM3: 7.4e-6,
@@ -36,9 +37,27 @@ describe('what the hands do', () => {
       madeText({ composition: { kind: 'former' } }, 'dump'),
       madeText({ composition: { kind: 'halves' } }, 'clamp'),
     ]).toEqual(['pressed to the gap', 'poured over', 'two halves, clamped']);
-    expect(placesText({ sets: [{ place: 'fridge' }] }, 'metric')).toBe(' in the fridge');
-    expect(placesText({ sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }, 'metric')).toBe(
-      ', 20 min in the room, then in the fridge',
+    const set = { sets: [{ place: 'fridge' as const }], wayUp: 'upsideDown' as const, uprightSeconds: 0 };
+    expect(settingText(set, 'metric')).toBe('Set upside down in the fridge');
+    expect(settingText({ ...set, sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }, 'metric')).toBe(
+      'Set upside down, 20 min in the room, then in the fridge',
     );
+    const thickens = { ...set, uprightSeconds: 120 };
+    expect(settingText(thickens, 'metric')).toBe(
+      'Leave it upright for 2 min to thicken, then turn it over. Set upside down in the fridge',
+    );
+    // What sets upright is not turned over, whatever was chosen for when it is.
+    expect(settingText({ ...thickens, wayUp: 'upright' }, 'metric')).toBe('Set upright in the fridge');
+    expect(staysOnText({ then: [{ place: 'room', seconds: 300 }] }, 'metric')).toBe(', then 5 min in the room');
+    expect(staysOnText({ then: [] }, 'metric')).toBe('');
+  });
+
+  it('names every way that coats were made, in their order, and says where one goes', () => {
+    const mold = { composition: { kind: 'halves' } } as const;
+    expect(allMadeText(mold, [{ method: 'dump' }, { method: 'dump' }])).toBe('fill and dump');
+    expect(allMadeText(mold, [{ method: 'dump' }, { method: 'brush' }])).toBe('fill and dump, then brush');
+    expect(allMadeText(mold, [{ method: 'solid' }, { method: 'clamp' }])).toBe('two halves, clamped');
+    const areas = COAT_AREAS.map((where) => handsText({ ...coat, method: 'brush', where }, 'metric'));
+    expect(new Set(areas).size).toBe(COAT_AREAS.length);
   });
 });

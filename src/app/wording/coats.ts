@@ -135,7 +135,7 @@ export function staysOnText({ then }: Pick<Coat, 'then'>, system: UnitSystem): s
 }
 
 /** Where a coat rests and then sets, to go on from how it lies: ", 20 min in the room, then in the fridge". */
-export function placesText(coat: Pick<Coat, 'sets'>, system: UnitSystem): string {
+function placesText(coat: Pick<Coat, 'sets'>, system: UnitSystem): string {
   const rests = restsOf(coat).map(
     ({ place, seconds }) => `, ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}, then`,
   );

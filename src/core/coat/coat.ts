@@ -11,8 +11,11 @@ import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coa
 import { massInAll, survival, totals, type CoatAnswer, type CoatInput, type CoatResult } from './coat-answers';
 import { solidShell } from './solid';
 
-/** A coat by dose that is laid more than this many times as thick as a vertical wall holds is too heavy: it is worked up until it has begun to set. Working rule. */
+/** A coat by dose that is laid more than this many times as thick as a vertical wall holds is taken for too heavy, until a simulation tells: it is worked up until it has begun to set. Working rule. */
 const HOLD_MULTIPLE = 2.5;
+/** Too heavy is what drips off more than this share of a dose, or runs to a base so many times as thick as it leaves at the rim. Working rules. */
+const MOST_DRIPS = 0.2;
+const MOST_UNEVEN = 2.5;
 
 /**
  * What the chosen coats come to: thickness at rim, wall and base, amounts, and whether the shell survives unmolding.
@@ -99,10 +102,15 @@ function coatAnswer(
       !MOLD_MATTER[input.material].peeled &&
       isDosed(choice.method) &&
       !isTurned(choice.method) &&
-      laid.placedM > HOLD_MULTIPLE * laid.holdM,
+      (simulated ? runsOff(choice, laid, nominal) : laid.placedM > HOLD_MULTIPLE * laid.holdM),
     wallC: laid.skin.wallC,
     meanM: { value: mean(laid), low: Math.min(mean(laid), mean(thin)), high: Math.max(mean(laid), mean(thick)) },
   };
+}
+
+/** Whether too much of a dose drips off, or runs to the base where it was laid on all of the wall. */
+function runsOff({ doseM3, where }: CoatChoice, { volumeM3 }: LaidCoat, { rimM, baseM }: Readings): boolean {
+  return volumeM3 < (1 - MOST_DRIPS) * doseM3 || (where === 'all' && baseM > MOST_UNEVEN * rimM);
 }
 
 /** What is told of a coat that is tipped out, and of no other. */

@@ -101,7 +101,7 @@ function thicknessProblems(plan: Planned): Problem[] {
       uneven: uneven ? 1 : 0,
     };
     problems.push({ key: 'rimTooThin', station: 'coat', values, remedy: thickened(plan, uneven) });
-  } else if (baseHeavy(plan)) problems.push(...poolsInBase(plan));
+  } else if (heavy < 0 && baseHeavy(plan)) problems.push(...poolsInBase(plan));
   return problems;
 }
 

@@ -131,7 +131,7 @@ function tried(
   const { casting } = plan;
   const changed = copyOf(casting);
   const part = partOf(changed, plan.part.id);
-  if (method !== plan.part.coats[0].method) makeBy(changed, method, plan);
+  if (part.coats.some((coat) => coat.method !== method)) makeBy(changed, method, plan);
   part.coatsBy = { by: 'thickness', rimM: aimM };
   for (const coat of part.coats) Object.assign(coat, { wayUp, where: 'all' });
   for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;

@@ -10,6 +10,8 @@ import { CoatChocolate } from './coat-chocolate';
 import { CoatMaking } from './coat-making';
 import { WeighedShellPanel } from './weighed-shell-panel';
 import { FieldScope } from '../../ui/field-scope';
+import { Fold } from '../../ui/fold';
+import { handlingTexts } from '../../wording/coating';
 
 /** Which chocolate, how a coat is made, how many; and what they come to. */
 @Component({
@@ -21,6 +23,7 @@ import { FieldScope } from '../../ui/field-scope';
     CoatMaking,
     Estimate,
     FieldScope,
+    Fold,
     MissingPart,
     NzButtonComponent,
     RouterLink,
@@ -28,12 +31,25 @@ import { FieldScope } from '../../ui/field-scope';
   ],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
+  styles: `
+    .hands {
+      margin: 0;
+      padding-left: 18px;
+      font-size: 13px;
+      line-height: 1.45;
+    }
+  `,
 })
 export class CoatStation {
   protected readonly plan = inject(PlanService).draft;
   protected readonly answers = computed(() => {
     const plan = this.plan();
     return plan ? coatAnswers(plan) : [];
+  });
+  /** What the hands look after meanwhile. */
+  protected readonly byHand = computed(() => {
+    const plan = this.plan();
+    return plan ? handlingTexts(plan) : [];
   });
   /** A shell whose weight tells how the chocolate ran. */
   protected readonly weighable = computed(() => {
