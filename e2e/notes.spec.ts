@@ -27,7 +27,7 @@ const NOTES: readonly {
     about: 'a coat too heavy',
     steps: [
       ['coat', (page) => choose(page.getByLabel('How it is made'), 'spoon')],
-      ['coat', type('In each cavity, per coat', '8 mL')],
+      ['coat', type('In each cavity, per coat', '14 mL')],
     ],
     head: /heavier than this chocolate will hold/,
     advice: 'Split it over one more coat',

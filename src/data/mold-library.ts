@@ -129,9 +129,9 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
     cavity({ kind: 'faceted', form: 'gem', diameterM: mm(32), facets: 6, depthM: mm(20) }, 3, 5),
   ]),
   mold('bells', 'Bells', 'silicone', [cavity({ kind: 'turned', points: points(BELL) }, 2, 3)]),
-  mold('bottle', 'A found bottle', 'glass', [cavity({ kind: 'turned', points: points(BOTTLE) }, 1, 1)], {
+  mold('bottle', 'A found bottle', 'thinPlastic', [cavity({ kind: 'turned', points: points(BOTTLE) }, 1, 1)], {
     notes:
-      'For measuring and trying out. What is eaten is cast in a plastic bottle or a tin: glass is never cut off food.',
+      'Clear plastic, washed and bone dry. Peel the label off and keep it with the lid: both go back on. Never glass.',
   }),
   mold('bowl', 'A bowl measured with water', 'silicone', [
     cavity({ kind: 'measured', volumeM3: 120e-6, diameterM: mm(90), depthM: mm(28) }, 1, 1),
@@ -141,7 +141,7 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
     'Balloon, coated outside',
     'film',
     [cavity({ kind: 'ball', diameterM: mm(160), openingM: mm(85) }, 1, 1)],
-    { composition: { kind: 'former' }, notes: 'Take every scrap of it out, and mind latex allergy.' },
+    { composition: { kind: 'former' }, notes: 'It stands in a bowl, its smooth side up.' },
   ),
   mold(
     'petal-cup',

@@ -19,6 +19,13 @@ import { FieldScope } from '../ui/field-scope';
 
 const GOALS = ['survive', ...BLOWS, 'rim'] as const;
 
+/** What is to be known of a goal before ways are found. */
+const ASKED: Readonly<Partial<Record<GoalKey, string>>> = {
+  spoon: 'Shards fly when it is smashed: mind eyes.',
+  mallet:
+    'One soft blow of a metal mallet breaks that; a light wooden one breaks no more than a spoon. Shards fly: mind eyes.',
+};
+
 /** Finds ways of making a casting that reach what is wanted of its shell, the quickest and the next best two. */
 @Component({
   selector: 'ks-find-page',
@@ -66,9 +73,7 @@ export class FindPage {
     const rim = plan ? wantedRimText(this.goal(), rimOfGoal(this.goal(), plan), this.units.system()) : '';
     switch (this.state()) {
       case 'asking':
-        return this.key() === 'mallet'
-          ? `Wanted: ${rim} at the rim. One soft blow of a metal mallet breaks that; a light wooden one breaks no more than a spoon.`
-          : `Wanted: ${rim} at the rim.`;
+        return [`Wanted: ${rim} at the rim.`, ASKED[this.key()]].filter(Boolean).join(' ');
       case 'working':
         return `Trying each method, either way up, across the chocolate’s band… ${Math.round(this.share() * 100)} %`;
       case 'stopped':

@@ -44,7 +44,7 @@ describe('the weigh-out sheet', () => {
     expect(parts[0].steps.map(({ what, how }) => [what, how.split(':')[0]])).toEqual([
       ['Coat 1,', 'Linen, fill and dump'],
       ['Coat 2,', 'Quarry 64, brush'],
-      ['Before the cold,', expect.stringContaining('brush over what light shines through')],
+      ['Before the cold,', expect.stringContaining('brush where light shines through')],
     ]);
     expect(lead).toMatch(/^6 pieces: \d × Pear, \d of them spare and \d × Base, \d of them spare, in \d rounds\.$/);
   });

@@ -8,6 +8,7 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { schoolRow } from '../../core/record/school';
 import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
+import { allCautions } from '../wording/cautions';
 import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
@@ -147,6 +148,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
   const { part, coat, coatsMade, chill, chocolates, moldRecord } = made;
   const pressed = moldRecord.composition.kind === 'press';
   const hands = handlingLine(made);
+  const handled = hands && plan.parts.filter((one) => handlingLine(one) === hands).at(-1) === made;
   const several = plan.parts.length > 1;
   const melts = new Set(
     plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
@@ -176,7 +178,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
           how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, one.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(one, system)}. ${settingText(one, system)}${sets}`,
         };
       }),
-      ...(hands ? [{ what: 'Before the cold,', how: `${hands}.` }] : []),
+      ...(handled ? [{ what: 'Before the cold,', how: `${hands}.` }] : []),
       ...(part.coveredRest && chill.cover.value > 0
         ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }]
         : []),
@@ -260,15 +262,13 @@ function buyText(
   return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
 }
 
-function cautionText({ piece, closure, parts, melts }: CastingPlan): string {
+function cautionText(plan: CastingPlan): string {
+  const { piece, melts } = plan;
   const cold = melts.some(({ input }) => schoolRow(input.school).works === 'anywhere') ? ` ${KEPT_COLD_TEXT}` : '';
-  const drink = parts.some(({ fill }) => fill.layers.some(({ choice }) => choice.filling.kind === 'powder'));
   const contains =
     listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
-  const minded = [
-    closure ? closingWords(closure.kind).caution : '',
-    ...new Set(parts.map((part) => turningOut(part).caution)),
-  ].filter(Boolean);
-  const mind = minded.map((text) => ` ${text}`).join('');
-  return `Contains ${contains}; check every packet and tell your guests.${piece.inedible ? ' Small things inside are a choking hazard: say so.' : ''}${mind}${drink ? ' Hot drinks burn.' : ''} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  const mind = allCautions(plan)
+    .map((text) => ` ${text}`)
+    .join('');
+  return `Contains ${contains}; check every packet and tell your guests.${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

@@ -10,8 +10,6 @@ interface ClosingWords<K extends ClosureKind> {
   readonly mass: string;
   /** What the drawing of a piece calls it. */
   readonly label: string;
-  /** What the hands must mind; empty where there is nothing. */
-  readonly caution: string;
   /** Its numbers. */
   readonly fields: Readonly<Record<NumberOf<K>, string>>;
   /** What the hands do, step by step; `onBase` where a shell is set on its base instead of on another half. */
@@ -23,7 +21,6 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'on a warm plate',
     mass: '',
     label: 'Rim lost on the plate',
-    caution: 'Hot plates burn: lift parts off at once.',
     fields: { plateC: 'Plate', seconds: 'Rim on it' },
     steps: ({ seconds }, serves, onBase) => [
       'Warm the plate about 1 min in the microwave, or take a pan off the heat.',
@@ -36,7 +33,6 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'piped seam',
     mass: 'Seams',
     label: 'Seam',
-    caution: '',
     fields: { lineM: 'Line, wide' },
     steps: (_, __, onBase) => [
       `Pipe a line round the rim${onBase ? '' : ' of the filled half'}.`,
@@ -49,7 +45,6 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'cap, flush with the rim',
     mass: 'Caps',
     label: 'Cap',
-    caution: '',
     fields: {},
     steps: () => [
       'Fill no higher than the line: the rim stays clean.',
@@ -62,7 +57,6 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'cap, by the spoon',
     mass: 'Caps',
     label: 'Cap',
-    caution: '',
     fields: { doseM3: 'Chocolate on each' },
     steps: () => [
       'Spoon it on the filling, from the edge inward, so that it seals.',
@@ -74,7 +68,6 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'lid, glued on',
     mass: 'Glue for lids',
     label: 'Glue line',
-    caution: '',
     fields: { lineM: 'Line, wide' },
     steps: () => [
       'Pipe a line round the rim.',
@@ -86,7 +79,6 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'hole, plugged',
     mass: 'Plugs',
     label: 'Plug',
-    caution: '',
     fields: { holeM: 'Hole, across', thicknessM: 'Plug, thick' },
     steps: () => [
       'Cast the plug on paper, or melt the edge of the hole a little.',
@@ -98,7 +90,7 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
 /** How a way of closing is written of, apart from its steps. */
 export const closingWords = (
   kind: ClosureKind,
-): Pick<ClosingWords<ClosureKind>, 'name' | 'mass' | 'label' | 'caution'> & {
+): Pick<ClosingWords<ClosureKind>, 'name' | 'mass' | 'label'> & {
   readonly fields: Readonly<Partial<Record<ClosingNumber, string>>>;
 } => CLOSING_WORDS[kind];
 

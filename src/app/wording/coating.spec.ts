@@ -16,14 +16,14 @@ const of = (id: string, index = 0): PartDraft => {
 describe('what the hands look after while they coat', () => {
   it('is bubbles, bald spots and the edge of a shell; a second coat may loosen the first', () => {
     expect(handlingLine(of('demo-bombs'))).toBe(
-      'drop the mold three or four times from 10 cm, brush over what light shines through, wipe the edge while it is wet',
+      'drop it flat, three or four times, brush where light shines through, wipe the wet edge',
     );
     expect(handlingTexts(of('demo-bombs')).join(' ')).toContain('slips loose');
     expect(handlingTexts(of('demo-bonbons')).join(' ')).not.toContain('slips loose');
   });
 
   it('is a level back of what is filled, rings for a thin base, narrow places of a figure, and nothing of a pressed shell', () => {
-    expect(handlingLine(of('demo-tiles'))).toBe('wipe the edge while it is wet, shake the back level');
+    expect(handlingLine(of('demo-tiles'))).toBe('wipe the wet edge, shake the back level');
     expect(handlingLine(of('demo-pears', 1))).toContain('in rings from the outside in');
     expect(handlingLine(of('demo-owls'))).toMatch(/^brush it into narrow places first/);
     expect(handlingLine(of('demo-owls'))).not.toContain('level');

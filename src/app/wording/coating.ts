@@ -30,7 +30,7 @@ const HANDLING: readonly Handling[] = [
   },
   {
     text: 'Drop the mold flat, three or four times from 10 to 13 cm, so that bubbles let go of the wall.',
-    brief: 'drop the mold three or four times from 10 cm',
+    brief: 'drop it flat, three or four times',
     when: onWall,
   },
   {
@@ -40,12 +40,12 @@ const HANDLING: readonly Handling[] = [
   },
   {
     text: 'Hold it against the light before the cold: bald spots show, and are brushed over.',
-    brief: 'brush over what light shines through',
+    brief: 'brush where light shines through',
     when: onWall,
   },
   {
     text: 'Wipe the edge clean with a finger while it is wet.',
-    brief: 'wipe the edge while it is wet',
+    brief: 'wipe the wet edge',
     when: open,
   },
   {

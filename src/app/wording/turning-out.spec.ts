@@ -54,12 +54,10 @@ describe('how a part comes out of its mold', () => {
   });
 
   it('never cuts glass off food, cuts a plastic bottle, opens a tin', () => {
-    const glass = turningOut(castIn('bottle'));
+    const glass = turningOut(castIn('bottle', 0, { material: 'glass' }));
     expect(glass.how.join(' ')).toContain('never cut or broken off food');
-    expect(glass.caution).toMatch(/splinter .* plastic bottle or a tin/);
-    expect(turningOut(castIn('bottle', 0, { material: 'thinPlastic' })).how.join(' ')).toContain('Cut slowly');
+    expect(turningOut(castIn('bottle')).how.join(' ')).toContain('Cut slowly');
     expect(turningOut(castIn('bottle', 0, { material: 'tin' })).how.join(' ')).toContain('do not lift it again');
-    expect(turningOut(castIn('balloon')).caution).toContain('Latex');
   });
 
   it('says what to do where it resists, and what to wear; what is large and hollow is carried with both hands', () => {

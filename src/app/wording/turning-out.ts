@@ -13,8 +13,6 @@ export interface TurningOut {
   readonly how: readonly string[];
   /** The same in a line; empty where it must not be tried. */
   readonly brief: string;
-  /** What the hands must mind; empty where there is nothing. */
-  readonly caution: string;
 }
 
 /** Ways out of a mold. */
@@ -27,7 +25,6 @@ const WAYS_OUT = {
       'Keep the other hand over it, as small ones jump, and set it down on paper.',
     ],
     brief: 'ease the rim free, push up the base.',
-    caution: '',
   },
   large: {
     ready: 'Its back feels cold and hard through the mold.',
@@ -37,7 +34,6 @@ const WAYS_OUT = {
       'Bend the mold outward, not the piece. There is no hurry.',
     ],
     brief: 'loosen the mold all round, turn it over onto paper, lift the mold away.',
-    caution: '',
   },
   flat: {
     ready: 'Cold and stiff, and hard all through.',
@@ -46,7 +42,6 @@ const WAYS_OUT = {
       'Turn it over on paper and roll the mold back off it.',
     ],
     brief: 'flex the mold along each side, turn it over, roll the mold off.',
-    caution: '',
   },
   tapped: {
     ready: 'Its edge stands off, and through a clear mold no dark patch is left.',
@@ -56,7 +51,6 @@ const WAYS_OUT = {
       'Small decorations want one firm tap.',
     ],
     brief: 'turn the mold over close above paper and tap its edge lightly.',
-    caution: '',
   },
   press: {
     ready: 'Hard at the rim, where it is seen all round the insert.',
@@ -65,19 +59,16 @@ const WAYS_OUT = {
       'or the outer mold off first, and the insert stretched out of it last.',
     ],
     brief: 'cover off, insert peeled out, then round the edge a piece at a time.',
-    caution: '',
   },
   liner: {
     ready: 'Its base comes away from the paper by itself.',
     how: ['Begin at a pleat of the rim and peel downward, turning the cup as you go.', 'The base comes last.'],
     brief: 'peel the paper from the rim downward, the base last.',
-    caution: '',
   },
   leaf: {
     ready: 'Stiff to its tip, and no longer shiny.',
     how: ['Lay it with the chocolate down.', 'Peel the film away from the chocolate, not the chocolate from the film.'],
     brief: 'lay it chocolate down and peel the film away.',
-    caution: '',
   },
   former: {
     ready: 'Hard to a light tap, and dull all over.',
@@ -87,7 +78,6 @@ const WAYS_OUT = {
       'Take out every scrap, and see that none is missing.',
     ],
     brief: 'let the air out slowly, take out every scrap.',
-    caution: 'Latex: mind allergies, and what is left behind can choke.',
   },
   bottle: {
     ready: 'It runs no more when it is turned, and has stood for some hours.',
@@ -97,7 +87,6 @@ const WAYS_OUT = {
       'Lift the halves off and wipe marks away with kitchen paper.',
     ],
     brief: 'cut the bottle off slowly from a place that will be hidden, the knife away from your hand.',
-    caution: '',
   },
   tin: {
     ready: 'Firm where it was cut or scraped at the rim; soft there, it has to wait.',
@@ -106,14 +95,11 @@ const WAYS_OUT = {
       'Put a plate on, turn both over, and do not lift it again.',
     ],
     brief: 'cut the rim level, open the tin, turn it over onto its plate.',
-    caution: 'Cut edges of a tin are sharp.',
   },
   glass: {
     ready: 'Not to be had out of glass.',
     how: ['Glass is never cut or broken off food, however carefully.'],
     brief: '',
-    caution:
-      'Glass is never cut off food: a splinter in chocolate cannot be seen. Take a clean plastic bottle or a tin instead.',
   },
 } as const satisfies Record<string, TurningOut>;
 

@@ -1,19 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { PlanService } from '../../state/plan-service';
 import { Fold } from '../../ui/fold';
+import { Cautions } from '../cautions';
 import { touchedText, resistsText, turningOut } from '../../wording/turning-out';
 
 /** How the open part comes out of its mold: told by touch when, and with the hands how. */
 @Component({
   selector: 'ks-turn-out',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Fold],
+  imports: [Cautions, Fold],
   template: `
     @if (out(); as way) {
       <p class="plain"><strong>Ready by touch.</strong> {{ way.ready }}</p>
-      @if (way.caution) {
-        <p class="caution">{{ way.caution }}</p>
-      }
+      <ks-cautions station="chill" />
       <ks-fold name="How it comes out">
         <ol>
           @for (step of way.how; track step) {

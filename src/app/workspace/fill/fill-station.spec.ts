@@ -93,7 +93,7 @@ describe('Fill station', () => {
     for (const [id, said] of [
       ['charm', 'choking hazard'],
       ['custard', 'Cook egg custard through'],
-      ['caramel', 'Hot sugar burns'],
+      ['caramel', 'Hot sugar and cream burn'],
     ]) {
       await bench.choose('Layer 1, at the bottom', id);
       expect(bench.text).toContain(said);

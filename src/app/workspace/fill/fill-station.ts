@@ -10,13 +10,14 @@ import { Pick } from '../../ui/pick';
 import { KEEPING_TEXTS } from '../../wording/closing';
 import { ALLERGEN_NAMES, listed } from '../../wording/names';
 import { fillAnswers } from './fill-answers';
+import { Cautions } from '../cautions';
 import { FillLayers } from './fill-layers';
 
 /** What goes inside the open part, and whether it closes. */
 @Component({
   selector: 'ks-fill-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Answers, FillLayers, NzButtonComponent, Pick, RouterLink],
+  imports: [Answers, Cautions, FillLayers, NzButtonComponent, Pick, RouterLink],
   templateUrl: './fill-station.html',
   styleUrls: ['../station.less', './fill-station.less'],
 })
@@ -35,16 +36,11 @@ export class FillStation {
     const plan = this.plan();
     return plan ? fillAnswers(plan) : [];
   });
-  protected readonly allergens = computed(() =>
-    listed((this.plan()?.piece.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen])),
-  );
-  protected readonly keeping = computed(() => KEEPING_TEXTS[this.plan()?.piece.keeping ?? 'dry']);
-  private readonly kinds = computed(
-    () => new Set(this.plan()?.parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.kind))),
-  );
-  protected readonly hasDrink = computed(() => this.kinds().has('powder'));
-  protected readonly hasCustard = computed(() => this.kinds().has('custard'));
-  protected readonly hasSugar = computed(() => this.kinds().has('caramel'));
+  protected readonly told = computed(() => {
+    const piece = this.plan()?.piece;
+    const allergens = listed((piece?.allergens ?? []).map((allergen) => ALLERGEN_NAMES[allergen]));
+    return `Contains ${allergens || 'none of the listed allergens'}: name them to your guests, and check every packet. It ${KEEPING_TEXTS[piece?.keeping ?? 'dry']}.`;
+  });
   /** Loose things on top, and another half for them to stand up into. */
   protected readonly mayHeap = computed(() => {
     const plan = this.plan();

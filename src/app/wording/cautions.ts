@@ -1,0 +1,86 @@
+import type { PartDraft, PlanDraft, StationKey } from '../../core/plan/plan-types';
+import { isOnPlate } from '../../core/record/closing';
+import { isTurned } from '../../core/record/method';
+import type { FillingKind } from '../../core/matter/filling';
+
+/** What can hurt somebody: where it is said beside the work, and when. The sheet says all of it. Usual cautions, no source. */
+interface Caution {
+  readonly text: string;
+  readonly at: readonly StationKey[];
+  readonly when: (plan: PlanDraft) => boolean;
+}
+
+const anyPart =
+  (when: (part: PartDraft) => boolean) =>
+  ({ parts }: PlanDraft): boolean =>
+    parts.some(when);
+const filledWith =
+  (...kinds: readonly FillingKind[]) =>
+  ({ parts }: PlanDraft): boolean =>
+    parts.some(({ fill }) => fill.layers.some(({ choice }) => kinds.includes(choice.filling.kind)));
+
+const CAUTIONS: readonly Caution[] = [
+  {
+    text: 'Small things inside are a choking hazard: say so, and keep them from small children.',
+    at: ['fill'],
+    when: ({ piece }) => piece.inedible,
+  },
+  {
+    text: 'Latex: ask about allergies. Count the scraps of the balloon and find every one, as they choke.',
+    at: ['mold', 'fill', 'chill'],
+    when: anyPart(({ moldRecord: { composition, material } }) => composition.kind === 'former' && material === 'film'),
+  },
+  {
+    text: 'Glass is never cut off food: a splinter in chocolate cannot be seen. Take a clean plastic bottle or a tin instead.',
+    at: ['mold', 'chill'],
+    when: anyPart(({ moldRecord }) => moldRecord.material === 'glass'),
+  },
+  {
+    text: 'Cut plastic slowly, the knife away from every hand.',
+    at: ['mold', 'chill'],
+    when: anyPart(
+      ({ moldRecord, coatsMade }) =>
+        moldRecord.material === 'thinPlastic' && coatsMade.some(({ method }) => isTurned(method)),
+    ),
+  },
+  {
+    text: 'Cut edges of a tin are sharp.',
+    at: ['mold', 'chill'],
+    when: anyPart(({ moldRecord }) => moldRecord.material === 'tin'),
+  },
+  {
+    text: 'A leaf as a mold: only of a plant known to be harmless, unsprayed, washed and bone dry.',
+    at: ['mold'],
+    when: anyPart(({ moldRecord: { composition, material } }) => composition.kind !== 'former' && material === 'film'),
+  },
+  {
+    text: 'Hot sugar and cream burn and spatter: a deep pan, and nobody small beside it.',
+    at: ['fill'],
+    when: filledWith('caramel'),
+  },
+  {
+    text: 'Cook egg custard through.',
+    at: ['fill'],
+    when: filledWith('custard'),
+  },
+  {
+    text: 'Hot plates burn: lift parts off at once.',
+    at: ['close'],
+    when: ({ closure }) => isOnPlate(closure),
+  },
+  {
+    text: 'Hot drinks burn, and milk from a microwave boils over late. For the cup, not to be bitten: tell the guest.',
+    at: ['fill'],
+    when: filledWith('powder'),
+  },
+];
+
+/** What to mind at a station, by what is really there. */
+export function cautionsAt(station: StationKey, plan: PlanDraft): readonly string[] {
+  return CAUTIONS.filter(({ at, when }) => at.includes(station) && when(plan)).map(({ text }) => text);
+}
+
+/** All that is to be minded. */
+export function allCautions(plan: PlanDraft): readonly string[] {
+  return CAUTIONS.filter(({ when }) => when(plan)).map(({ text }) => text);
+}
