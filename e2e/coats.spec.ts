@@ -6,6 +6,7 @@ test('a coat is poured and the next brushed on the sides: each told by itself, b
 }) => {
   await openBombs(page);
   await worked(page);
+  await page.getByRole('button', { name: 'each its own way' }).press('Enter');
   await page.getByRole('radio', { name: 'coat 2' }).press('Space');
   await choose(page.getByLabel('How it is made'), { label: 'brush' });
   await page.getByRole('radio', { name: 'sides' }).press('Space');
@@ -54,7 +55,7 @@ test('a mold from the fridge sweats and is told so; after the cold it stands on 
   await page.getByRole('textbox', { name: 'The mold starts at' }).press('Enter');
   await expect(page.getByText('An empty mold of', { exact: false })).toHaveCount(0);
   await tab(page, 'Chill').click();
-  await page.getByRole('button', { name: 'let it stand on the bench before it comes out' }).click();
+  await page.getByRole('button', { name: 'stand it on the bench after' }).click();
   await worked(page);
   await expect(page.locator('ks-ribbon')).toContainText('room 5 min');
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);

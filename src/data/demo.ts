@@ -168,7 +168,7 @@ function smashedPears(now: Date): Casting {
   const dark = [{ meltId: 'melt-2', share: 1 }];
   const pears = supperCasting(now, 'demo-pears', 'Faceted pears', 6, 'pears', [
     light,
-    { ...light, id: 'coat-2', method: 'brush', doseM3: 12e-6, shares: dark },
+    { ...light, id: 'coat-2', method: 'brush', doseM3: 7e-6, shares: dark },
   ]);
   pears.melts = [
     melt('linen', 29.5, 'seeding', USUAL_KITCHEN),

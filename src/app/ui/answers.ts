@@ -46,7 +46,7 @@ export function answerRow(
         <dd [class.under]="row.under">
           @for (figure of row.figures; track $index; let last = $last) {
             @if (figure.label) {
-              <span class="of">{{ figure.label }}</span>
+              <span>{{ figure.label + ' ' }}</span>
             }
             <ks-figure
               [answer]="figure.answer"

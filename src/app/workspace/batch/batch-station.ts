@@ -8,18 +8,20 @@ import { ShoppingList, type OnHand } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { AmountField } from '../../ui/amount-field';
 import { answerRow, Answers, type AnswerRow } from '../../ui/answers';
+import { Fold } from '../../ui/fold';
 import { MomentField } from '../../ui/moment-field';
 import { Estimate } from '../../ui/estimate';
 import { Pick } from '../../ui/pick';
 import { text } from '../../wording/format';
 import { dueHint, ownZone } from '../../wording/times';
+import { toolsFor } from '../../wording/tools';
 import { ScalePanel } from './scale-panel';
 
 /** How many pieces, by when, with which spares; and what the whole job takes. */
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Answers, Estimate, MomentField, NzButtonComponent, Pick, ScalePanel],
+  imports: [AmountField, Answers, Estimate, Fold, MomentField, NzButtonComponent, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })
@@ -35,6 +37,10 @@ export class BatchStation {
   protected readonly hint = computed(() => {
     const due = this.plan()?.casting.due;
     return due ? dueHint(due) : '';
+  });
+  protected readonly tools = computed(() => {
+    const plan = this.plan();
+    return plan ? toolsFor(plan) : [];
   });
   protected readonly elsewhere = computed(() => this.plan()?.casting.due.zone !== ownZone());
 

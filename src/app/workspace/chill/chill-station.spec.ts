@@ -46,7 +46,7 @@ describe('Chill station', () => {
 
   it('lets the last coat stand on the bench before it comes out, as long as wanted, or not', async () => {
     const bench = await Bench.of(ChillStation);
-    await bench.press('let it stand on the bench before it comes out');
+    await bench.press('stand it on the bench after');
     expect(casting().parts[0].coats.map((coat) => coat.then)).toEqual([[], [{ place: 'room', seconds: 300 }]]);
     await bench.type('Then on the bench, still in its mold', '10 min');
     expect(casting().parts[0].coats[1].then).toEqual([{ place: 'room', seconds: 600 }]);

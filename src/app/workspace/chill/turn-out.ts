@@ -14,7 +14,7 @@ import { touchedText, resistsText, turningOut } from '../../wording/turning-out'
       <p class="plain"><strong>Ready by touch.</strong> {{ way.ready }}</p>
       <ks-cautions station="chill" />
       <ks-fold name="How it comes out">
-        <ol>
+        <ol class="hands">
           @for (step of way.how; track step) {
             <li>{{ step }}</li>
           }
@@ -35,11 +35,8 @@ import { touchedText, resistsText, turningOut } from '../../wording/turning-out'
       color: var(--ink);
       font-weight: 600;
     }
-    ol {
-      margin: 0 0 8px;
-      padding-left: 18px;
-      font-size: 13px;
-      line-height: 1.45;
+    .hands {
+      margin-bottom: 8px;
     }
     .plain + .plain {
       margin-top: 6px;

@@ -102,6 +102,7 @@ describe('Coat station', () => {
   it('makes each coat in its own way, tells what each adds, and makes them alike again', async () => {
     const bench = await Bench.of(CoatStation);
     const [, second] = casting().parts[0].coats;
+    await bench.press('each its own way');
     await bench.press('coat 2');
     await bench.choose('How it is made', 'brush');
     await bench.press('sides');

@@ -31,14 +31,6 @@ import { handlingTexts } from '../../wording/coating';
   ],
   templateUrl: './coat-station.html',
   styleUrl: '../station.less',
-  styles: `
-    .hands {
-      margin: 0;
-      padding-left: 18px;
-      font-size: 13px;
-      line-height: 1.45;
-    }
-  `,
 })
 export class CoatStation {
   protected readonly plan = inject(PlanService).draft;

@@ -1,0 +1,70 @@
+import type { CastingPlan } from '../../core/plan/plan-types';
+import { isCap, isLid, isOnPlate } from '../../core/record/closing';
+import { fillsLevel, isClamped, isTurned, tippedOut, type Method } from '../../core/record/method';
+
+/** Something to be laid out before the chocolate is melted, and when: common practice, no source. */
+interface ToolRow {
+  readonly name: (plan: CastingPlan) => string;
+  readonly when: (plan: CastingPlan) => boolean;
+}
+
+const made = ({ parts }: CastingPlan, by: (method: Method) => boolean): boolean =>
+  parts.some(({ coatsMade }) => coatsMade.some(({ method }) => by(method)));
+const is =
+  (...methods: readonly Method[]) =>
+  (plan: CastingPlan): boolean =>
+    made(plan, (method) => methods.includes(method));
+const always = (name: string): Pick<ToolRow, 'name'> => ({ name: () => name });
+const counted = (count: number, one: string, more: string): string => (count === 1 ? one : `${count} ${more}`);
+
+const TOOLS: readonly ToolRow[] = [
+  {
+    name: ({ melts }) => counted(melts.length, 'A dry bowl and a spatula', 'dry bowls, a spatula for each'),
+    when: () => true,
+  },
+  { ...always('Thermometer'), when: ({ melts }) => melts.some(({ input }) => input.kind !== 'compound') },
+  {
+    ...always('A new paintbrush or a silicone brush, dry'),
+    when: (plan) => is('brush', 'paint')(plan) || plan.parts.some(({ part }) => part.prep.length > 0),
+  },
+  { ...always('Teaspoon'), when: is('spoon', 'brush', 'spreadUp') },
+  { ...always('Ladle, and a scraper for the top of the mold'), when: (plan) => made(plan, tippedOut) },
+  { ...always('Offset spatula to level with'), when: (plan) => made(plan, fillsLevel) },
+  { ...always('Funnel, and the lid of the vessel'), when: (plan) => made(plan, isTurned) },
+  {
+    ...always('Clamps for every mold, and a towel to prop it level'),
+    when: (plan) => made(plan, isClamped),
+  },
+  {
+    ...always('A rack over a tray lined with parchment: what runs off there goes back into the pot'),
+    when: ({ parts }) => parts.some(({ coatsMade }) => coatsMade.some(({ wayUp }) => wayUp === 'upsideDown')),
+  },
+  {
+    ...always('A tray to carry the liners on'),
+    when: ({ parts }) => parts.some(({ moldRecord }) => moldRecord.material === 'paper'),
+  },
+  {
+    ...always('A bowl that it stands in, parchment under it'),
+    when: ({ parts }) => parts.some(({ moldRecord }) => moldRecord.composition.kind === 'former'),
+  },
+  {
+    ...always('Soft cotton to buff the cavities with'),
+    when: ({ parts }) => parts.some(({ moldRecord }) => moldRecord.care.includes('buff')),
+  },
+  { ...always('A plate or pan to warm'), when: ({ closure }) => isOnPlate(closure) },
+  {
+    ...always('Piping bag'),
+    when: ({ closure, finishes }) =>
+      isCap(closure) ||
+      isLid(closure) ||
+      closure?.kind === 'pipedSeam' ||
+      closure?.kind === 'plug' ||
+      finishes.some(({ finish }) => finish.kind === 'drizzle' || finish.kind === 'stickOn'),
+  },
+  { ...always('Thin gloves, paper to turn out on, a fresh sheet before decorating'), when: () => true },
+];
+
+/** What the work of a casting wants at hand, in the order of its use. */
+export function toolsFor(plan: CastingPlan): readonly string[] {
+  return TOOLS.filter(({ when }) => when(plan)).map(({ name }) => name(plan));
+}
