@@ -189,6 +189,13 @@ describe('one coat among several', () => {
     const after = draftPlan(casting);
     expect(after.coat.total.base.value).toBeCloseTo(before.coat.total.base.value, 9);
     expect(after.coat.total.rim.value).toBeGreaterThan(after.coat.neededRim.value);
+    // What stands on the bench after the cold is the last of them, however many there are.
+    const bench = [{ place: 'room' as const, seconds: 300 }];
+    casting.parts[0].coats[1].then = bench;
+    addCoat(casting.parts[0]);
+    expect(casting.parts[0].coats.map(({ then }) => then)).toEqual([[], [], bench]);
+    removeCoat(casting.parts[0]);
+    expect(casting.parts[0].coats.map(({ then }) => then)).toEqual([[], bench]);
     // Four are the most, and what fills the cavity takes none.
     while (brushSides(casting.parts[0], after));
     expect(casting.parts[0].coats).toHaveLength(4);

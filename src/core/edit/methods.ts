@@ -95,7 +95,13 @@ export function brushSides(part: Part, { cavity, coat }: Pick<PartDraft, 'cavity
     where: 'sides',
     doseM3: within(LIMITS.doseM3, doseFor(cavity, 'sides', thickM)),
   });
+  lastStaysOn(coats, coats[coats.length - 2].then);
   return true;
+}
+
+/** What stays on in its mold once it has set is the last of its coats, however many there are. */
+export function lastStaysOn(coats: readonly Coat[], then: Coat['then']): void {
+  for (const [i, coat] of coats.entries()) coat.then = i === coats.length - 1 ? [...then] : [];
 }
 
 /** An id that none of the coats has. */

@@ -73,7 +73,14 @@ const alone = ({ composition }: Mold): boolean => composition.kind === 'single';
 const isFlat = ({ shape }: MoldCavity): boolean =>
   ['tile', 'cylinder', 'pillow', 'cap', 'faceted'].includes(shape.kind) &&
   depthOf(shape) <= Math.min(FLAT_M, FLAT_SHARE * widthOf(shape));
-const isVessel = ({ material }: Mold, { shape }: MoldCavity): boolean => shape.kind === 'ball' || material === 'glass';
+/** A mouth no wider than this share of the body is a neck. Working rule. */
+const NECK = 0.7;
+const hasNeck = ({ shape }: MoldCavity): boolean =>
+  shape.kind === 'turned' &&
+  shape.points[shape.points.length - 1].radiusM <= NECK * Math.max(...shape.points.map(({ radiusM }) => radiusM));
+/** Closed but for its neck. Never glass, which is not cut off food. */
+const isVessel = ({ material }: Mold, cavity: MoldCavity): boolean =>
+  material !== 'glass' && (cavity.shape.kind === 'ball' || hasNeck(cavity));
 
 /** Every kind of piece that a casting is begun with, likeliest first. */
 export const PIECES = {

@@ -10,7 +10,7 @@ import { meltOf, partOf } from '../record/references';
 import { schoolRow } from '../record/school';
 import { RESTS_S } from '../record/sets';
 import { inBowl } from '../plan/melts';
-import { brushSides, evenLayers, freshCoatId } from './methods';
+import { brushSides, evenLayers, freshCoatId, lastStaysOn } from './methods';
 import type { CastingPlan, Remedy } from '../plan/plan-types';
 
 /** What a remedy changes: the casting, the part that the note is about, and the plan it stands in. */
@@ -131,10 +131,12 @@ export function addCoat({ coats }: Part): boolean {
   if (coats.length >= LIMITS.coats.high) return false;
   const clamped = isClamped(coats[coats.length - 1].method);
   const like = coats[clamped ? coats.length - 2 : coats.length - 1];
+  const { then } = coats[coats.length - 1];
   coats.splice(clamped ? coats.length - 1 : coats.length, 0, {
     ...copyOf(like),
     id: freshCoatId(coats.map((coat) => coat.id)),
   });
+  lastStaysOn(coats, then);
   evenLayers(coats);
   return true;
 }
@@ -147,6 +149,7 @@ export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
     ...coat,
     shares: coat.shares.map((share) => ({ ...share })),
     sets: coat.sets.map((set) => ({ ...set })),
+    then: coat.then.map((rest) => ({ ...rest })),
   }));
 }
 
@@ -154,7 +157,9 @@ export function keepCoatsAsMade(part: Part, made: readonly Coat[]): void {
 export function removeCoat({ coats }: Part): boolean {
   const clamped = isClamped(coats[coats.length - 1].method);
   if (coats.length <= (clamped ? 2 : 1)) return false;
+  const { then } = coats[coats.length - 1];
   coats.splice(clamped ? -2 : -1, 1);
+  lastStaysOn(coats, then);
   evenLayers(coats);
   return true;
 }

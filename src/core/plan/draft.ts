@@ -24,7 +24,7 @@ import {
   type Sources,
 } from '../record/references';
 import type { Simulated } from '../shell/simulated';
-import { make, makingOf } from './making';
+import { make, makingOf, staysOn } from './making';
 import { coatModels } from './methods';
 import { pieceOf } from './piece';
 import type { PartDraft, PlanDraft } from './plan-types';
@@ -89,7 +89,8 @@ function shellOf(casting: Sources, part: Part, simulated: Simulated | undefined)
   const coatsMade = coat.coats.map((made, i): Coat => {
     const model = models[i] ?? { ...models[models.length - 1], id: made.choice.id };
     const { doseM3, dwellSeconds, drainSeconds, tappingSeconds } = made.choice;
-    return { ...model, doseM3, dwellSeconds, drainSeconds, tappingSeconds };
+    const then = staysOn(i, models.length, coat.coats.length) ? model.then : [];
+    return { ...model, doseM3, dwellSeconds, drainSeconds, tappingSeconds, then };
   });
   const chocolates = coatsMade.map((made) => coatChocolate(casting, made));
   const mold = moldStation({

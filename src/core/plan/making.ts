@@ -56,6 +56,8 @@ export function makingOf(casting: Sources, part: Part): Making {
   const mold = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(mold, part);
   const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
+  // What is poured over a former, or pressed, lies as it lies.
+  const turnsOver = mold.composition.kind !== 'former' && mold.composition.kind !== 'press';
   return {
     shape: cavityRecord.shape,
     outward: mold.composition.kind === 'former',
@@ -68,7 +70,7 @@ export function makingOf(casting: Sources, part: Part): Making {
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
     coats: coatModels(casting, part).map((coat) => ({
       choice: coatChoice(casting, coat),
-      rests: waysIn(coat),
+      rests: turnsOver ? waysIn(coat) : waysIn(coat).map(({ place, seconds }) => ({ place, seconds })),
       place: placeOf(coat),
       overruledSeconds: ownSecondsOf(coat),
       then: coat.then,
@@ -157,6 +159,11 @@ export function modelOf({ coats }: Making, index: number): MakingCoat {
   return coats[Math.min(index, coats.length - 1)];
 }
 
+/** Of several coats made as one of the record, the last alone stays on in its mold. */
+export function staysOn(index: number, recorded: number, made: number): boolean {
+  return index < recorded - 1 || index === made - 1;
+}
+
 function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput {
   const { material, moldWallM, press, kitchen, cavities } = making;
   const { meanCurvature, gaussCurvature } = coat.body ? { ...coat.body, gaussCurvature: 0 } : cavity;
@@ -186,7 +193,7 @@ function chillFrom(making: Making, cavity: Cavity, coat: CoatResult): ChillInput
         rests,
         place,
         ...(overruledSeconds === undefined ? {} : { overruledSeconds }),
-        ...(then.length > 0 ? { then } : {}),
+        ...(then.length > 0 && staysOn(i, making.coats.length, coat.coats.length) ? { then } : {}),
       };
     }),
   };

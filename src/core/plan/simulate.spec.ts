@@ -174,4 +174,24 @@ describe('coats that differ', () => {
     });
     expect(unseeded).toBeLessThan(seeded);
   });
+
+  it('stay on after the last of them alone where a wanted thickness asks for more, and lie as they lie on a former', () => {
+    const then = [{ place: 'room' as const, seconds: 300 }];
+    const aimed = bombs(({ parts: [part] }) => {
+      part.coats.splice(1);
+      part.coats[0].then = then;
+      part.coatsBy = { by: 'thickness', rimM: 0.0035 };
+    });
+    const { made } = simulateMaking(aimed);
+    expect(made.coat.coats.length).toBeGreaterThan(1);
+    expect(made.chillInput.coats.map((coat) => coat.then ?? [])).toEqual([
+      ...made.coat.coats.slice(1).map(() => []),
+      then,
+    ]);
+    const poured = bombs((c) => {
+      c.molds[0].composition = { kind: 'former' };
+      Object.assign(c.parts[0].coats[0], { uprightSeconds: 120, wayUp: 'upsideDown' });
+    });
+    expect(poured.coats[0].rests).toEqual([{ place: 'room', seconds: 120 }]);
+  });
 });

@@ -40,7 +40,7 @@ export class ChillPlaces {
       restSeconds: restsOf(plan.coatsMade[index]).reduce((sum, { seconds }) => sum + seconds, 0),
       staySeconds: stay.value,
       overruled,
-      last: index === plan.part.coats.length - 1,
+      last: index === Math.min(plan.chill.coats.length, plan.part.coats.length) - 1,
       thenSeconds: plan.coatsMade[index].then.reduce((sum, { seconds }) => sum + seconds, 0),
     }));
   });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { PlanService } from '../../state/plan-service';
 import { Fold } from '../../ui/fold';
-import { Cautions } from '../cautions';
+import { Cautions } from '../cautions/cautions';
 import { touchedText, resistsText, turningOut } from '../../wording/turning-out';
 
 /** How the open part comes out of its mold: told by touch when, and with the hands how. */

@@ -1,3 +1,4 @@
+import { madeAlike } from '../../../core/edit/methods';
 import type { PartDraft } from '../../../core/plan/plan-types';
 import { answerRow, type AnswerRow } from '../../ui/answers';
 import { coatNameIn } from '../../wording/coats';
@@ -41,7 +42,16 @@ function filled({ coat, coatsMade }: PartDraft): AnswerRow[] {
 }
 
 function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
-  const { rest, feet, hold } = coat.coats[0];
+  // Of coats that differ, the one that runs longest and the one that drips most.
+  const alike = madeAlike(coatsMade);
+  const most = (of: 'rest' | 'feet'): number =>
+    alike
+      ? 0
+      : coat.coats.reduce((at, one, i) => ((one[of]?.value ?? 0) > (coat.coats[at][of]?.value ?? 0) ? i : at), 0);
+  const [running, dripping] = [most('rest'), most('feet')];
+  const { feet } = coat.coats[dripping];
+  const named = (index: number, what: string): string =>
+    alike ? what : `${coatNameIn(coatsMade, index)} ${what.toLowerCase()}`;
   return [
     ...answerRow('Rim in all', coat.total.rim, { strong: true }),
     ...answerRow('likely', coat.total.rim, { rangeOnly: true }),
@@ -60,9 +70,9 @@ function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
         ],
       },
     ]),
-    ...answerRow('Runs on for', rest),
-    ...answerRow('Drips off', feet && feet.value > LEAST_FEET_KG ? feet : undefined),
-    ...answerRow('An upright wall holds', hold),
+    ...answerRow(named(running, 'Runs on for'), coat.coats[running].rest),
+    ...answerRow(named(dripping, 'Drips off'), feet && feet.value > LEAST_FEET_KG ? feet : undefined),
+    ...answerRow('An upright wall holds', coat.coats[running].hold),
     ...answerRow('Rim it needs', coat.neededRim),
   ];
 }

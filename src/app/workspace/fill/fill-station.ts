@@ -10,7 +10,7 @@ import { Pick } from '../../ui/pick';
 import { KEEPING_TEXTS } from '../../wording/closing';
 import { ALLERGEN_NAMES, listed } from '../../wording/names';
 import { fillAnswers } from './fill-answers';
-import { Cautions } from '../cautions';
+import { Cautions } from '../cautions/cautions';
 import { FillLayers } from './fill-layers';
 
 /** What goes inside the open part, and whether it closes. */

@@ -18,7 +18,7 @@ import { ChoiceList } from '../../ui/choice-list';
 import { Answers } from '../../ui/answers';
 import { ShapeFields } from '../../ui/shape-fields';
 import { Pick } from '../../ui/pick';
-import { Cautions } from '../cautions';
+import { Cautions } from '../cautions/cautions';
 import { capital } from '../../wording/format';
 import { MATERIAL_NAMES, PREP_NAMES, PREP_TEXTS } from '../../wording/names';
 import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes';

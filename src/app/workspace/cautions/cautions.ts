@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { StationKey } from '../../core/plan/plan-types';
-import { PlanService } from '../state/plan-service';
-import { cautionsAt } from '../wording/cautions';
+import type { StationKey } from '../../../core/plan/plan-types';
+import { PlanService } from '../../state/plan-service';
+import { cautionsAt } from '../../wording/cautions';
 
 /** What to mind at a station, by what is really there; what is always said there goes before and after it. */
 @Component({
@@ -12,7 +12,7 @@ import { cautionsAt } from '../wording/cautions';
       <p class="caution">{{ minded }}</p>
     }
   `,
-  styleUrl: './station.less',
+  styleUrl: '../station.less',
 })
 export class Cautions {
   private readonly plan = inject(PlanService).draft;
