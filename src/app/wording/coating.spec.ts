@@ -28,5 +28,7 @@ describe('what the hands look after while they coat', () => {
     expect(handlingLine(of('demo-owls'))).toMatch(/^brush it into narrow places first/);
     expect(handlingLine(of('demo-owls'))).not.toContain('level');
     expect(handlingTexts(of('demo-acorns'))).toEqual([]);
+    // A liner lies in the hand.
+    expect(handlingLine(of('demo-oat-cups'))).toBe('brush where light shines through, wipe the wet edge');
   });
 });

@@ -1,4 +1,5 @@
 import type { PartDraft } from '../../core/plan/plan-types';
+import { MOLD_MATTER } from '../../core/matter/mold-material';
 import { fillsLevel, isClamped, isTurned } from '../../core/record/method';
 
 /** A coat as it is looked after by hand: common practice, no source. */
@@ -20,6 +21,8 @@ const open = ({ moldRecord, coatsMade }: Coated): boolean =>
   moldRecord.composition.kind !== 'former' &&
   !coatsMade.some(({ method }) => isTurned(method));
 const onWall = (part: Coated): boolean => open(part) && !part.coatsMade.some(({ method }) => fillsLevel(method));
+/** What is peeled off afterwards, a liner or a leaf, lies in the hand. */
+const inMold = ({ moldRecord }: Coated): boolean => !MOLD_MATTER[moldRecord.material].peeled;
 const level = (part: Coated): boolean => open(part) && !onWall(part);
 
 const HANDLING: readonly Handling[] = [
@@ -31,7 +34,7 @@ const HANDLING: readonly Handling[] = [
   {
     text: 'Drop the mold flat, three or four times from 10 to 13 cm, so that bubbles let go of the wall.',
     brief: 'drop it flat, three or four times',
-    when: onWall,
+    when: (part) => onWall(part) && inMold(part),
   },
   {
     text: 'If a set coat slips loose while you work the next, lay it back into its place and go on.',

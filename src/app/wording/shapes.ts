@@ -35,6 +35,7 @@ export const CARE_NAMES: Readonly<Record<MoldCare, string>> = {
   flex: 'flex when new',
   dryWell: 'dry inside well',
   coolWater: 'wash in cool water',
+  hotWater: 'wash in very hot water, then buff',
 };
 
 /** "64 mm" for a round cavity, "92 × 62 mm" for another. */

@@ -1,4 +1,8 @@
 import { demoCastings } from '../../data/demo';
+import { SHIPPED_MOLDS } from '../../data/mold-library';
+import type { Casting } from '../../core/record/casting';
+import { copyOf } from '../../core/record/copy';
+import type { Mold } from '../../core/record/mold';
 import { planned } from '../../testing/planned';
 import { toolsFor } from './tools';
 
@@ -21,5 +25,16 @@ describe('what is laid out first', () => {
     expect(tools('demo-oat-cups')).toMatch(/carry the liners/);
     expect(tools('demo-owls')).toMatch(/Clamps for every mold, and a towel/);
     expect(tools('demo-tiles')).not.toMatch(/rack|Ladle/);
+  });
+
+  it('asks for cotton where cavities are buffed, which the inside of a vessel cannot be', () => {
+    const bottle = copyOf(castings.find(({ id }) => id === 'demo-bonbons')) as Casting;
+    bottle.molds = [{ ...(copyOf(SHIPPED_MOLDS.find(({ id }) => id === 'bottle')) as Mold), care: ['buff'] }];
+    Object.assign(bottle.parts[0], { moldId: 'bottle', cavityId: 'cavity-1' });
+    bottle.closure = null;
+    bottle.fill = [];
+    expect(toolsFor(planned(bottle)).join()).toContain('Soft cotton');
+    bottle.parts[0].coats[0].method = 'turn';
+    expect(toolsFor(planned(bottle)).join()).not.toContain('Soft cotton');
   });
 });

@@ -1,5 +1,6 @@
 import type { CastingPlan } from '../../core/plan/plan-types';
 import { isCap, isLid, isOnPlate } from '../../core/record/closing';
+import { careWanted } from '../../core/record/mold-care';
 import { fillsLevel, isClamped, isTurned, tippedOut, type Method } from '../../core/record/method';
 
 /** Something to be laid out before the chocolate is melted, and when: common practice, no source. */
@@ -10,6 +11,7 @@ interface ToolRow {
 
 const made = ({ parts }: CastingPlan, by: (method: Method) => boolean): boolean =>
   parts.some(({ coatsMade }) => coatsMade.some(({ method }) => by(method)));
+const methodsOf = (coats: readonly { readonly method: Method }[]): Method[] => coats.map(({ method }) => method);
 const is =
   (...methods: readonly Method[]) =>
   (plan: CastingPlan): boolean =>
@@ -49,7 +51,11 @@ const TOOLS: readonly ToolRow[] = [
   },
   {
     ...always('Soft cotton to buff the cavities with'),
-    when: ({ parts }) => parts.some(({ moldRecord }) => moldRecord.care.includes('buff')),
+    when: ({ parts }) =>
+      parts.some(({ moldRecord: { care }, coatsMade }) => {
+        const wanted = careWanted(care, methodsOf(coatsMade));
+        return wanted.includes('buff') || wanted.includes('hotWater');
+      }),
   },
   { ...always('A plate or pan to warm'), when: ({ closure }) => isOnPlate(closure) },
   {

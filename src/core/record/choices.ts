@@ -40,7 +40,7 @@ export const TEST_RESULTS = ['firm', 'soft', 'streaked'] as const;
 export type TestResult = (typeof TEST_RESULTS)[number];
 
 /** What a mold wants before or while it is used. */
-export const MOLD_CARE = ['buff', 'tray', 'flex', 'dryWell', 'coolWater'] as const;
+export const MOLD_CARE = ['buff', 'tray', 'flex', 'dryWell', 'coolWater', 'hotWater'] as const;
 export type MoldCare = (typeof MOLD_CARE)[number];
 
 export const ALLERGENS = ['milk', 'soy', 'nuts', 'peanuts', 'wheat', 'egg', 'sesame', 'gelatine'] as const;

@@ -6,7 +6,7 @@ import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/ma
 import { castIn } from '../../../core/edit/parts';
 import { castingMold, moldDiffers } from '../../../core/record/copies';
 import type { Composition, Mold, MoldCavity } from '../../../core/record/mold';
-import { careOf } from '../../../core/record/mold-care';
+import { careOf, careWanted } from '../../../core/record/mold-care';
 import { cavityCount, gridOf } from '../../../core/record/mold-cavities';
 import { cavityRecordOf } from '../../../core/record/references';
 import { OpenPart } from '../../state/open-part';
@@ -82,9 +82,15 @@ export class MoldStation {
     (this.plan()?.moldRecord.cavities ?? []).map(({ id, name }) => ({ value: id, name })),
   );
   protected readonly care = computed(() => {
-    const mold = this.plan()?.moldRecord;
-    if (!mold) return '';
-    const wanted = mold.care.map((care) => CARE_NAMES[care]).join(', ');
+    const plan = this.plan();
+    if (!plan) return '';
+    const { moldRecord: mold, coatsMade } = plan;
+    const wanted = careWanted(
+      mold.care,
+      coatsMade.map(({ method }) => method),
+    )
+      .map((care) => CARE_NAMES[care])
+      .join(', ');
     const dry = MOLD_MATTER[mold.material].rigid
       ? 'Bone dry: a water spot prints as a dull spot.'
       : 'Bone dry: any moisture ruins chocolate.';
