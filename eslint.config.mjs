@@ -2,7 +2,7 @@ import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
 import eslint from '@eslint/js';
 
-const STATIONS = ['mold', 'melt', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
+const STATIONS = ['mold', 'melt', 'prep', 'coat', 'chill', 'fill', 'close', 'finish', 'batch'];
 const NOT_CORE = [
   '@angular/*',
   '@angular/**',

@@ -1,3 +1,4 @@
+import { CASTING_SCHEMA_VERSION } from '../core/record/casting';
 import fc from 'fast-check';
 import { readWhole } from '../testing/read-whole';
 import { simulatedPlan } from '../core/study/remedy-effect';
@@ -67,7 +68,7 @@ describe('casting file', () => {
 
   it('tells a record of a newer version and a reference to nothing', () => {
     const broken = raw();
-    broken.castings[0]['schemaVersion'] = 9;
+    broken.castings[0]['schemaVersion'] = CASTING_SCHEMA_VERSION + 1;
     (broken.castings[1]['melts'] as { bowlId: string }[])[0].bowlId = 'gone';
     const read = readWhole(readCastingFile(JSON.stringify(broken)));
     expect(read.ok).toBe(false);

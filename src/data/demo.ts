@@ -162,7 +162,7 @@ function furtherCastings(now: Date): Casting[] {
   return [bonbons, smashedPears(now), cups, owls, acorns, tiles];
 }
 
-/** Pears to be smashed: a light skin poured, and a dark coat brushed into it; filled through the opening that they stand on, and closed with a flat round. */
+/** Pears to be smashed: a blush brushed into one half of the mold, a light skin poured, and a dark coat brushed into it; filled through the opening that they stand on, and closed with a flat round. */
 function smashedPears(now: Date): Casting {
   const light = coat('coat-1', 'dump', 7e-6, 'upsideDown');
   const dark = [{ meltId: 'melt-2', share: 1 }];
@@ -177,12 +177,27 @@ function smashedPears(now: Date): Casting {
   pears.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'lentils', amount: { by: 'share', share: 0.5 } }];
   pears.molds.push(castMold('rounds', 1));
   pears.parts[0].name = 'Pear';
+  pears.parts[0].prep = [
+    {
+      id: 'prep-1',
+      kind: 'brushed',
+      name: 'Blush cocoa butter',
+      colour: '#c4574a',
+      pattern: 'half',
+      share: 0.2,
+      count: 12,
+      spotM: 0.003,
+      thickM: 0.00015,
+      sets: [{ place: 'fridge' }],
+    },
+  ];
   pears.parts.push({
     ...structuredClone(pears.parts[0]),
     id: 'part-2',
     name: 'Base',
     role: 'base',
     moldId: 'rounds',
+    prep: [],
     coats: [{ ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.5, shares: dark }],
   });
   pears.closure = { kind: 'pipedSeam', meltId: 'melt-2', lineM: 0.003, sets: [] };

@@ -1,3 +1,4 @@
+import { CASTING_SCHEMA_VERSION } from '../core/record/casting';
 import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import { IDBFactory } from 'fake-indexeddb';
@@ -84,7 +85,9 @@ describe('a database of the version before the pantry', () => {
     await castings.open();
     const { records, unreadable } = await castings.all();
     expect(unreadable).toEqual([]);
-    expect(records.map(({ record }) => [record.id, record.schemaVersion])).toEqual(old.map(({ id }) => [id, 8]));
+    expect(records.map(({ record }) => [record.id, record.schemaVersion])).toEqual(
+      old.map(({ id }) => [id, CASTING_SCHEMA_VERSION]),
+    );
     const database = new KilnstoneDatabase();
     await database.open();
     expect(await database.pantry.count()).toBe(0);

@@ -7,6 +7,7 @@ import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure } from '../core/re
 import type { Chocolate } from '../core/record/chocolate';
 import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, PLACES, THINNERS, WAYS_UP } from '../core/record/choices';
 import { SCHOOLS } from '../core/record/school';
+import { PATTERNS, PREP_KINDS } from '../core/record/prep';
 import { METHODS, fillsLevel } from '../core/record/method';
 import type { Kitchen } from '../core/record/kitchen';
 import { LIMITS, type LimitName } from '../core/record/limits';
@@ -46,6 +47,29 @@ export const coats = fc.boolean().chain((level) =>
     }),
     { minLength: 1, maxLength: 4 },
   ),
+);
+
+/** What is painted or dusted in first, of one of two melts where it is of any. */
+export const prep = fc.array(
+  fc
+    .record({
+      kind: fc.constantFrom(...PREP_KINDS),
+      pattern: fc.constantFrom(...PATTERNS),
+      share: within('prepShare'),
+      count: whole('spots'),
+      spotM: within('spotM'),
+      thickM: within('paintedM'),
+      rests: fc.array(rest, { maxLength: 1 }),
+      place: fc.constantFrom(...PLACES),
+      seconds: fc.option(within('setMinutesS'), { nil: undefined }),
+    })
+    .map(({ kind, rests, place, seconds, ...step }) => ({
+      ...step,
+      name: kind,
+      sets: [...rests, seconds === undefined ? { place } : { place, seconds }],
+      ...(kind === 'detail' ? { kind, meltId: 'w' } : { kind, colour: '#c9a24a' }),
+    })),
+  { maxLength: 3 },
 );
 
 export const amount = fc.oneof(

@@ -1,12 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  COCOA_BUTTER_COLOUR,
-  GANACHE_USES,
-  caramelised,
-  cocoaButterColour,
-  ganache,
-  type GanacheUse,
-} from '../../core/melt/preparations';
+import { GANACHE_USES, caramelised, cocoaButterColour, ganache, type GanacheUse } from '../../core/melt/preparations';
+import { COCOA_BUTTER_COLOUR } from '../../core/matter/cocoa-butter';
 import { kitchenCalibration } from '../../core/plan/melts';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';

@@ -42,6 +42,7 @@ describe('the weigh-out sheet', () => {
     expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Linen', 'Quarry 64']);
     expect(tables[1].rows.map(({ name }) => name)).toEqual(expect.arrayContaining(['Base, the fill', 'Seams']));
     expect(parts[0].steps.map(({ what, how }) => [what, how.split(':')[0]])).toEqual([
+      ['Brush in:', expect.stringContaining('Blush cocoa butter, one half')],
       ['Coat 1,', 'Linen, fill and dump'],
       ['Coat 2,', 'Quarry 64, brush'],
       ['Before the cold,', expect.stringContaining('brush where light shines through')],

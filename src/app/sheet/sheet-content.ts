@@ -1,6 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
-import { layersOf, workOrder } from '../../core/plan/batch-input';
+import { castOf, layersOf, workOrder } from '../../core/plan/batch-input';
 import type { CapAnswers } from '../../core/chill/chill-answers';
 import { closedPart } from '../../core/plan/draft';
 import { joinsOf, type Closure } from '../../core/record/closing';
@@ -13,7 +13,8 @@ import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
-import { ALLERGEN_NAMES, PLACE_NAMES, PREP_TEXTS, SCHOOL_NAMES, listed } from '../wording/names';
+import { ALLERGEN_NAMES, PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
+import { PREP_WORDS, prepStep } from '../wording/painting';
 import { noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
@@ -159,7 +160,10 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
       ...(part.moldC === undefined
         ? []
         : [{ what: 'The mold', how: `starts at ${text(part.moldC, 'temperature', system)}, dry.` }]),
-      ...part.prep.map(({ name, kind }) => ({ what: 'First,', how: `${name}. ${PREP_TEXTS[kind]}` })),
+      ...made.preps.map((prep) => ({
+        what: `${PREP_WORDS[prep.step.kind].verb}:`,
+        how: prepStep(prep, castOf(plan.batch)(part.id), system),
+      })),
       ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];
         const of =

@@ -69,6 +69,12 @@ export const BATCH_RULES = {
     source: 'Working rule: a small bowl that is scraped out loses 3 to 6 g.',
     sure: 'Depends on the spatula.',
   },
+  'batch.painting': {
+    title: 'Goes into painting',
+    how: 'What one cavity takes of it, times the parts that are cast.',
+    source: 'Sum.',
+    sure: 'As what is painted.',
+  },
   'batch.closing': {
     title: 'Goes into closing',
     how: 'What one piece takes, times the pieces; for a cap, times the parts that are cast.',

@@ -54,6 +54,16 @@ const CAUTIONS: readonly Caution[] = [
     when: anyPart(({ moldRecord: { composition, material } }) => composition.kind !== 'former' && material === 'film'),
   },
   {
+    text: 'Sprayed cocoa butter harms the lungs and feeds a flame: air the room, wear a mask, no fire near it.',
+    at: ['mold'],
+    when: anyPart(({ part }) => part.prep.some(({ kind }) => kind === 'sprayed')),
+  },
+  {
+    text: 'Only colours and dusts sold as food: “non-toxic” is not “edible”, and what is allowed differs by country.',
+    at: ['mold'],
+    when: anyPart(({ part }) => part.prep.length > 0),
+  },
+  {
     text: 'Hot sugar and cream burn and spatter: a deep pan, and nobody small beside it.',
     at: ['fill'],
     when: filledWith('caramel'),

@@ -30,12 +30,6 @@ export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   clamp: 'two halves, clamped',
 };
 /** What is put into the dry mold first, and what to mind with it. */
-export const PREP_NAMES = { nothing: 'nothing', paint: 'painted details', dust: 'dust' } as const;
-export const PREP_TEXTS = {
-  nothing: '',
-  paint: 'Details first; let each colour set before the next. Chill it in the fridge: in the freezer it cracks.',
-  dust: 'Brush it into the dry mold, and pour gently, or it washes off. Only dust that is sold as food.',
-} as const;
 export const WAY_UP_NAMES: Readonly<Record<WayUp, string>> = { upright: 'upright', upsideDown: 'upside down' };
 export const PLACE_NAMES: Readonly<Record<Place, string>> = { fridge: 'fridge', freezer: 'freezer', room: 'room' };
 export const KIND_NAMES: Readonly<Record<ChocolateKind, string>> = {

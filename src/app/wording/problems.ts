@@ -175,11 +175,31 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: `Straight into the ${place} it sets in a hurry, and may dull or stick. About ${time('rest')} in the room let it set quietly; then the cold shrinks it free.`,
     action: `Rest it ${time('rest')} first`,
   }),
-  paintCracks: () => ({
+  paintNeverSets: ({ values, place }) => ({
+    mark: 'soft',
+    head: `${values['name']} does not set in the ${place}.`,
+    body: 'What is cast on it would drag it along.',
+    action: 'Set it in the fridge',
+  }),
+  paintRests: ({ values, number, time }) => ({
+    mark: 'too soon',
+    head: `${values['name']} waits ${time('own')} and wants ${time('needed')}.`,
+    body: number('rests')
+      ? 'Sprayed colour that has not rested comes off with the hand and not with the piece.'
+      : 'What is cast on it would drag it along.',
+    action: 'Let it wait as long as it wants',
+  }),
+  paintWarm: ({ values, warmth }) => ({
+    mark: 'rest',
+    head: `${values['name']} rests at ${warmth('restsC')}.`,
+    body: `Sprayed colour wants ${warmth('restFromC')} to ${warmth('restToC')} while it rests: colder it may lift, warmer it stays soft.`,
+    action: '',
+  }),
+  paintCracks: ({ values }) => ({
     mark: 'cracks',
-    head: 'Painted details crack in the freezer.',
-    body: 'Thin paint cannot follow so sharp a chill. The fridge is cold enough for it.',
-    action: 'Move it to the fridge',
+    head: `${values['name']} cracks in the freezer by itself.`,
+    body: 'Thin paint cannot follow so sharp a chill. Set it in the fridge; the filled mold may go to the freezer.',
+    action: 'Set it in the fridge',
   }),
   poolsBetweenTurns: ({ number, length, time }) => ({
     mark: 'pools',

@@ -10,6 +10,7 @@ const ENTRIES: Readonly<Record<keyof typeof MOST, string>> = {
   melts: 'melts',
   parts: 'kinds of part',
   coats: 'coats',
+  prep: 'steps of painting a mold',
   fill: 'layers of filling',
   finishes: 'finishes',
   bowls: 'bowls',

@@ -2,11 +2,13 @@ import type { RuleKey } from '../../core/quantity/keys';
 import { BATCH_RULES } from './batch-rules';
 import { EXACT, WORKING_RULE, type RuleWording } from './rule-wording';
 import { MELT_RULES } from './melt-rules';
+import { PAINTING_RULES } from './painting-rules';
 import { PIECE_RULES } from './piece-rules';
 
 /** Words for every rule that the computation names. */
 export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   ...MELT_RULES,
+  ...PAINTING_RULES,
   ...PIECE_RULES,
   ...BATCH_RULES,
   'mold.volume': {

@@ -2,6 +2,7 @@ import type { CastingPlan } from '../../core/plan/plan-types';
 import { isCap, isLid, isOnPlate } from '../../core/record/closing';
 import { careWanted } from '../../core/record/mold-care';
 import { fillsLevel, isClamped, isTurned, tippedOut, type Method } from '../../core/record/method';
+import type { PrepKind } from '../../core/record/prep';
 
 /** Something to be laid out before the chocolate is melted, and when: common practice, no source. */
 interface ToolRow {
@@ -16,6 +17,8 @@ const is =
   (...methods: readonly Method[]) =>
   (plan: CastingPlan): boolean =>
     made(plan, (method) => methods.includes(method));
+const painted = ({ parts }: CastingPlan, ...kinds: readonly PrepKind[]): boolean =>
+  parts.some(({ part }) => part.prep.some(({ kind }) => kinds.includes(kind)));
 const always = (name: string): Pick<ToolRow, 'name'> => ({ name: () => name });
 const counted = (count: number, one: string, more: string): string => (count === 1 ? one : `${count} ${more}`);
 
@@ -27,7 +30,12 @@ const TOOLS: readonly ToolRow[] = [
   { ...always('Thermometer'), when: ({ melts }) => melts.some(({ input }) => input.kind !== 'compound') },
   {
     ...always('A new paintbrush or a silicone brush, dry'),
-    when: (plan) => is('brush', 'paint')(plan) || plan.parts.some(({ part }) => part.prep.length > 0),
+    when: (plan) => is('brush', 'paint')(plan) || painted(plan, 'detail', 'brushed', 'dust'),
+  },
+  { ...always('A fine brush and a ball-ended tool for painted details'), when: (plan) => painted(plan, 'detail') },
+  {
+    ...always('Spray gun, a mask, a sieve for the cocoa butter, and paper round the mold'),
+    when: (plan) => painted(plan, 'sprayed'),
   },
   { ...always('Teaspoon'), when: is('spoon', 'brush', 'spreadUp') },
   { ...always('Ladle, and a scraper for the top of the mold'), when: (plan) => made(plan, tippedOut) },

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { newCasting } from '../../data/demo';
 import { caramelised, cocoaButterColour, ganache } from '../../core/melt/preparations';
 import { shopping } from '../../core/batch/shopping';
 import { assembled } from '../../core/plan/assembled';
@@ -54,6 +55,14 @@ describe('wording', () => {
       ),
       { numRuns: 60 },
     );
+    // A vessel that is turned comes seldom by chance.
+    const turned = newCasting('c', 'c', new Date('2026-10-12T08:00:00Z'));
+    turned.molds[0].cavities[0].shape = { kind: 'ball', diameterM: 0.08, openingM: 0.03 };
+    turned.molds[0].composition = { kind: 'single' };
+    turned.parts[0].coats.forEach((coat) => Object.assign(coat, { method: 'turn', doseM3: 20e-6 }));
+    turned.closure = null;
+    for (const a of answersOf({ ...planned(turned, true), casting: undefined, chillInput: undefined }))
+      said.add(a.rule);
     const place = {
       bowl: { material: 'glass', kg: 0.5, diameterM: 0.2 },
       roomC: 20,

@@ -35,6 +35,8 @@ import { FinishStation } from './finish/finish-station';
 import { MeltChocolate } from './melt/melt-chocolate';
 import { MeltMaking } from './melt/melt-making';
 import { MoldStation } from './mold/mold-station';
+import { PrepList } from './mold/prep-list';
+import { PATTERNS, PREP_KINDS } from '../../core/record/prep';
 import { MugFields } from './mold/mug-fields';
 import { Notes } from './notes/notes';
 import { PartList } from './parts/part-list';
@@ -127,7 +129,25 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   gap: ({ of, chance }) => of(MoldStation)['setGap'](chance.within('gapM')),
   material: ({ of, chance }) => of(MoldStation)['setMaterial'](chance.of(MOLD_MATERIALS)),
   mug: ({ of, chance }) => of(MugFields)['set'](chance.of([undefined, 0.08])),
-  prep: ({ of, chance }) => of(MoldStation)['setPrep'](chance.of(['nothing', 'paint', 'dust'])),
+  prep: ({ of, chance }) => of(PrepList)['add'](chance.of(PREP_KINDS)),
+  prepOut: ({ of, chance, casting }) => of(PrepList)['remove'](stepOf(casting(), chance)),
+  prepKind: ({ of, chance, casting }) => of(PrepList)['setKind'](stepOf(casting(), chance), chance.of(PREP_KINDS)),
+  prepOrder: ({ of, chance, casting }) => of(PrepList)['earlier'](stepOf(casting(), chance)),
+  prepName: ({ of, chance, casting }) =>
+    of(PrepList)['setName'](stepOf(casting(), chance), chance.of(['', '\u200b', 'x'.repeat(300), 'Pale red'])),
+  prepColour: ({ of, chance, casting }) => of(PrepList)['setColour'](stepOf(casting(), chance), '#336699'),
+  prepOf: ({ of, chance, casting }) => of(PrepList)['setSource'](stepOf(casting(), chance), sourceOf(of, chance)),
+  prepPattern: ({ of, chance, casting }) => of(PrepList)['setPattern'](stepOf(casting(), chance), chance.of(PATTERNS)),
+  prepShare: ({ of, chance, casting }) =>
+    of(PrepList)['setNumber'](stepOf(casting(), chance), 'share', chance.within('prepShare')),
+  prepSpots: ({ of, chance, casting }) =>
+    of(PrepList)['setNumber'](stepOf(casting(), chance), 'count', Math.round(chance.within('spots'))),
+  prepThick: ({ of, chance, casting }) =>
+    of(PrepList)['setNumber'](stepOf(casting(), chance), 'thickM', chance.within('paintedM')),
+  prepPlace: ({ of, chance, casting }) => of(PrepList)['setPlace'](stepOf(casting(), chance), chance.of(PLACES)),
+  prepRest: ({ of, chance, casting }) => of(PrepList)['setRest'](stepOf(casting(), chance), chance.of([0, 600])),
+  prepOwn: ({ of, chance, casting }) =>
+    of(PrepList)['setOwn'](stepOf(casting(), chance), chance.of([undefined, chance.within('setMinutesS')])),
   part: ({ of, chance }) => of(PartList)['add'](chance.of(['secondHalf', 'lid', 'base', 'ornament'])),
   partOut: ({ of, chance, casting }) => of(PartList)['remove'](chance.of(casting().parts).id),
   perPiece: ({ of, chance }) => of(PartList)['setPerPiece'](1 + Math.floor(chance.share() * 23)),
@@ -201,6 +221,7 @@ const partOf = (casting: Casting): Casting['parts'][number] =>
   casting.parts.find(({ id }) => id === TestBed.inject(OpenPart).id()) ?? casting.parts[0];
 const sourceOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(CoatChocolate)['sources'] as unknown as { options: unknown }).options));
+const stepOf = (casting: Casting, chance: Chance): string => chance.of(partOf(casting).prep)?.id ?? '';
 const fillingOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(FillLayers)['fillings'] as unknown as { options: unknown }).options));
 

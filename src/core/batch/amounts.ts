@@ -31,10 +31,10 @@ export interface PartAmount {
   readonly solidKg: number;
 }
 
-/** Chocolate that goes on pieces after casting, kg in all and for those of the fullest round, from one melt. */
+/** Chocolate that goes into empty molds or on pieces, kg in all and for those of the fullest round, from one melt. */
 export interface OnPieces {
   readonly meltId: string;
-  readonly use: 'closing' | 'finishing';
+  readonly use: 'painting' | 'closing' | 'finishing';
   readonly kg: number;
   readonly perRoundKg: number;
 }
@@ -46,13 +46,15 @@ export interface AmountsInput {
   readonly stuckKg: (meltId: string, kg: number) => number;
 }
 
-/** One melt's chocolate for the whole job; melted = in parts + closing + finishing + comes back + stuck + drips, exactly. */
+/** One melt's chocolate for the whole job; melted = in parts + painting + closing + finishing + comes back + stuck + drips, exactly. */
 export interface MeltAmount {
   readonly meltId: string;
   readonly inPartsKg: number;
+  readonly paintingKg: number;
   readonly closingKg: number;
   readonly finishingKg: number;
-  /** Closing and finishing of the pieces of the fullest round. */
+  /** Painting, closing and finishing of the fullest round. */
+  readonly paintingPerRoundKg: number;
   readonly closingPerRoundKg: number;
   readonly finishingPerRoundKg: number;
   readonly comesBackKg: number;
@@ -75,6 +77,7 @@ export interface MeltAmount {
 export function meltAmounts(input: AmountsInput): MeltAmount[] {
   const meltIds = [
     ...new Set([
+      ...input.onPieces.filter(({ use }) => use === 'painting').map(({ meltId }) => meltId),
       ...input.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
       ...input.onPieces.map(({ meltId }) => meltId),
     ]),
@@ -98,16 +101,19 @@ function meltAmount({ parts, onPieces, stuckKg: sticks }: AmountsInput, meltId: 
   }
   const on = (use: OnPieces['use'], of: 'kg' | 'perRoundKg'): number =>
     onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one[of] : 0), 0);
-  const [closingKg, finishingKg] = [on('closing', 'kg'), on('finishing', 'kg')];
-  const [closingPerRoundKg, finishingPerRoundKg] = [on('closing', 'perRoundKg'), on('finishing', 'perRoundKg')];
-  const workedKg = inPartsKg + closingKg + finishingKg + comesBackKg + dripsKg;
-  const inRoundKg = roundKg + closingPerRoundKg + finishingPerRoundKg + comesBackKg + roundDripsKg;
+  const used = (of: 'kg' | 'perRoundKg') => [on('painting', of), on('closing', of), on('finishing', of)];
+  const [paintingKg, closingKg, finishingKg] = used('kg');
+  const [paintingPerRoundKg, closingPerRoundKg, finishingPerRoundKg] = used('perRoundKg');
+  const workedKg = inPartsKg + paintingKg + closingKg + finishingKg + comesBackKg + dripsKg;
+  const inRoundKg = roundKg + paintingPerRoundKg + closingPerRoundKg + finishingPerRoundKg + comesBackKg + roundDripsKg;
   const stuckKg = sticks(meltId, workedKg);
   return {
     meltId,
     inPartsKg,
+    paintingKg,
     closingKg,
     finishingKg,
+    paintingPerRoundKg,
     closingPerRoundKg,
     finishingPerRoundKg,
     comesBackKg,

@@ -194,6 +194,7 @@ const half: BatchPart = {
   breakChance: { value: 0.05, low: 0.02, high: 0.1 },
   solidKg: 0.086,
   coats: [coat],
+  before: [],
   inMold: [],
 };
 const input: BatchInput = {

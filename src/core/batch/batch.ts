@@ -17,11 +17,13 @@ export interface BatchPart {
   readonly moldsAtHand: number;
   readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
   readonly solidKg: number;
+  /** What is done to its empty mold. */
+  readonly before: readonly FurtherTask[];
   readonly coats: readonly BatchCoat[];
   readonly inMold: readonly FurtherTask[];
 }
 
-/** Chocolate that goes on after casting: for each piece, or for each of a part that is cast. */
+/** Chocolate that goes on before or after casting: for each piece, or for each of a part that is cast. */
 export interface AfterCasting extends Omit<OnPieces, 'kg' | 'perRoundKg'> {
   readonly eachKg: number;
   /** The part whose casts it goes on, spares included; each piece where it is left out. */
@@ -43,9 +45,11 @@ export interface BatchInput {
 export interface MeltAnswers {
   readonly meltId: string;
   readonly inParts: Answer;
+  readonly painting: Answer;
   readonly closing: Answer;
   readonly finishing: Answer;
   /** Of these, what the pieces of the fullest round take, kg. */
+  readonly paintingPerRoundKg: number;
   readonly closingPerRoundKg: number;
   readonly finishingPerRoundKg: number;
   readonly comesBack: Answer;
@@ -230,6 +234,7 @@ function meltsFor(input: BatchInput, pieces: number, counts: readonly number[]):
 function meltAnswers(melt: MeltAmount): MeltAnswers {
   const sum = [
     term('inParts', melt.inPartsKg, 'mass'),
+    ...(melt.paintingKg > 0 ? [term('painting', melt.paintingKg, 'mass')] : []),
     ...(melt.closingKg > 0 ? [term('closing', melt.closingKg, 'mass')] : []),
     ...(melt.finishingKg > 0 ? [term('finishing', melt.finishingKg, 'mass')] : []),
     term('comesBack', melt.comesBackKg, 'mass'),
@@ -241,8 +246,10 @@ function meltAnswers(melt: MeltAmount): MeltAnswers {
     meltId: melt.meltId,
     mixed: melt.mixed,
     inParts: answer(melt.inPartsKg, 'mass', 'batch.inParts', [inParts]),
+    painting: answer(melt.paintingKg, 'mass', 'batch.painting', []),
     closing: answer(melt.closingKg, 'mass', 'batch.closing', []),
     finishing: answer(melt.finishingKg, 'mass', 'batch.finishing', []),
+    paintingPerRoundKg: melt.paintingPerRoundKg,
     closingPerRoundKg: melt.closingPerRoundKg,
     finishingPerRoundKg: melt.finishingPerRoundKg,
     comesBack: answer(melt.comesBackKg, 'mass', 'batch.comesBack', sum),

@@ -31,6 +31,7 @@ const part: TimelinePart = {
   moldsAtHand: 1,
   parts: 38,
   coats: [coat, { ...coat, chillSeconds: 600 }],
+  before: [],
   inMold: [],
 };
 const after: FurtherTask[] = [
@@ -208,6 +209,7 @@ describe('timeline', () => {
           moldsAtHand: fc.integer({ min: 1, max: 20 }),
           moldId: fc.constantFrom('a', 'b'),
           cavityId: fc.constantFrom('c', 'd'),
+          before: fc.constant([]),
           inMold: fc.constant([]),
         }),
         { minLength: 1, maxLength: 4 },

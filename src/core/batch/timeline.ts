@@ -7,7 +7,8 @@ import { inTurn, type Task } from './in-turn';
 
 /** One stretch of the ribbon. */
 export interface Stretch {
-  readonly kind: 'melt' | 'coat' | 'turn' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close' | 'finish';
+  readonly kind:
+    'melt' | 'prep' | 'coat' | 'turn' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'fill' | 'close' | 'finish';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;
@@ -15,6 +16,8 @@ export interface Stretch {
   readonly part?: number;
   /** Which coat of it, from 0, for coat, turn and chill. */
   readonly coat?: number;
+  /** Which step of painting its mold, from 0, for that and for what it waits. */
+  readonly step?: number;
   readonly place?: Place;
   /** Which round, from 0; undefined before and after the rounds. */
   readonly round?: number;
@@ -44,16 +47,20 @@ export interface TimelineCoat {
 
 /** Something done to a part in its mold, or to a piece: seconds for each, or in all where it waits. */
 export interface FurtherTask {
-  readonly kind: 'cover' | 'fill' | 'close' | 'finish' | 'chill';
+  readonly kind: 'prep' | 'cover' | 'fill' | 'close' | 'finish' | 'chill';
   readonly handsOn: boolean;
   /** Hands-on: for each one. Waiting: in all. */
   readonly seconds: number;
   readonly place?: Place;
+  /** Which step of painting, from 0. */
+  readonly step?: number;
   readonly meltIds?: readonly string[];
 }
 
 /** One kind of part, in the order of the work. */
 export interface TimelinePart extends RoundPart {
+  /** What is done to its empty mold. */
+  readonly before: readonly FurtherTask[];
   readonly coats: readonly TimelineCoat[];
   /** What is done before it leaves the mold, as filling and capping. */
   readonly inMold: readonly FurtherTask[];
@@ -186,8 +193,15 @@ function roundOf({ parts, meltSeconds }: TimelineInput, cast: readonly number[],
 
 function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>[] {
   const molds = Math.ceil(parts / part.perMold);
-  const tasks: Bare[] = part.coats.flatMap((coat, i) => coatTasks(coat, molds, parts / molds, i));
-  for (const task of part.inMold) tasks.push({ ...task, seconds: task.handsOn ? task.seconds * parts : task.seconds });
+  const forAll = (task: FurtherTask): Bare => ({
+    ...task,
+    seconds: task.handsOn ? task.seconds * parts : task.seconds,
+  });
+  const tasks: Bare[] = [
+    ...part.before.map(forAll),
+    ...part.coats.flatMap((coat, i) => coatTasks(coat, molds, parts / molds, i)),
+    ...part.inMold.map(forAll),
+  ];
   tasks.push({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
   return tasks.map((task) => ({ ...task, part: index }));
 }

@@ -29,7 +29,7 @@ export function meltFrom(casting: Casting, source: MeltSource, like: string): Me
 
 /**
  * Pours coats from a source, on a draft of the casting that may be written to. Where nothing else is made of their melt it becomes that
- * source itself, and what it closes or finishes goes with it; else they get the melt of that source, or a new one. Melts that nothing
+ * source itself, and what it paints, closes or finishes goes with it; else they get the melt of that source, or a new one. Melts that nothing
  * uses any more are dropped.
  */
 export function pourFrom(casting: Casting, coats: readonly Coat[], source: MeltSource): void {
@@ -72,13 +72,14 @@ export function turnInto(casting: Casting, meltId: string, source: MeltSource): 
   dropUnused(casting);
 }
 
-/** What was closed or finished with one melt is now done with another. */
-function followMelt({ closure, finishes }: Casting, from: string, to: string): void {
+/** What was painted, closed or finished with one melt is now done with another. */
+function followMelt({ parts, closure, finishes }: Casting, from: string, to: string): void {
+  for (const step of parts.flatMap(({ prep }) => prep)) if ('meltId' in step && step.meltId === from) step.meltId = to;
   if (closure?.meltId === from) closure.meltId = to;
   for (const finish of finishes) if ('meltId' in finish && finish.meltId === from) finish.meltId = to;
 }
 
-/** Drops melts that nothing is made, closed or finished with. */
+/** Drops melts that nothing is painted, made, closed or finished with. */
 export function dropUnused(casting: Casting): void {
   const used = new Set(meltsInUse(casting));
   casting.melts = casting.melts.filter(({ id }) => used.has(id));

@@ -5,6 +5,7 @@ import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
 import { isCap, isOnPlate } from '../record/closing';
 import { copyOf } from '../record/copy';
+import { computedPaint, paintToFridge } from './prep';
 import { restFirst, setIn, stayFor } from './sets';
 import { meltOf, partOf } from '../record/references';
 import { schoolRow } from '../record/school';
@@ -30,6 +31,8 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
     keepCoatsAsMade(part, plan.coatsMade);
     brushSides(part, plan);
   },
+  paintToFridge: ({ part }, { stepId }) => paintToFridge(part, stepId),
+  computedPaint: ({ part }, { stepId }) => computedPaint(part, stepId),
   laterSides: ({ part }) => {
     for (const coat of part.coats.slice(1)) if (laidAnywhere(coat.method)) coat.where = 'sides';
   },

@@ -1,6 +1,7 @@
 import { CASSON_AT_40 } from '../matter/chocolate';
 import { thinned, thinnerKg, thinnerShare } from '../matter/thinning';
-import { COCOA_BUTTER_COLOUR, caramelised, cocoaButterColour, ganache, type PreparationPlace } from './preparations';
+import { COCOA_BUTTER_COLOUR } from '../matter/cocoa-butter';
+import { caramelised, cocoaButterColour, ganache, type PreparationPlace } from './preparations';
 
 const place: PreparationPlace = {
   bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 },
@@ -39,7 +40,7 @@ describe('ganache', () => {
 });
 
 describe('coloured cocoa butter', () => {
-  // Common practice, no source: ten parts to a hundred, melted at 45, used at about 29 °C, rested 4 to 8 h at 18 to 22 °C.
+  // Common practice, no source: ten parts to a hundred, melted at 45, used at about 29 °C, rested 4 to 8 h and up to 24 h at 18 to 22 °C.
   it('is ten parts colour to a hundred', () => {
     const { colour, cocoaButter } = cocoaButterColour(0.11);
     expect([colour.value, cocoaButter.value]).toEqual([expect.closeTo(0.01, 12), expect.closeTo(0.1, 12)]);
@@ -48,6 +49,7 @@ describe('coloured cocoa butter', () => {
       useC: 29,
       restFromS: 14_400,
       restToS: 28_800,
+      restMostS: 86_400,
       restFromC: 18,
       restToC: 22,
     });

@@ -88,16 +88,8 @@ export function ganache(
   };
 }
 
-/** Sprayed or painted: parts of colour to a hundred parts of cocoa butter; working temperatures. Common practice, no source. */
+/** Sprayed or painted: parts of colour to a hundred parts of cocoa butter. Common practice, no source. */
 const COLOUR_PER_HUNDRED = 10;
-export const COCOA_BUTTER_COLOUR = {
-  meltC: 45,
-  useC: 29,
-  restFromS: 4 * 3600,
-  restToS: 8 * 3600,
-  restFromC: 18,
-  restToC: 22,
-} as const;
 
 export interface SprayAnswer {
   readonly colour: Answer;

@@ -10,6 +10,7 @@ import type { Coat } from '../record/casting';
 import { placeOf, waysIn } from '../record/sets';
 import { cappedPartId } from './capping';
 import { stuckOf } from './melts';
+import { paintingTasks } from './painting';
 import { filledPerPiece } from './piece';
 import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
 
@@ -28,6 +29,11 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
           },
         ]
       : [];
+  const painting = parts.flatMap(({ part, preps }) =>
+    preps.flatMap(({ step, takes }): AfterCasting[] =>
+      'meltId' in step ? [{ meltId: step.meltId, use: 'painting', eachKg: takes.value, partId: part.id }] : [],
+    ),
+  );
   const finishing = draft.finishes.flatMap(({ finish, chocolate }): AfterCasting[] =>
     chocolate && 'meltId' in finish ? [{ meltId: finish.meltId, use: 'finishing', eachKg: chocolate.value }] : [],
   );
@@ -38,7 +44,7 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     parts: workOrder(parts).map((part) =>
       batchPart(part, part.part.id === capped ? inMold(draft, part.chill.cap?.stay.value) : []),
     ),
-    onPieces: [...closing, ...finishing],
+    onPieces: [...painting, ...closing, ...finishing],
     after: afterCasting(draft, parts, capped !== undefined),
     stuckKg: (meltId, kg) => stuckOf(casting, meltId, kg),
   };
@@ -79,7 +85,7 @@ export function castOf({ byPart }: Pick<BatchResult, 'byPart'>): (partId: string
 }
 
 function batchPart(
-  { part, cavity, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan,
+  { part, cavity, preps, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan,
   tasks: readonly FurtherTask[],
 ): BatchPart {
   const { value, low = value, high = value } = coat.breakChance;
@@ -92,6 +98,7 @@ function batchPart(
     moldsAtHand: moldRecord.atHand,
     breakChance: { value, low, high },
     // Poured over a former, about as much runs off as stays. Common practice, no source.
+    before: paintingTasks(preps),
     solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value,
     coats: coat.coats.map((made, i) =>
       batchCoat(coatsMade[i], made, chill.coats[i].stay.value, cavity, moldRecord.material),

@@ -1,8 +1,7 @@
-import { isPainted, isTurned, laidAnywhere, onOpenWall } from '../record/method';
+import { isTurned, laidAnywhere, onOpenWall } from '../record/method';
 import { SMALL_STREAK } from '../matter/chocolate';
 import { LIMITS, within } from '../record/limits';
 import { chocolateOf, coatWorkingC, meltOf } from '../record/references';
-import { placeOf } from '../record/sets';
 import type { CastingPlan, Problem, Remedy } from './plan-types';
 
 type Planned = Omit<CastingPlan, 'problems'>;
@@ -12,13 +11,7 @@ const RIM_STEP_M = 1e-5;
 
 /** What the coats of the part that a plan is seen from want attention for. */
 export function coatProblems(part: Planned): Problem[] {
-  return [
-    ...mixedFats(part),
-    ...paintProblems(part),
-    ...turnProblems(part),
-    ...moldWarmth(part),
-    ...thicknessProblems(part),
-  ];
+  return [...mixedFats(part), ...turnProblems(part), ...moldWarmth(part), ...thicknessProblems(part)];
 }
 
 /** A coat that coating and real chocolate are streaked into sets soft and dull; the less so the smaller the streak. Common practice, no source. */
@@ -34,15 +27,6 @@ function mixedFats({ casting, coatsMade }: Planned): Problem[] {
   const share = Math.max(...mixed);
   const coat = mixed.indexOf(share) + 1;
   return share > 0 ? [{ key: share > SMALL_STREAK ? 'mixedFats' : 'someFat', station: 'coat', values: { coat } }] : [];
-}
-
-/** Thin painted details crack where it is very cold. Common practice, no source. */
-function paintProblems({ part, coatsMade }: Planned): Problem[] {
-  const painted = part.prep.some(({ kind }) => kind === 'paint') || coatsMade.some(({ method }) => isPainted(method));
-  const frozen = coatsMade.some((coat) => placeOf(coat) === 'freezer');
-  return painted && frozen
-    ? [{ key: 'paintCracks', station: 'chill', values: {}, remedy: { key: 'moveTo', place: 'fridge' } }]
-    : [];
 }
 
 /** Base over rim from which a turned vessel counts as pooled. Working rule. */

@@ -26,6 +26,7 @@ import {
 import type { Simulated } from '../shell/simulated';
 import { make, makingOf, staysOn } from './making';
 import { coatModels } from './methods';
+import { paintedIn } from './painting';
 import { pieceOf } from './piece';
 import type { PartDraft, PlanDraft } from './plan-types';
 
@@ -105,6 +106,7 @@ function shellOf(casting: Sources, part: Part, simulated: Simulated | undefined)
     moldRecord,
     cavities: cavityCount(cavityRecord),
     cavity,
+    preps: paintedIn(casting, part, cavity, moldRecord),
     coatsMade,
     chocolates,
     mold,

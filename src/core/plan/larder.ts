@@ -1,4 +1,6 @@
 import { sharesOf } from '../record/references';
+import { castOf } from './batch-input';
+import { paintNeeds } from './painting';
 import type { CastingPlan } from './plan-types';
 
 /** One thing the job takes from the pantry or the shop. */
@@ -12,13 +14,18 @@ export interface LarderNeed {
   readonly usedKg: number;
 }
 
-/** Everything the job takes: each chocolate, in melts and fillings; each filling that is bought as it is; what recipes name besides. */
-export function larderNeeds({ casting, batch, fillings }: CastingPlan): LarderNeed[] {
+/**
+ * Everything the job takes: each chocolate, in melts and fillings; each filling that is bought as it is; what recipes name besides; colours
+ * and dusts that go into molds and on pieces.
+ */
+export function larderNeeds({ casting, batch, fillings, parts, finishes }: CastingPlan): LarderNeed[] {
   const needs = new Map<string, LarderNeed>();
   const add = (key: string, need: Omit<LarderNeed, 'neededKg' | 'usedKg'>, neededKg: number, usedKg: number): void => {
     const before = needs.get(key);
     needs.set(key, { ...need, neededKg: (before?.neededKg ?? 0) + neededKg, usedKg: (before?.usedKg ?? 0) + usedKg });
   };
+  const other = (name: string, kg: number): void =>
+    add(name.trim().toLowerCase(), { name, entryId: undefined, kind: 'other' }, kg, kg);
   const named = (chocolateId: string): string => casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? '';
   for (const melt of batch.melts) {
     const record = casting.melts.find(({ id }) => id === melt.meltId);
@@ -39,8 +46,13 @@ export function larderNeeds({ casting, batch, fillings }: CastingPlan): LarderNe
       if (chocolateId !== undefined)
         add(chocolateId, { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' }, kg, kg);
       else if (fillingId !== undefined) add(fillingId, { name, entryId: fillingId, kind: 'filling' }, kg, kg);
-      else add(name.trim().toLowerCase(), { name, entryId: undefined, kind: 'other' }, kg, kg);
+      else other(name, kg);
     }
   }
+  const cast = castOf(batch);
+  for (const { part, preps } of parts) for (const { name, kg } of paintNeeds(preps, cast(part.id))) other(name, kg);
+  for (const { finish, material } of finishes)
+    if (material && (finish.kind === 'dust' || finish.kind === 'paint'))
+      other(finish.name, material.value * casting.pieces);
   return [...needs.values()];
 }

@@ -21,6 +21,10 @@ export function pieceOf(
   finishes: readonly FinishAnswer[],
 ): PieceResult {
   const shellKg = parts.reduce((sum, { coat, part }) => sum + coat.mass.value * part.perPiece, 0);
+  const paintKg = parts.reduce(
+    (sum, { preps, part }) => sum + part.perPiece * preps.reduce((all, { mass }) => all + mass.value, 0),
+    0,
+  );
   const fillKg = parts.reduce((sum, one) => sum + one.fill.fillMass.value * filledPerPiece(one), 0);
   const end = (side: 'low' | 'high'): number =>
     parts.reduce((sum, one) => sum + (one.fill.fillMass[side] ?? one.fill.fillMass.value) * filledPerPiece(one), 0);
@@ -36,6 +40,7 @@ export function pieceOf(
     ),
   ];
   const melts = [
+    ...parts.flatMap(({ part }) => part.prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
     ...(close && close.mass.value > 0 ? [close.closure.meltId] : []),
     ...finishes.flatMap(({ finish }) => ('meltId' in finish ? [finish.meltId] : [])),
   ];
@@ -50,9 +55,10 @@ export function pieceOf(
   );
   const optional = (name: TermName, kg: number) => (kg === 0 ? [] : [term(name, kg, 'mass')]);
   return {
-    mass: answer(shellKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [
+    mass: answer(shellKg + paintKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [
       term('shellMass', shellKg, 'mass'),
       term('fillMass', fillKg, 'mass'),
+      ...optional('painting', paintKg),
       ...optional('closing', closingKg),
       ...optional('finishing', finishingKg),
     ]),

@@ -8,6 +8,7 @@ import type { FillResult } from '../fill/fill';
 import type { Component } from '../fill/recipe';
 import type { FinishAnswer } from '../finish/finish';
 import type { MeltResult } from '../melt/melt';
+import type { PrepAnswer } from '../prep/prep';
 import type { MoldResult } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
 import type { Allergen, MeltingWay, Place } from '../record/choices';
@@ -23,6 +24,8 @@ import type { Simulated } from '../shell/simulated';
 export type Remedy =
   | { readonly key: 'addCoat' }
   | { readonly key: 'brushSides' }
+  | { readonly key: 'paintToFridge'; readonly stepId: string }
+  | { readonly key: 'computedPaint'; readonly stepId: string }
   | { readonly key: 'laterSides' }
   | { readonly key: 'wipeMold' }
   | { readonly key: 'splitCoats' }
@@ -71,6 +74,9 @@ export interface Problem {
     | 'neverWarms'
     | 'restFirst'
     | 'paintCracks'
+    | 'paintRests'
+    | 'paintWarm'
+    | 'paintNeverSets'
     | 'poolsBetweenTurns'
     | 'poolsInBase'
     | 'moldSweats'
@@ -108,6 +114,8 @@ export interface PartDraft {
   readonly moldRecord: Mold;
   readonly cavities: number;
   readonly cavity: Cavity;
+  /** What is painted or dusted into its empty mold, in this order. */
+  readonly preps: readonly PrepAnswer[];
   /** Coats as made: the chosen ones, or those that reach the wanted thickness. */
   readonly coatsMade: readonly Coat[];
   readonly chocolates: readonly Chocolate[];

@@ -7,6 +7,7 @@ import { restFirst, setIn } from '../edit/sets';
 import { readCasting } from '../record/read-casting';
 import { draftPlan, seenFrom } from './draft';
 import { larderNeeds } from './larder';
+import { addPrep } from '../edit/prep';
 import { addCoat, applyRemedy, removeCoat } from '../edit/remedy';
 import { remedyEffect, simulatedPlan } from '../study/remedy-effect';
 import type { Problem } from './plan-types';
@@ -79,8 +80,8 @@ describe('problems and their remedies', () => {
     [
       'paintCracks',
       (c) => {
-        c.parts[0].prep = [{ id: 'p', kind: 'paint', name: 'petals' }];
-        c.parts[0].coats[1].sets = [{ place: 'freezer' }];
+        addPrep(c.parts[0], 'detail', 'p', 'petals');
+        c.parts[0].prep[0].sets = [{ place: 'freezer' }];
       },
     ],
     [
@@ -331,9 +332,9 @@ describe('any casting', () => {
       fc.property(arbitraryCasting, (casting) => {
         const plan = planned(casting);
         for (const melt of plan.batch.melts) {
-          const { inParts, closing, finishing, comesBack, stuck, drips, melted } = melt;
+          const { inParts, painting, closing, finishing, comesBack, stuck, drips, melted } = melt;
           expect(melted.value).toBeCloseTo(
-            [inParts, closing, finishing, comesBack, stuck, drips].reduce((sum, { value }) => sum + value, 0),
+            [inParts, painting, closing, finishing, comesBack, stuck, drips].reduce((sum, { value }) => sum + value, 0),
             9,
           );
           expect(Number.isFinite(melted.value)).toBe(true);
@@ -354,7 +355,25 @@ describe('any casting', () => {
         const needs = larderNeeds(plan).reduce((sum, { neededKg }) => sum + neededKg, 0);
         const colours =
           casting.tints.length > 0 ? plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) : 0;
+        const castOf = (partId: string): number =>
+          plan.batch.byPart.find((count) => count.partId === partId)?.parts.value ?? 0;
+        const painted = (melted: boolean): number =>
+          plan.parts.reduce(
+            (sum, { part, preps }) =>
+              sum +
+              castOf(part.id) *
+                preps.reduce((all, { step, takes }) => all + ('meltId' in step === melted ? takes.value : 0), 0),
+            0,
+          );
+        expect(plan.batch.melts.reduce((sum, { painting }) => sum + painting.value, 0)).toBeCloseTo(painted(true), 9);
+        const strewn = plan.finishes.reduce(
+          (sum, { finish, material }) =>
+            sum + (finish.kind === 'dust' || finish.kind === 'paint' ? (material?.value ?? 0) : 0),
+          0,
+        );
         const wanted =
+          painted(false) +
+          strewn * casting.pieces +
           plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) +
           plan.fillings.reduce((sum, { mass }) => sum + mass.value, 0);
         expect(needs).toBeLessThanOrEqual(wanted * (1 + 1e-9));

@@ -11,6 +11,7 @@ import { closedPart, otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
 import { cappedPartId } from './capping';
 import { coatProblems } from './coat-problems';
+import { paintProblems } from './paint-problems';
 import type { CastingPlan, PartDraft, Problem, Remedy } from './plan-types';
 import { wantsRest } from './temper';
 
@@ -25,7 +26,12 @@ export function findProblems(plan: Planned): Problem[] {
     plan.parts.flatMap(({ part }) => find(seenFrom(plan, part.id)).map((problem) => ({ ...problem, partId: part.id })));
   return [
     ...meltProblems(plan),
-    ...ofParts((part) => [...chillProblems(part), ...coatProblems(part), ...fillProblems(part)]),
+    ...ofParts((part) => [
+      ...paintProblems(part),
+      ...chillProblems(part),
+      ...coatProblems(part),
+      ...fillProblems(part),
+    ]),
     ...closeProblems(plan),
     ...ofParts((part) => [...sweatProblems(part), ...restProblems(part)]),
     ...jobProblems(plan),

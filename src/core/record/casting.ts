@@ -14,7 +14,8 @@ import {
 import { SCHOOLS } from './school';
 import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure, type ClosureKind } from './closing';
 import { fillsLevel, isClamped, METHODS } from './method';
-import { ChocolateSchema, TintSchema } from './chocolate';
+import { PATTERNS, PREP_KINDS, prepRow, type PrepKind } from './prep';
+import { ChocolateSchema, colour, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
 import { isLocalTime, isZone } from './due';
 import { id, name, wholeOf, numberOf } from './fields';
@@ -23,7 +24,7 @@ import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 8;
+export const CASTING_SCHEMA_VERSION = 9;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -97,6 +98,29 @@ const CoatSchema = z.object({
   then: StaysOnSchema,
 });
 
+const prepping = {
+  id,
+  name,
+  pattern: z.enum(PATTERNS),
+  /** Share of the wall, where the pattern has none of its own. */
+  share: numberOf('prepShare'),
+  /** Spots in a cavity, and how wide they are. */
+  count: wholeOf('spots'),
+  spotM: numberOf('spotM'),
+  thickM: numberOf('paintedM'),
+  sets: SetsSchema,
+};
+
+/** Kinds of work before the first coat that are done with a melt, and those that are not. */
+const kindsOf = (melted: boolean): [PrepKind, ...PrepKind[]] =>
+  PREP_KINDS.filter((kind) => (prepRow(kind).of === 'melt') === melted) as [PrepKind, ...PrepKind[]];
+
+/** What goes into the empty mold before its first coat: painted, sprayed or dusted in. */
+const PrepSchema = z.union([
+  z.object({ ...prepping, kind: z.enum(kindsOf(true)), meltId: id }),
+  z.object({ ...prepping, kind: z.enum(kindsOf(false)), colour }),
+]);
+
 /** Coats on a wall and fills from below do not mix; what is clamped comes last, on a fill. */
 function coatsFit(coats: readonly z.infer<typeof CoatSchema>[]): boolean {
   const level = coats.filter(({ method }) => fillsLevel(method)).length;
@@ -113,7 +137,8 @@ const PartSchema = z.object({
   perPiece: z.int().check(z.gte(1), z.lte(24)),
   moldId: id,
   cavityId: id,
-  prep: z.array(z.object({ id, kind: z.enum(['paint', 'dust']), name })),
+  /** In the order in which it is done. */
+  prep: z.array(PrepSchema).check(z.maxLength(MOST.prep)),
   /** Either the coats as listed, or as many of them, tuned, as reach a wanted thickness at the rim. */
   coatsBy: z.discriminatedUnion('by', [
     z.object({ by: z.literal('count') }),
@@ -234,6 +259,7 @@ export type { Filling } from './filling';
 export type Melt = z.infer<typeof MeltSchema>;
 export type Part = z.infer<typeof PartSchema>;
 export type Coat = z.infer<typeof CoatSchema>;
+export type Prep = z.infer<typeof PrepSchema>;
 export type Layer = z.infer<typeof LayerSchema>;
 export type Finish = z.infer<typeof FinishSchema>;
 export type FillAmount = z.infer<typeof FillAmountSchema>;

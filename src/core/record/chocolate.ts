@@ -5,7 +5,8 @@ import { ALLERGENS, COLOUR_BASES } from './choices';
 import { id, name, numberOf } from './fields';
 import type { PantryFilling } from './filling';
 
-const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
+/** "#rrggbb", as a page draws it. */
+export const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
 const bandC = numberOf('bandC');
 
 const inOrder = z.refine<Bands & { readonly kind: ChocolateKind }>(

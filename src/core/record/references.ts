@@ -33,6 +33,8 @@ export function brokenReference(casting: Casting): string | undefined {
     const mold = casting.molds.find((m) => m.id === part.moldId);
     if (!mold) return `parts.${i}.moldId`;
     if (!has(mold.cavities, part.cavityId)) return `parts.${i}.cavityId`;
+    const unmelted = part.prep.findIndex((step) => 'meltId' in step && !has(casting.melts, step.meltId));
+    if (unmelted >= 0) return `parts.${i}.prep.${unmelted}.meltId`;
     for (const [k, coat] of part.coats.entries()) {
       const broken = coat.shares.findIndex((share) => !has(casting.melts, share.meltId));
       if (broken >= 0) return `parts.${i}.coats.${k}.shares.${broken}.meltId`;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { newCasting } from '../../data/demo';
+import { CASTING_SCHEMA_VERSION } from './casting';
 import { readCasting } from './read-casting';
 import { readMold } from './read-mold';
 import { upgradeCasting } from './upgrade';
@@ -11,7 +12,7 @@ describe('a casting of version 1', () => {
     for (const raw of OLD) expect(raw['schemaVersion']).toBe(1);
     const [bombs, bites] = OLD.map((raw) => readCasting(raw));
     if (!bombs.ok || !bites.ok) throw new Error('not read');
-    expect(bombs.casting.schemaVersion).toBe(8);
+    expect(bombs.casting.schemaVersion).toBe(CASTING_SCHEMA_VERSION);
     expect(bombs.casting.molds[0]).toMatchObject({
       name: 'Half spheres, 64 mm',
       composition: { kind: 'halves' },
@@ -31,7 +32,7 @@ describe('a casting of version 1', () => {
     const before = JSON.stringify(OLD[0]);
     upgradeCasting(OLD[0]);
     expect(JSON.stringify(OLD[0])).toBe(before);
-    const today = { schemaVersion: 8, molds: 'whatever' };
+    const today = { schemaVersion: CASTING_SCHEMA_VERSION, molds: 'whatever' };
     expect(upgradeCasting(today)).toBe(today);
   });
 
@@ -121,7 +122,7 @@ describe('a casting of version 3', () => {
       );
       const rest: Record<string, unknown> = { ...raw };
       delete rest['atHandKg'];
-      expect(read.casting).toMatchObject({ ...rest, schemaVersion: 8, parts: [{}], onHand: [] });
+      expect(read.casting).toMatchObject({ ...rest, schemaVersion: CASTING_SCHEMA_VERSION, parts: [{}], onHand: [] });
     }
   });
 
@@ -293,8 +294,39 @@ describe('a casting of version 7', () => {
     for (const raw of SEVENTH) {
       const read = readCasting(raw);
       if (!read.ok) throw new Error('not read');
-      expect(read.casting).toEqual({ ...raw, schemaVersion: 8, parts: withCoats(raw['parts']) });
+      expect(read.casting).toEqual({ ...raw, schemaVersion: CASTING_SCHEMA_VERSION, parts: withCoats(raw['parts']) });
     }
+  });
+});
+
+describe('a casting of version 8', () => {
+  const [BONBONS, PEARS] = JSON.parse(readFileSync('src/core/record/fixtures/castings-v8.json', 'utf8')) as Record<
+    string,
+    unknown
+  >[];
+
+  it('says of what was painted and dusted in how thick it lies, in what pattern and where it sets', () => {
+    const read = readCasting(BONBONS);
+    expect(read.ok && read.casting.parts[0].prep).toEqual([
+      {
+        id: 'prep-1',
+        kind: 'brushed',
+        name: 'painted details',
+        colour: '#a8432c',
+        pattern: 'stripes',
+        share: 0.2,
+        count: 12,
+        spotM: 0.003,
+        thickM: 0.00015,
+        sets: [{ place: 'fridge' }],
+      },
+      expect.objectContaining({ id: 'prep-2', kind: 'dust', name: 'dust', pattern: 'all', sets: [{ place: 'room' }] }),
+    ]);
+  });
+
+  it('is as it was where nothing was', () => {
+    const read = readCasting(PEARS);
+    expect(read.ok && read.casting).toEqual({ ...PEARS, schemaVersion: CASTING_SCHEMA_VERSION });
   });
 });
 

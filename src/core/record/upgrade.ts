@@ -15,7 +15,8 @@ export function upgradeCasting(raw: Raw): Raw {
   const fifth = fourth['schemaVersion'] === 4 ? fifthVersion(fourth) : fourth;
   const sixth = fifth['schemaVersion'] === 5 ? sixthVersion(fifth) : fifth;
   const seventh = sixth['schemaVersion'] === 6 ? seventhVersion(sixth) : sixth;
-  return seventh['schemaVersion'] === 7 ? eighthVersion(seventh) : seventh;
+  const eighth = seventh['schemaVersion'] === 7 ? eighthVersion(seventh) : seventh;
+  return eighth['schemaVersion'] === 8 ? ninthVersion(eighth) : eighth;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
@@ -158,6 +159,29 @@ function eighthVersion(raw: Raw): Raw {
     coats: listOf(part['coats']).map((coat) => ({ ...coat, uprightSeconds: 0, then: [] })),
   }));
   return { ...raw, schemaVersion: 8, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
+}
+
+/** As many painted and dusted layers as version 9 holds. */
+const MOST_PREP = 8;
+
+/** Version 9: what is painted or dusted into a mold says in what pattern, how thick and in which colour, and where it sets. */
+function ninthVersion(raw: Raw): Raw {
+  const parts = listOf(raw['parts']).map((part) => ({
+    ...part,
+    prep: listOf(part['prep'])
+      .slice(0, MOST_PREP)
+      .map(({ id, name, kind }) => ({
+        id,
+        name,
+        share: 0.2,
+        count: 12,
+        spotM: 0.003,
+        ...(kind === 'paint'
+          ? { kind: 'brushed', colour: '#a8432c', pattern: 'stripes', thickM: 0.00015, sets: [{ place: 'fridge' }] }
+          : { kind, colour: '#c9a24a', pattern: 'all', thickM: 0.00004, sets: [{ place: 'room' }] }),
+      })),
+  }));
+  return { ...raw, schemaVersion: 9, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
 }
 
 /** Brings a raw mold of the library of an older version up to the present one. Version 2: as castings of version 6. */

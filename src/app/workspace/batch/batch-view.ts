@@ -47,6 +47,7 @@ export class BatchView {
       const shares = (
         [
           { key: 'parts', name: 'in the parts', answer: melt.inParts },
+          { key: 'painting', name: 'painting', answer: melt.painting },
           { key: 'closing', name: 'closing', answer: melt.closing },
           { key: 'finishing', name: 'finishing', answer: melt.finishing },
           { key: 'back', name: 'comes back', answer: melt.comesBack },

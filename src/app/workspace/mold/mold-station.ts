@@ -17,13 +17,13 @@ import { PartList } from '../parts/part-list';
 import { ChoiceList } from '../../ui/choice-list';
 import { Answers } from '../../ui/answers';
 import { ShapeFields } from '../../ui/shape-fields';
-import { Pick } from '../../ui/pick';
 import { Cautions } from '../cautions/cautions';
 import { capital } from '../../wording/format';
-import { MATERIAL_NAMES, PREP_NAMES, PREP_TEXTS } from '../../wording/names';
+import { MATERIAL_NAMES } from '../../wording/names';
 import { CARE_NAMES, COMPOSITION_NAMES, SHAPE_NAMES } from '../../wording/shapes';
 import { moldAnswers } from './mold-answers';
 import { MugFields } from './mug-fields';
+import { PrepList } from './prep-list';
 import { CopyOffer } from '../offers/copy-offer';
 import { FieldScope } from '../../ui/field-scope';
 
@@ -41,7 +41,7 @@ import { FieldScope } from '../../ui/field-scope';
     MugFields,
     NzButtonComponent,
     PartList,
-    Pick,
+    PrepList,
     RouterLink,
     ShapeFields,
   ],
@@ -114,9 +114,6 @@ export class MoldStation {
     const plan = this.plan();
     return plan ? moldAnswers(plan.mold, plan.cavity.outward) : [];
   });
-  protected readonly preps = PREPS.map((value) => ({ value, name: PREP_NAMES[value] }));
-  protected readonly prep = computed<Prep>(() => this.plan()?.part.prep[0]?.kind ?? 'nothing');
-  protected readonly prepText = computed(() => PREP_TEXTS[this.prep()]);
 
   protected choose(moldId: string): void {
     const mold = this.library.byId().get(moldId);
@@ -166,13 +163,6 @@ export class MoldStation {
     });
   }
 
-  protected setPrep(prep: Prep): void {
-    this.open.edit(
-      'what is put in first',
-      (part) => (part.prep = prep === 'nothing' ? [] : [{ id: 'prep-1', kind: prep, name: PREP_NAMES[prep] }]),
-    );
-  }
-
   protected count(cavity: MoldCavity): number {
     return cavityCount(cavity);
   }
@@ -189,10 +179,6 @@ export class MoldStation {
     );
   }
 }
-
-/** What goes into the dry mold before it is cast. */
-const PREPS = ['nothing', 'paint', 'dust'] as const;
-type Prep = (typeof PREPS)[number];
 
 const COMPOSITION_TEXTS: Readonly<Record<Composition['kind'], string>> = {
   single: '',

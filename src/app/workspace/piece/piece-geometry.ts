@@ -7,7 +7,8 @@ import type { FillingKind } from '../../../core/matter/filling';
 import type { Finish } from '../../../core/record/casting';
 import type { Filling } from '../../../core/record/filling';
 import { fillingOf } from '../../../core/record/references';
-import { closed, cutCap, cutThrough, outline, type Cut, type CutCap, type Place, type Spot } from '../../drawing/cut';
+import { closed, cutCap, cutThrough, type Cut, type CutCap, type Place, type Spot } from '../../drawing/cut';
+import { coverPath, paintsOf, type DrawnPaint } from './cover-path';
 import type { PlanDraft } from '../../../core/plan/plan-types';
 
 /** Inner edge of a cap: what lies toward the filling. */
@@ -44,6 +45,8 @@ export interface PieceGeometry {
   readonly topY: number;
   readonly halfWidth: number;
   readonly parts: readonly DrawnPart[];
+  /** What was painted into the molds, in the order in which it was. */
+  readonly paints: readonly DrawnPaint[];
   readonly finishes: readonly DrawnFinish[];
   /** Beads of a piped line at the seam, or a plug. */
   readonly closingPath: string | undefined;
@@ -104,6 +107,7 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
     parts,
     topY: groundY - tallM * pxPerM,
     halfWidth: widestM * pxPerM,
+    paints: piece.placed.flatMap((placed) => paintsOf(plan.casting, placed, placeOf(placed))),
     finishes: plan.finishes.flatMap(({ finish }) => finishDrawn(plan, finish, piece.top, top, pxPerM)),
     ...closing(plan, piece, placeOf, pxPerM),
     cap: parts.find(({ cap }) => cap)?.cap,
@@ -269,12 +273,10 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
 }
 
 /** What covers a stretch of the outside. */
-function coverDrawn(finish: Finish, { radiusM, heightM }: Line, turned: boolean, place: Place): DrawnFinish[] {
-  const right = Array.from(radiusM, (r, i) => place(r, heightM[i]));
-  const left = Array.from(radiusM, (r, i) => place(-r, heightM[i])).reverse();
-  // Over the top as one line, down from a rim as two.
-  const path = turned ? outline([...left, ...right]) : [left, right].map((side) => outline(side) ?? '').join('');
-  return [{ finish, path: path ?? '', at: right[Math.floor(right.length / 2)] }];
+function coverDrawn(finish: Finish, line: Line, turned: boolean, place: Place): DrawnFinish[] {
+  const middle = Math.floor(line.radiusM.length / 2);
+  const at = place(line.radiusM[middle], line.heightM[middle]);
+  return [{ finish, path: coverPath(line, turned, place), at }];
 }
 
 function drawnOn(

@@ -5,6 +5,8 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Pick } from '../../ui/pick';
 import { text } from '../../wording/format';
+import type { PrepKind } from '../../../core/record/prep';
+import { PREP_WORDS } from '../../wording/painting';
 import { PLACE_NAMES } from '../../wording/names';
 
 const NARROWEST_NAMED_SHARE = 0.055;
@@ -99,6 +101,7 @@ export class Ribbon {
       const made = parts[stretch.part ?? 0];
       const { long, short } = stretchNames(
         stretch,
+        made?.preps[stretch.step ?? -1]?.step.kind,
         made?.coatsMade.length ?? 1,
         parts.length > 1 && stretch.part !== undefined ? made?.part.name : undefined,
       );
@@ -144,6 +147,7 @@ export class Ribbon {
 
 function stretchNames(
   stretch: Stretch,
+  paints: PrepKind | undefined,
   coats: number,
   part: string | undefined,
 ): { readonly long: string; readonly short: string } {
@@ -155,6 +159,8 @@ function stretchNames(
   switch (stretch.kind) {
     case 'melt':
       return of('Melt');
+    case 'prep':
+      return of(paints ? PREP_WORDS[paints].verb : 'Paint');
     case 'coat':
       return of(`Coat${which}`);
     case 'turn':

@@ -7,7 +7,7 @@ import { closingWords } from '../../wording/closing';
 import type { CastingPlan } from '../../../core/plan/plan-types';
 
 /** What a line of a weigh-out goes into. */
-export type WeighOutUse = 'parts' | 'closing' | 'finishing' | 'back' | 'drips' | 'stuck' | 'sum';
+export type WeighOutUse = 'parts' | 'painting' | 'closing' | 'finishing' | 'back' | 'drips' | 'stuck' | 'sum';
 
 /** One line of a weigh-out; amounts in kg, undefined where a column does not apply. */
 export interface WeighOutRow {
@@ -34,43 +34,13 @@ export interface WeighOutTable {
 export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutTable[] {
   return plan.batch.melts.map((melt): WeighOutTable => {
     const coats = coatLines(plan, melt.meltId);
-    const none = undefined;
-    const further: WeighOutRow[] = [
-      {
-        use: 'closing' as const,
-        name: plan.closure ? closingWords(plan.closure.kind).mass : '',
-        perPartKg: none,
-        perRoundKg: melt.closingPerRoundKg,
-        jobKg: melt.closing.value,
-      },
-      {
-        use: 'finishing' as const,
-        name: 'Finishing',
-        perPartKg: none,
-        perRoundKg: melt.finishingPerRoundKg,
-        jobKg: melt.finishing.value,
-      },
-      {
-        use: 'back' as const,
-        name: melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back',
-        perPartKg: none,
-        perRoundKg: melt.comesBack.value,
-        jobKg: melt.comesBack.value,
-      },
-      {
-        use: 'drips' as const,
-        name: 'Drips off',
-        perPartKg: none,
-        perRoundKg: dripsInRound(plan, melt.meltId),
-        jobKg: melt.drips.value,
-      },
-    ].filter(({ jobKg }) => jobKg > 0.00005);
+    const further = furtherLines(plan, melt);
     const round = (lines: readonly WeighOutRow[]): number =>
       lines.reduce((sum, { perRoundKg = 0 }) => sum + perRoundKg, 0);
     const tools = {
       use: 'stuck' as const,
       name: 'Bowl and tools',
-      perPartKg: none,
+      perPartKg: undefined,
       perRoundKg: melt.perRound.value - round([...coats, ...further]),
       jobKg: melt.stuck.value,
     };
@@ -84,6 +54,34 @@ export function weighOutTables(plan: CastingPlan, system: UnitSystem): WeighOutT
       rows: addedUp([...coats, ...further, tools], stepKg),
     };
   });
+}
+
+/** What goes elsewhere than into coats, where there is any: painted in, closing, finishing, back into the pot, off the mold. */
+function furtherLines(plan: CastingPlan, melt: CastingPlan['batch']['melts'][number]): WeighOutRow[] {
+  const line = (use: WeighOutUse, name: string, perRoundKg: number, jobKg: number): WeighOutRow => ({
+    use,
+    name,
+    perPartKg: undefined,
+    perRoundKg,
+    jobKg,
+  });
+  return [
+    line('painting', 'Painted in first', melt.paintingPerRoundKg, melt.painting.value),
+    line(
+      'closing',
+      plan.closure ? closingWords(plan.closure.kind).mass : '',
+      melt.closingPerRoundKg,
+      melt.closing.value,
+    ),
+    line('finishing', 'Finishing', melt.finishingPerRoundKg, melt.finishing.value),
+    line(
+      'back',
+      melt.mixed ? 'Pool, comes back streaked' : 'Pool, comes back',
+      melt.comesBack.value,
+      melt.comesBack.value,
+    ),
+    line('drips', 'Drips off', dripsInRound(plan, melt.meltId), melt.drips.value),
+  ].filter(({ jobKg }) => jobKg > 0.00005);
 }
 
 function coatLines({ parts, batch }: CastingPlan, meltId: string): WeighOutRow[] {

@@ -1,0 +1,105 @@
+import { chocolateLayer, moldLayer } from '../heat/chocolate-layer';
+import { HeatSlab, type SlabLayer } from '../heat/heat-slab';
+import { setsInTheEnd } from '../heat/setting';
+import { CHOCOLATE_SPECIFIC_HEAT, latentHeat, type SettingChocolate } from '../matter/chocolate';
+import { COCOA_BUTTER_DENSITY } from '../matter/cocoa-butter';
+import { trayHeat, type MoldMaterial } from '../matter/mold-material';
+import { WORKING_RULES } from '../matter/working-rules';
+import type { Place } from '../record/choices';
+import type { Rest } from '../record/sets';
+import { airAt, placeC, surroundingsIn, type PlaceKitchen, type Surroundings } from '../shell/place-air';
+
+/** What a painted film is of: a chocolate, or cocoa butter, which sets as the fat of a dark one in temper does. */
+export type FilmMatter = SettingChocolate | 'cocoaButter';
+
+/** A film painted into an empty mold, and where it sets. SI, °C. */
+export interface PaintedFilm {
+  readonly of: FilmMatter;
+  readonly thickM: number;
+  /** As warm as it is laid on. */
+  readonly laidC: number;
+  readonly material: MoldMaterial;
+  readonly wallM: number;
+  /** Share of the wall that is flat floor, 0 to 1. */
+  readonly floorShare: number;
+  readonly kitchen: PlaceKitchen;
+  readonly rests: readonly Rest[];
+  readonly place: Place;
+}
+
+const COCOA_BUTTER: SettingChocolate = { kind: 'dark', fatShare: 1 };
+const FIRST_STEP_S = 0.5;
+const STEP_GROWS = 1.15;
+const LONGEST_STEP_S = 20;
+/** What is not set by then does not set there, s. */
+const MOST_S = 24 * 3600;
+
+/**
+ * Seconds in its place until a painted film is set to the touch; 0 where its rests have seen to that, Infinity where it never is. A film is
+ * so thin that it is as warm all through, and so is the wall behind it: the chill's slab with a cell for each.
+ */
+export function filmSetsSeconds(film: PaintedFilm): number {
+  const run = new FilmRun(film);
+  for (const { place, seconds } of film.rests) run.stay(place, seconds);
+  const { kind, unseeded } = settingOf(film.of);
+  const could = setsInTheEnd({ kind, unseeded }, placeC(film.kitchen, film.place)) > WORKING_RULES.touchSet;
+  return run.isSet || could ? run.stay(film.place, MOST_S, true) : Infinity;
+}
+
+function settingOf(of: FilmMatter): SettingChocolate {
+  return of === 'cocoaButter' ? COCOA_BUTTER : of;
+}
+
+function filmLayer({ of, thickM, laidC }: PaintedFilm): SlabLayer {
+  const butter =
+    of === 'cocoaButter'
+      ? {
+          volumetricHeat: COCOA_BUTTER_DENSITY * CHOCOLATE_SPECIFIC_HEAT,
+          latentHeat: COCOA_BUTTER_DENSITY * latentHeat(COCOA_BUTTER.fatShare),
+        }
+      : {};
+  return { ...chocolateLayer(settingOf(of)), ...butter, thicknessM: thickM, cells: 1, startC: laidC };
+}
+
+class FilmRun {
+  private readonly slab: HeatSlab;
+
+  constructor(private readonly film: PaintedFilm) {
+    const { material, wallM, kitchen } = film;
+    this.slab = new HeatSlab([moldLayer(material, wallM, kitchen.roomC, 1), filmLayer(film)]);
+    this.slab.addOutsideCapacity(trayHeat(material));
+  }
+
+  get isSet(): boolean {
+    return this.slab.setFraction[1] >= WORKING_RULES.touchSet;
+  }
+
+  /** Stays so long in a place, or no longer than it takes to set; gives how long it was, Infinity where it did not set. */
+  stay(place: Place, seconds: number, untilSet = false): number {
+    const around = this.surroundings(place);
+    let [now, dt] = [0, FIRST_STEP_S];
+    while (now < seconds) {
+      if (untilSet && this.isSet) return now;
+      const before = this.slab.setFraction[1];
+      const took = Math.min(dt, seconds - now);
+      const { temperatureC } = this.slab;
+      if (Number.isNaN(this.slab.step(took, airAt(around, temperatureC[0], temperatureC[1])))) {
+        dt /= 2;
+        continue;
+      }
+      if (untilSet && this.isSet) {
+        // Where in the step it passed the mark.
+        const rise = this.slab.setFraction[1] - before;
+        return now + took * (rise > 0 ? (WORKING_RULES.touchSet - before) / rise : 1);
+      }
+      now += took;
+      dt = Math.min(LONGEST_STEP_S, dt * STEP_GROWS);
+    }
+    return untilSet ? Infinity : now;
+  }
+
+  private surroundings(place: Place): Surroundings {
+    const { kitchen, material, floorShare } = this.film;
+    return surroundingsIn(kitchen, place, { material, wayUp: 'upright', inside: 'open', floorShare });
+  }
+}
