@@ -88,7 +88,15 @@ export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen
       },
     ],
     fill: [],
-    closure: { kind: 'warmPlate', meltId: 'melt-1', plateC: 45, seconds: 4, sets: [] },
+    closure: {
+      kind: 'warmPlate',
+      meltId: 'melt-1',
+      plateC: 45,
+      seconds: 4,
+      levelS: 0,
+      rims: 'empty',
+      sets: [{ place: 'room' }],
+    },
     finishes: [],
     onHand: [],
   };
@@ -200,7 +208,7 @@ function smashedPears(now: Date): Casting {
     prep: [],
     coats: [{ ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.5, shares: dark }],
   });
-  pears.closure = { kind: 'pipedSeam', meltId: 'melt-2', lineM: 0.003, sets: [] };
+  pears.closure = { kind: 'pipedSeam', meltId: 'melt-2', lineM: 0.003, sets: [{ place: 'room' }] };
   return pears;
 }
 

@@ -3,7 +3,7 @@ import { isSeen } from '../core/record/name';
 import { BOWL_MATERIALS } from '../core/matter/bowl-material';
 import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
 import type { Finish, Melt } from '../core/record/casting';
-import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure } from '../core/record/closing';
+import { CLOSING_ROWS, CLOSURES, closingChoices, closingNumbers, type Closure } from '../core/record/closing';
 import type { Chocolate } from '../core/record/chocolate';
 import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, PLACES, THINNERS, WAYS_UP } from '../core/record/choices';
 import { SCHOOLS } from '../core/record/school';
@@ -156,10 +156,15 @@ export const melt: fc.Arbitrary<
 });
 
 export const closure: fc.Arbitrary<Closure> = fc.constantFrom(...CLOSURES).chain((kind) =>
-  fc.record(Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)]))).map((numbers) => {
-    const { needs, sets } = CLOSING_ROWS[kind];
-    return { kind, meltId: 'w', sets: [...sets], ...numbers, ...(needs === 'lid' ? { partId: 'p' } : {}) } as Closure;
-  }),
+  fc
+    .record({
+      ...Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, within(limit)])),
+      ...Object.fromEntries(closingChoices(kind).map(([key, options]) => [key, fc.constantFrom(...options)])),
+    })
+    .map((own) => {
+      const { needs, sets } = CLOSING_ROWS[kind];
+      return { kind, meltId: 'w', sets: [...sets], ...own, ...(needs === 'lid' ? { partId: 'p' } : {}) } as Closure;
+    }),
 );
 
 export const finish: fc.Arbitrary<Finish> = fc

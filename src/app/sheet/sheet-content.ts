@@ -1,7 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
 import { castOf, layersOf, workOrder } from '../../core/plan/batch-input';
-import type { CapAnswers } from '../../core/chill/chill-answers';
 import { closedPart } from '../../core/plan/draft';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -218,9 +217,9 @@ function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside
 }
 
 /** Where what closes a piece sets, and for how long: what is not said is computed. */
-function closingSetsText({ sets }: Closure, capped: CapAnswers | undefined, system: UnitSystem): string {
+function closingSetsText({ sets }: Closure, staySeconds: number, system: UnitSystem): string {
   return sets
-    .map(({ place, seconds = capped?.stay.value ?? 0 }) =>
+    .map(({ place, seconds = staySeconds }) =>
       Number.isFinite(seconds)
         ? `, then ${text(seconds, 'duration', system)} in the ${PLACE_NAMES[place]}`
         : `, then the ${PLACE_NAMES[place]}: it does not set there, see the notes`,
@@ -234,7 +233,7 @@ function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
   const closing = close
     ? [
         {
-          head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${closingSetsText(close.closure, capped, system)}`,
+          head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${closingSetsText(close.closure, (capped ?? close).stay?.value ?? 0, system)}`,
           steps: [
             ...closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
               what: '',

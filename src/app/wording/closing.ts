@@ -2,6 +2,11 @@ import type { Finish } from '../../core/record/casting';
 import type { ClosingNumber, Closure, ClosureKind, NumberOf } from '../../core/record/closing';
 import type { Keeping } from '../../core/matter/filling';
 
+interface ChoiceWords {
+  readonly label: string;
+  readonly names: Readonly<Record<string, string>>;
+}
+
 /** How a way of closing is written of. */
 interface ClosingWords<K extends ClosureKind> {
   /** As it is chosen. */
@@ -12,6 +17,8 @@ interface ClosingWords<K extends ClosureKind> {
   readonly label: string;
   /** Its numbers. */
   readonly fields: Readonly<Record<NumberOf<K>, string>>;
+  /** What it leaves to choose, and what each is called. */
+  readonly choices?: Readonly<Record<string, ChoiceWords>>;
   /** What the hands do, step by step; `onBase` where a shell is set on its base instead of on another half. */
   readonly steps: (closure: Extract<Closure, { kind: K }>, serves: number, onBase: boolean) => readonly string[];
 }
@@ -21,11 +28,19 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     name: 'on a warm plate',
     mass: '',
     label: 'Rim lost on the plate',
-    fields: { plateC: 'Plate', seconds: 'Rim on it' },
-    steps: ({ seconds }, serves, onBase) => [
+    fields: { plateC: 'Plate', seconds: 'Rim on it', levelS: 'Level first' },
+    choices: { rims: { label: 'Melted to join', names: { empty: 'the empty half', both: 'both rims' } } },
+    steps: ({ seconds, levelS, rims }, serves, onBase) => [
       'Warm the plate about 1 min in the microwave, or take a pan off the heat.',
-      `Rim down for about ${Math.round(seconds)} s, until it is flat and melted all round.`,
-      `Lift straight off and set it on the ${onBase ? 'base' : 'filled half'}. Warm the plate again after ${serves}.`,
+      ...(levelS > 0
+        ? [
+            `Before anything is filled in: every rim down for about ${Math.round(levelS)} s, until it sits flat. Let it set.`,
+          ]
+        : ['A rim that was not levelled beforehand leaves gaps: look along it.']),
+      rims === 'both'
+        ? `Then both rims down for about ${Math.round(seconds)} s, and straight onto each other.`
+        : `${levelS > 0 ? 'Then the empty half' : 'Rim'} down for about ${Math.round(seconds)} s, until it is ${levelS > 0 ? 'wet' : 'flat and melted'} all round${levelS > 0 ? '; what lies on the plate is its glue' : ''}.`,
+      `${rims === 'both' ? 'Set the empty one on' : `Lift straight off and set it on`} the ${onBase ? 'base' : 'filled half'}. Warm the plate again after ${serves}.`,
       'Wipe the plate before another colour.',
     ],
   },
@@ -90,7 +105,7 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
 /** How a way of closing is written of, apart from its steps. */
 export const closingWords = (
   kind: ClosureKind,
-): Pick<ClosingWords<ClosureKind>, 'name' | 'mass' | 'label'> & {
+): Pick<ClosingWords<ClosureKind>, 'name' | 'mass' | 'label' | 'choices'> & {
   readonly fields: Readonly<Partial<Record<ClosingNumber, string>>>;
 } => CLOSING_WORDS[kind];
 

@@ -126,9 +126,33 @@ export const PIECE_RULES = {
   },
   'close.lost': {
     title: 'Rim lost on the plate',
-    how: 'Heat through a melted film of 0.3 mm, over what it takes to warm and melt the rim, times the seconds on the plate.',
+    how: 'Heat through a melted film of 0.3 mm, over what it takes to warm and melt the rim, times the seconds on the plate: of every rim that is levelled, and of each that is melted again to join.',
     source: WORKING_RULE,
     sure: 'Look rather than count: flat and melted all round is enough.',
+  },
+  'close.glue': {
+    title: 'Taken up again as glue',
+    how: 'What levelling left on the plate, up to half a millimetre over the rim of the half that is set down in it.',
+    source: WORKING_RULE,
+    sure: 'Within half.',
+  },
+  'close.flat': {
+    title: 'Flat all round after',
+    how: 'The unevenness of a rim over what the plate melts of it in a second: 0.5 mm for one that set upright, 0.3 mm for one that set upside down and is square, 0.1 mm once it was levelled. A square rim also gives the joint more to hold.',
+    source: WORKING_RULE,
+    sure: 'Look rather than count.',
+  },
+  'close.sets': {
+    title: 'Joint set to the touch',
+    how: 'What was melted or piped gives its heat to the shell and to the air of its place, and sets as the chill has it.',
+    source: 'Enthalpy balance, one cell for joint and shell each.',
+    sure: 'As the air of the place: a fifth either way.',
+  },
+  'close.levelling': {
+    title: 'Levelling the rims, a piece',
+    how: '8 s for each rim.',
+    source: PRACTICE,
+    sure: 'Within a third.',
   },
   'close.lostMass': {
     title: 'Chocolate left on the plate',

@@ -175,6 +175,18 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: `Straight into the ${place} it sets in a hurry, and may dull or stick. About ${time('rest')} in the room let it set quietly; then the cold shrinks it free.`,
     action: `Rest it ${time('rest')} first`,
   }),
+  jointSoft: ({ place }) => ({
+    mark: 'soft',
+    head: `The joint does not set in the ${place}.`,
+    body: 'A piece that is lifted by a soft joint comes apart.',
+    action: 'Set it in the fridge',
+  }),
+  jointShort: ({ time }) => ({
+    mark: 'too soon',
+    head: `The joint is left for ${time('own')} and takes ${time('needed')}.`,
+    body: 'Let it be until it is firm to the touch all round.',
+    action: 'Leave it as long as it takes',
+  }),
   paintNeverSets: ({ values, place }) => ({
     mark: 'soft',
     head: `${values['name']} does not set in the ${place}.`,

@@ -187,6 +187,8 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   closing: ({ of, chance }) => of(CloseFields)['choose'](chance.of(values(of(CloseFields)['kinds']))),
   closingFrom: ({ of, chance }) => of(CloseFields)['setSource'](sourceOf(of, chance)),
   closingSets: ({ of, chance }) => of(CloseFields)['setPlace'](chance.of(PLACES)),
+  closingChoice: ({ of, chance }) => of(CloseFields)['setChoice']('rims', chance.of(['empty', 'both', 'else'])),
+  levelled: ({ of, chance }) => of(CloseFields)['setNumber']('levelS', chance.within('levelSeconds')),
   capDose: ({ of, chance }) => of(CloseFields)['setNumber']('doseM3', chance.within('doseM3')),
   plug: ({ of, chance }) => of(CloseFields)['setNumber']('thicknessM', chance.within('plugM')),
   closingRest: ({ of, chance }) => of(CloseFields)['setRest'](chance.of([0, 600, 1200])),

@@ -4,16 +4,21 @@ import { cavityOf } from '../cavity/cavity';
 import { demoCastings } from '../../data/demo';
 import { planned } from '../../testing/planned';
 import type { Closure } from '../record/closing';
-import { closeStation, rimLossPerSecond, type CloseInput } from './close';
+import type { PlaceKitchen } from '../shell/place-air';
+import { closeStation, type CloseInput } from './close';
+import { rimLossPerSecond } from './plate';
 
+const KITCHEN: PlaceKitchen = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };
 const curve = depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.03, depthM: 0.02 }).profile);
 const close = (closure: Partial<Closure> & Pick<Closure, 'kind'>, more: Partial<CloseInput> = {}) =>
   closeStation({
     closure: {
       meltId: 'm',
-      sets: [],
+      sets: [{ place: 'room' }],
       plateC: 45,
       seconds: 4,
+      levelS: 0,
+      rims: 'empty',
       lineM: 0.003,
       thicknessM: 0.002,
       doseM3: 2e-6,
@@ -28,9 +33,11 @@ const close = (closure: Partial<Closure> & Pick<Closure, 'kind'>, more: Partial<
     rimColours: 1,
     inside: curve,
     filledToM: 0.017,
-    meltKind: 'dark',
+    rims: 2,
+    squared: true,
+    melt: { kind: 'dark', fatShare: 0.4, workingC: 31.5 },
     shell: { kind: 'dark', fatShare: 0.4 },
-    roomC: 19.5,
+    kitchen: KITCHEN,
     pieces: 18,
     ...more,
   });
@@ -122,5 +129,64 @@ describe('closing', () => {
     expect(fill.headspace.value * 1e3).toBeGreaterThan(1.5);
     expect(fill.headspace.value * 1e3).toBeLessThan(3.5);
     expect(made?.cap?.thickness.value).toBeCloseTo(fill.headspace.value, 9);
+  });
+
+  it('levels every rim first and melts one or both again: the piece loses what all of them lose', () => {
+    const plate = (more: object) => close({ kind: 'warmPlate', ...more } as Closure).plate;
+    const rate = rimLossPerSecond({ kind: 'dark', fatShare: 0.4 }, 45, 19.5);
+    const lost = (more: object): number => plate(more)?.lost.value ?? NaN;
+    expect(lost({ seconds: 3 })).toBeCloseTo(3 * rate, 12);
+    expect(lost({ seconds: 3, rims: 'both' })).toBeCloseTo(6 * rate, 12);
+    // The one-pass heat balance, three times: both rims levelled for 2 s, one melted again for 3.
+    expect(lost({ seconds: 3, levelS: 2 })).toBeCloseTo(7 * rate, 12);
+    expect(lost({ seconds: 3, levelS: 2, rims: 'both' })).toBeCloseTo(10 * rate, 12);
+    // A shell on its base has one rim.
+    const onBase = close({ kind: 'warmPlate', seconds: 3, levelS: 2, rims: 'both' } as Closure, { rims: 1 }).plate;
+    expect(onBase?.lost.value).toBeCloseTo(5 * rate, 12);
+    expect(plate({ seconds: 3, levelS: 2 })?.warmings.value).toBeGreaterThan(
+      plate({ seconds: 3 })?.warmings.value ?? NaN,
+    );
+  });
+
+  it('takes up as glue what levelling left on the plate, and no more: nothing is made of nothing', () => {
+    const plate = (more: object) => close({ kind: 'warmPlate', ...more } as Closure).plate;
+    expect(plate({})?.glue).toBeUndefined();
+    expect(plate({ levelS: 3, rims: 'both' })?.glue).toBeUndefined();
+    const kgOf = (m: number): number => m * 0.2 * 0.0025 * 1260 * 1.03;
+    for (let k = 1; k <= 200; k++) {
+      const levelS = (60 * k) / 200;
+      const one = plate({ levelS });
+      const melted = (one?.lostMass.value ?? NaN) + (one?.glue?.value ?? NaN);
+      expect(one?.glue?.value).toBeLessThanOrEqual(kgOf(0.0005) * 1.05);
+      expect(one?.lostMass.value).toBeGreaterThan(0);
+      expect(melted / kgOf(one?.lost.value ?? NaN)).toBeCloseTo(1, 1);
+    }
+  });
+
+  it('needs a square rim fewer seconds on the plate, and one that was levelled fewest', () => {
+    const flat = (more: object, squared: boolean): number =>
+      close({ kind: 'warmPlate', ...more } as Closure, { squared }).plate?.flat.value ?? NaN;
+    expect(flat({}, true)).toBeLessThan(flat({}, false));
+    expect(flat({ levelS: 3 }, true)).toBeLessThan(flat({}, true));
+    // A few seconds on a plate of 45 °C. Common practice, no source.
+    expect(flat({}, true)).toBeGreaterThan(2);
+    expect(flat({}, false)).toBeLessThan(8);
+  });
+
+  it('tells how long a joint sets: a thicker line longer, the fridge sooner, a warm room never', () => {
+    const sets = (closure: object, more: Partial<CloseInput> = {}): number =>
+      close(closure as Closure, more).sets?.value ?? NaN;
+    const line = (lineM: number, place = 'room') => ({ kind: 'pipedSeam', lineM, sets: [{ place }] });
+    for (let k = 1; k < 200; k++)
+      expect(sets(line(0.001 + (0.006 * k) / 200))).toBeGreaterThanOrEqual(sets(line(0.001 + (0.006 * (k - 1)) / 200)));
+    expect(sets(line(0.003, 'fridge'))).toBeLessThan(sets(line(0.003)));
+    expect(sets(line(0.003), { kitchen: { ...KITCHEN, roomC: 30 } })).toBe(Infinity);
+    expect(close({ kind: 'cap' }).sets).toBeUndefined();
+    // A melted rim holds within minutes in the room. Common practice, no source.
+    expect(sets({ kind: 'warmPlate' })).toBeGreaterThan(15);
+    expect(sets({ kind: 'warmPlate' })).toBeLessThan(10 * 60);
+    expect(close({ kind: 'pipedSeam', sets: [{ place: 'room', seconds: 60 }] } as unknown as Closure).stay?.value).toBe(
+      60,
+    );
   });
 });

@@ -1,14 +1,12 @@
-import {
-  CHOCOLATE_SPECIFIC_HEAT,
-  CHOCOLATE_MATTER,
-  latentHeat,
-  SET_DENSITY_FACTOR,
-  type ChocolateKind,
-} from '../matter/chocolate';
+import { CHOCOLATE_MATTER, type SettingChocolate } from '../matter/chocolate';
 import { WORKING_RULES } from '../matter/working-rules';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { DepthCurve } from '../cavity/depth-curve';
 import { CLOSING_ROWS, isCap, isOnPlate, type Closure } from '../record/closing';
+import { ownSecondsOf, placeOf, restsOf } from '../record/sets';
+import { jointSetsSeconds } from '../shell/film-sets';
+import type { PlaceKitchen } from '../shell/place-air';
+import { levellingS, MELTED_FILM_M, MELTS_AT_C, warmPlate, type PlateAnswer } from './plate';
 
 /** What a closing is worked out from, SI. */
 export interface CloseInput {
@@ -24,10 +22,13 @@ export interface CloseInput {
   /** Room inside the shell by depth, and the level up to which it is filled, m above its lowest point. */
   readonly inside: DepthCurve;
   readonly filledToM: number;
-  /** Of the melt that closes, and of the shell's chocolate. */
-  readonly meltKind: ChocolateKind;
-  readonly shell: { readonly kind: ChocolateKind; readonly fatShare: number };
-  readonly roomC: number;
+  /** Rims of a piece that a plate levels and joins; one that set upside down is square. */
+  readonly rims: number;
+  readonly squared: boolean;
+  /** The melt that closes, and how warm it is worked, °C; the shell's chocolate. */
+  readonly melt: SettingChocolate & { readonly workingC: number };
+  readonly shell: Pick<SettingChocolate, 'kind' | 'fatShare'>;
+  readonly kitchen: PlaceKitchen;
   readonly pieces: number;
 }
 
@@ -36,20 +37,17 @@ export interface CloseResult {
   readonly closure: Closure;
   /** Chocolate that it takes, a piece. */
   readonly mass: Answer;
-  /** Only for a warm plate: rim lost to it, in height and in weight, pieces one warming serves, warmings in all, and plates, one for each colour. */
-  readonly plate:
-    | {
-        readonly lost: Answer;
-        readonly lostMass: Answer;
-        readonly perWarming: Answer;
-        readonly warmings: Answer;
-        readonly plates: Answer;
-      }
-    | undefined;
+  /** Only for a warm plate. */
+  readonly plate: PlateAnswer | undefined;
   /** Only for a cap. */
   readonly cap: CapAnswer | undefined;
-  /** Hands-on, a piece. */
+  /** In its place until what joins is set to the touch, s; undefined for a cap, which sets with all that it closes. */
+  readonly sets: Answer | undefined;
+  /** How long it stays there: until then, or as the cook says. */
+  readonly stay: Answer | undefined;
+  /** Hands-on, a piece; and to level its rims beforehand, undefined where that is not done. */
   readonly hands: Answer;
+  readonly levelling: Answer | undefined;
 }
 
 /** How a cap comes to lie on what is in the cavity. */
@@ -65,30 +63,71 @@ export interface CapAnswer {
   readonly over: Answer;
 }
 
-/** Above this chocolate on a plate is melted, °C: the middle of its melting interval. From memory. */
-const MELTS_AT_C: Readonly<Record<ChocolateKind, number>> = { dark: 33, milk: 32, white: 31, compound: 35 };
-
-/** Melted film between a rim and the plate, as a conductance, W/(m² K): 0.3 mm of chocolate. Working rule. */
-const CONTACT = 800;
-/** A plate that has cooled to this much above melting hardly melts a rim, K. Working rule. */
-const STILL_WARM_K = 4;
-/** A dinner plate: heat it holds, J/K, and what it gives off to the room, W/K. From memory: 0.5 kg of stoneware, 300 cm², both sides. */
-const PLATE_HEAT = 420;
-const PLATE_LOSS = 0.55;
-
 /** What closing comes to. A cap and a line are reckoned with their own volume; a warm plate adds nothing and takes a little of the rim. */
 export function closeStation(input: CloseInput): CloseResult {
-  const { closure, meltKind } = input;
-  const density = CHOCOLATE_MATTER[meltKind].meltedDensity;
+  const { closure, kitchen } = input;
+  const density = CHOCOLATE_MATTER[input.melt.kind].meltedDensity;
   const { m3, terms, cap } = added(input, density);
+  const onPlate = isOnPlate(closure) ? { ...input, closure, roomC: kitchen.roomC } : undefined;
+  const levelS = onPlate ? levellingS(onPlate) : 0;
+  const sets = cap ? undefined : jointSets(input);
+  const own = ownSecondsOf(closure);
   return {
     closure,
-    plate: isOnPlate(closure) ? warmPlate(input, closure) : undefined,
+    plate: onPlate && warmPlate(onPlate),
     mass: answer(m3 * density, 'mass', `close.${closure.kind}`, [...terms, term('meltedDensity', density, 'density')]),
     cap,
+    sets,
+    stay: sets && (own === undefined ? sets : answer(own, 'duration', 'chill.ownInterval', [])),
     hands: answer(CLOSING_ROWS[closure.kind].handsOnS, 'duration', 'close.hands', []),
+    levelling:
+      levelS > 0 ? answer(levelS, 'duration', 'close.levelling', [term('count', input.rims, 'count')]) : undefined,
   };
 }
+
+/** How thick and how warm what joins lies, m and °C: a melted rim, a bead half outside, a disc. */
+function joint({ closure, melt, shell }: CloseInput): { readonly thickM: number; readonly laidC: number } {
+  switch (closure.kind) {
+    case 'warmPlate':
+      return {
+        thickM: MELTED_FILM_M,
+        laidC: Math.max(MELTS_AT_C[shell.kind], (closure.plateC + MELTS_AT_C[shell.kind]) / 2),
+      };
+    case 'pipedSeam':
+    case 'lid':
+      return { thickM: (Math.PI * closure.lineM) / 8, laidC: melt.workingC };
+    case 'plug':
+      return { thickM: closure.thicknessM, laidC: melt.workingC };
+    default:
+      return { thickM: 0, laidC: melt.workingC };
+  }
+}
+
+/** Until a joint is set to the touch: a thin film on a wall of set chocolate. What a plate melts is the rim itself, whose seed stays in it. */
+function jointSets(input: CloseInput): Answer {
+  const { closure, melt, shell, kitchen, rimThicknessM } = input;
+  const { thickM, laidC } = joint(input);
+  const film = {
+    of: isOnPlate(closure) ? shell : melt,
+    thickM,
+    laidC,
+    kitchen,
+    rests: restsOf(closure),
+    place: placeOf(closure),
+  };
+  const seconds = jointSetsSeconds(film, { shell, thickM: Math.max(THINNEST_M, rimThicknessM) });
+  const spread = WORKING_RULES.coolingSpread;
+  return answer(
+    seconds,
+    'duration',
+    'close.sets',
+    [term('painted', thickM, 'length'), term('laidAt', laidC, 'temperature'), term('place', placeOf(closure))],
+    Number.isFinite(seconds) ? [seconds / spread, seconds * spread] : undefined,
+  );
+}
+
+/** A wall thinner than this is reckoned as thick, m: some body to take up heat. */
+const THINNEST_M = 2e-5;
 
 interface Added {
   readonly m3: number;
@@ -152,59 +191,3 @@ function capAnswer(
 
 /** A face is as wide as a slice of this share of the depth under it. */
 const FACE_SLICE = 1e-3;
-
-/**
- * Rim height that a warm plate melts away in a second, m/s: heat through the melted film over what it takes to warm and melt the rim.
- * @param plateC 35 to 90 °C
- */
-export function rimLossPerSecond({ kind, fatShare }: CloseInput['shell'], plateC: number, roomC: number): number {
-  const melts = MELTS_AT_C[kind];
-  const toMelt =
-    SET_DENSITY_FACTOR *
-    CHOCOLATE_MATTER[kind].meltedDensity *
-    (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, melts - roomC) + latentHeat(fatShare));
-  return (CONTACT * Math.max(0, plateC - melts)) / toMelt;
-}
-
-function warmPlate(
-  { shell, roomC, depthM, rimLengthM, rimThicknessM, partKg, rimColours, pieces }: CloseInput,
-  { plateC, seconds }: Extract<Closure, { kind: 'warmPlate' }>,
-): CloseResult['plate'] {
-  const loss = rimLossPerSecond(shell, plateC, roomC);
-  const lostM = Math.min(depthM, loss * seconds);
-  const density = SET_DENSITY_FACTOR * CHOCOLATE_MATTER[shell.kind].meltedDensity;
-  // A shell narrows below its rim: no more of it is lost than there is.
-  const lostKg = Math.min(partKg, lostM * rimLengthM * rimThicknessM * density);
-  // A piece takes heat for its rim, and meanwhile the plate cools in the room.
-  const toMeltJ =
-    lostKg * (CHOCOLATE_SPECIFIC_HEAT * Math.max(0, MELTS_AT_C[shell.kind] - roomC) + latentHeat(shell.fatShare));
-  const meanC = (plateC + MELTS_AT_C[shell.kind] + STILL_WARM_K) / 2;
-  const eachJ = toMeltJ + PLATE_LOSS * Math.max(0, meanC - roomC) * CLOSING_ROWS.warmPlate.handsOnS;
-  const serves = Math.max(
-    1,
-    Math.floor((PLATE_HEAT * Math.max(0, plateC - MELTS_AT_C[shell.kind] - STILL_WARM_K)) / eachJ),
-  );
-  const terms = [
-    term('plate', plateC, 'temperature'),
-    term('contact', seconds, 'duration'),
-    term('room', roomC, 'temperature'),
-  ];
-  const spread = WORKING_RULES.coolingSpread;
-  return {
-    lost: answer(lostM, 'length', 'close.lost', terms, [lostM / spread, Math.min(depthM, lostM * spread)]),
-    lostMass: answer(lostKg, 'mass', 'close.lostMass', [
-      term('lostHeight', lostM, 'length'),
-      term('rimLength', rimLengthM, 'length'),
-      term('rim', rimThicknessM, 'length'),
-    ]),
-    perWarming: answer(serves, 'count', 'close.perWarming', terms, [
-      Math.max(1, Math.floor(serves / spread)),
-      Math.ceil(serves * spread),
-    ]),
-    warmings: answer(Math.ceil(pieces / serves), 'count', 'close.warmings', [
-      term('pieces', pieces, 'count'),
-      term('perWarming', serves, 'count'),
-    ]),
-    plates: answer(rimColours, 'count', 'close.plates', [term('rimColours', rimColours, 'count')]),
-  };
-}

@@ -71,6 +71,7 @@ export function castAs(
     ...part,
     id: `part-${i + 1}`,
     moldId: mold.id,
+    prep: [],
     coats: copyOf(like.coats.slice(0, row.coats)),
   }));
   for (const part of casting.parts) make(casting, row, part);

@@ -6,6 +6,7 @@ import { wantsRest } from '../plan/temper';
 import type { Casting } from '../record/casting';
 import {
   CLOSING_ROWS,
+  closingChoices,
   closingNumbers,
   isCap,
   type ClosingRow,
@@ -28,6 +29,7 @@ export function usualClosing(casting: Casting, kind: ClosureKind): Closure {
     meltId: casting.closure?.meltId ?? casting.parts[0].coats[0].shares[0].meltId,
     sets: row.sets.map((set) => ({ ...set })),
     ...Object.fromEntries(closingNumbers(kind).map(([key, { usual }]) => [key, usual])),
+    ...Object.fromEntries(closingChoices(kind).map(([key, [usual]]) => [key, usual])),
     ...(row.needs === 'lid' ? { partId: casting.parts[casting.parts.length - 1].id } : {}),
   } as Closure;
   const part = partOf(casting, closedPartId({ ...casting, closure }));

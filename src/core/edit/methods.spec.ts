@@ -141,7 +141,7 @@ describe('each method', () => {
     // Joined to its other half it gives its heat off through the mold alone.
     expect(plan.chillInput.coats.map(({ inside }) => inside)).toEqual(['level', 'joined']);
     // The closure that was chosen is there again with another method.
-    casting.closure = { kind: 'pipedSeam', meltId: 'melt-1', lineM: 0.003, sets: [] };
+    casting.closure = { kind: 'pipedSeam', meltId: 'melt-1', lineM: 0.003, sets: [{ place: 'room' }] };
     expect(draftPlan(casting).closure).toBeNull();
     makeBy(casting, 'dump', draftPlan(casting));
     expect(draftPlan(casting).closure?.kind).toBe('pipedSeam');

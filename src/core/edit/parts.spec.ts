@@ -87,7 +87,7 @@ describe('parts', () => {
 
   it('are taken out with what was said of them, and the last stays', () => {
     const casting = twoColours();
-    casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [] };
+    casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [{ place: 'room' }] };
     casting.finishes = [
       { id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'part-2', count: 1, sets: [] },
     ];
@@ -115,7 +115,7 @@ describe('a lid', () => {
   it('that is the part it is to close is said so', () => {
     const casting = twoColours();
     casting.fill = [{ id: 'l', partId: 'part-2', fillingId: 'ganache', amount: { by: 'volume', m3: 1e-5 } }];
-    casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [] };
+    casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [{ place: 'room' }] };
     expect(planned(casting).problems.map(({ key }) => key)).toContain('lidOnItself');
     casting.closure.partId = 'half';
     expect(planned(casting).problems.map(({ key }) => key)).not.toContain('lidOnItself');

@@ -79,10 +79,10 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
     if (isCap(casting.closure)) restFirst(casting.closure, RESTS_S);
   },
   moveCapTo: ({ casting }, { place }) => {
-    if (isCap(casting.closure)) setIn(casting.closure, place);
+    if (casting.closure) setIn(casting.closure, place);
   },
   computedCapped: ({ casting }) => {
-    if (isCap(casting.closure)) stayFor(casting.closure, undefined);
+    if (casting.closure) stayFor(casting.closure, undefined);
   },
   capFlush: ({ casting }) => {
     if (!isCap(casting.closure)) return;

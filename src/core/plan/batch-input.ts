@@ -148,7 +148,7 @@ function closeTasks({ close }: PlanDraft, staySeconds?: number): FurtherTask[] {
     ...closure.sets.map(({ place, seconds }): FurtherTask => ({
       kind: 'chill',
       handsOn: false,
-      seconds: seconds ?? staySeconds ?? 0,
+      seconds: seconds ?? staySeconds ?? close.stay?.value ?? 0,
       place,
     })),
   ];
@@ -167,9 +167,11 @@ function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: bool
       part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
     ),
   );
+  const levelling = draft.close?.levelling;
   const filled = !capped && parts.some(({ fill }) => fill.layers.length > 0);
   return [
     ...(cover > 0 ? [{ kind: 'cover' as const, handsOn: false, seconds: cover }] : []),
+    ...(levelling ? [{ kind: 'level' as const, handsOn: true, seconds: levelling.value }] : []),
     ...(filled ? [fillTask] : []),
     ...(capped ? [] : closeTasks(draft)),
     ...draft.finishes.flatMap(({ finish, hands, dries }): FurtherTask[] => [

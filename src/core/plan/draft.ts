@@ -11,7 +11,7 @@ import { finishStation, type FinishAnswer } from '../finish/finish';
 import { moldStation } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
 import type { Casting, Coat, Part } from '../record/casting';
-import { closesFilled, type Closure } from '../record/closing';
+import { closesFilled, joinsOf, type Closure } from '../record/closing';
 import { hasRim } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
 import {
@@ -28,6 +28,7 @@ import { make, makingOf, staysOn } from './making';
 import { coatModels } from './methods';
 import { paintedIn } from './painting';
 import { pieceOf } from './piece';
+import { isUnseeded } from './temper';
 import type { PartDraft, PlanDraft } from './plan-types';
 
 /**
@@ -155,13 +156,15 @@ export function closedPartId({ closure, fill, parts }: Casting): string {
 }
 
 function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[]): CloseResult {
-  const { cavity, coat, fill, chocolates } = closedPart(casting, parts);
+  const { cavity, coat, coatsMade, fill, chocolates } = closedPart(casting, parts);
   const { kind, fatShare } = chocolates[chocolates.length - 1];
+  const melt = meltOf(casting, closure.meltId);
+  const closing = chocolateOf(casting, melt);
   const curve = depthCurve(fill.inside);
   return closeStation({
     closure,
     pieces: casting.pieces,
-    roomC: casting.kitchen.roomC,
+    kitchen: casting.kitchen,
     depthM: coat.body ? Math.max(...coat.coats.map(({ levels }) => levels?.toM ?? 0)) : cavity.depthM,
     rimLengthM: cavity.rimLengthM,
     rimThicknessM: coat.total.rim.value,
@@ -169,7 +172,14 @@ function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[])
     rimColours: rimColours(parts),
     inside: curve,
     filledToM: curve.depthM - fill.headspace.value,
-    meltKind: chocolateOf(casting, meltOf(casting, closure.meltId)).kind,
+    rims: joinsOf(casting.parts) === 'base' ? 1 : 2,
+    squared: coatsMade[coatsMade.length - 1].wayUp === 'upsideDown',
+    melt: {
+      kind: closing.kind,
+      fatShare: closing.fatShare,
+      unseeded: isUnseeded(casting, closure.meltId),
+      workingC: melt.workingC,
+    },
     shell: { kind, fatShare },
   });
 }

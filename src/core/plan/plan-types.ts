@@ -87,6 +87,8 @@ export interface Problem {
     | 'thinCap'
     | 'longOnPlate'
     | 'coldPlate'
+    | 'jointSoft'
+    | 'jointShort'
     | 'mixedFats'
     | 'someFat'
     | 'lidOnItself';

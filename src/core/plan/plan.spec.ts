@@ -152,13 +152,29 @@ describe('problems and their remedies', () => {
     [
       'longOnPlate',
       (c) => {
-        c.closure = { kind: 'warmPlate', meltId: 'melt-1', plateC: 70, seconds: 20, sets: [] };
+        c.closure = {
+          kind: 'warmPlate',
+          meltId: 'melt-1',
+          plateC: 70,
+          seconds: 20,
+          levelS: 0,
+          rims: 'empty',
+          sets: [{ place: 'room' }],
+        };
       },
     ],
     [
       'coldPlate',
       (c) => {
-        c.closure = { kind: 'warmPlate', meltId: 'melt-1', plateC: 35, seconds: 4, sets: [] };
+        c.closure = {
+          kind: 'warmPlate',
+          meltId: 'melt-1',
+          plateC: 35,
+          seconds: 4,
+          levelS: 0,
+          rims: 'empty',
+          sets: [{ place: 'room' }],
+        };
         c.chocolates[0].kind = 'compound';
         Object.assign(c.chocolates[0], { meltToC: 38, seedToC: 34, workFromC: 34, workToC: 38, ceilingC: 40 });
         c.melts[0].workingC = 36;

@@ -2,7 +2,7 @@ import { CLOSING_ROWS, isCap, isLid, isOnPlate } from '../record/closing';
 import { BOWL_MATTER } from '../matter/bowl-material';
 import { depthCurve } from '../cavity/depth-curve';
 import { SOFT_BELOW, type ChillCoatAnswer, type PlaceAnswers } from '../chill/chill-answers';
-import type { CapAnswer } from '../close/close';
+import type { CapAnswer, CloseResult } from '../close/close';
 import { chocolateOf, meltOf } from '../record/references';
 import { LIMITS } from '../record/limits';
 import { isFor, schoolRow } from '../record/school';
@@ -44,42 +44,62 @@ const MOST_LOST = 0.05;
 function closeProblems({ close, parts, casting }: Planned): Problem[] {
   if (!close) return [];
   const closed = closedPart(casting, parts);
-  const { closure, cap, plate } = close;
+  const { closure, cap } = close;
   const about = { station: 'close' as const, partId: closed.part.id };
   if (isLid(closure) && closure.partId === closed.part.id)
     return [{ ...about, key: 'lidOnItself', values: { name: closed.part.name } }];
-  if (cap) return capProblems(cap, closed).map((problem) => ({ ...about, ...problem }));
+  const found = cap ? capProblems(cap, closed) : [...plateProblems(close, closed), ...jointProblems(close)];
+  return found.map((problem) => ({ ...about, ...problem }));
+}
+
+type Found = Pick<Problem, 'key' | 'values' | 'remedy'>;
+
+function plateProblems({ closure, plate }: CloseResult, { cavity }: PartDraft): Found[] {
   if (!isOnPlate(closure) || !plate) return [];
   if (plate.lost.value <= 0)
     return [
       {
-        ...about,
         key: 'coldPlate',
         values: { plateC: closure.plateC },
         remedy: { key: 'plateAt', plateC: CLOSING_ROWS.warmPlate.numbers.plateC.usual },
       },
     ];
-  const most = MOST_LOST * closed.cavity.depthM;
+  // Of each half, where both are melted.
+  const halves = closure.rims === 'both' || closure.levelS > 0 ? 2 : 1;
+  const most = MOST_LOST * cavity.depthM * halves;
   if (plate.lost.value <= most) return [];
   const seconds = Math.max(LIMITS.plateSeconds.low, Math.floor((closure.seconds * most) / plate.lost.value));
   return [
     {
-      ...about,
       key: 'longOnPlate',
-      values: { lost: plate.lost.value, seconds: closure.seconds },
-      ...(seconds < closure.seconds ? { remedy: { key: 'onPlateFor' as const, seconds } } : {}),
+      values: { lost: plate.lost.value, seconds: closure.seconds + closure.levelS },
+      ...(seconds < closure.seconds && closure.levelS === 0 ? { remedy: { key: 'onPlateFor' as const, seconds } } : {}),
     },
   ];
+}
+
+/** A joint that does not set where it is, or is not left until it has. */
+function jointProblems({ closure, sets, stay }: CloseResult): Found[] {
+  if (!sets || !stay) return [];
+  const place = placeOf(closure);
+  if (sets.value === Infinity)
+    return [
+      {
+        key: 'jointSoft',
+        values: { place },
+        ...(place === 'fridge' ? {} : { remedy: { key: 'moveCapTo', place: 'fridge' } }),
+      },
+    ];
+  return stay.value < sets.value
+    ? [{ key: 'jointShort', values: { own: stay.value, needed: sets.value }, remedy: { key: 'computedCapped' } }]
+    : [];
 }
 
 /** A cap thinner than this leaks or cracks when the piece is turned out, and how thick one usually is, m. Common practice, no source. */
 const THINNEST_CAP_M = 0.001;
 const USUAL_CAP_M = 0.002;
 
-function capProblems(
-  { doseM3, thickness, over }: CapAnswer,
-  { fill }: PartDraft,
-): Pick<Problem, 'key' | 'values' | 'remedy'>[] {
+function capProblems({ doseM3, thickness, over }: CapAnswer, { fill }: PartDraft): Found[] {
   const curve = depthCurve(fill.inside);
   const values = { thick: thickness.value, over: over.value };
   const fitted = (belowRimM: number): Pick<Problem, 'remedy'> =>

@@ -6,7 +6,7 @@ import { addPrep } from '../edit/prep';
 import type { Casting, Prep } from '../record/casting';
 import { PATTERNS, PREP_KINDS, prepRow } from '../record/prep';
 import type { PlaceKitchen } from '../shell/place-air';
-import { filmSetsSeconds, type PaintedFilm } from './film-sets';
+import { paintSetsSeconds, type PaintedMold, type SettingFilm } from '../shell/film-sets';
 import { prepStation, type PrepInput } from './prep';
 
 const KITCHEN: PlaceKitchen = { roomC: 19.5, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false };
@@ -34,7 +34,9 @@ function input(of: Prep, more: Partial<PrepInput> = {}): PrepInput {
   };
 }
 
-const film: PaintedFilm = {
+type Painted = SettingFilm & PaintedMold;
+const filmSetsSeconds = (of: Painted): number => paintSetsSeconds(of, of);
+const film: Painted = {
   of: { kind: 'dark', fatShare: 0.38 },
   thickM: 0.0004,
   laidC: 31.5,
@@ -121,7 +123,7 @@ describe('how a painted film sets', () => {
   });
 
   it('takes longer the thicker it is, the warmer it is laid and the warmer its place, without a jump', () => {
-    const scan = (at: (share: number) => Partial<PaintedFilm>): void => {
+    const scan = (at: (share: number) => Partial<Painted>): void => {
       const seconds = Array.from({ length: 201 }, (_, i) => filmSetsSeconds({ ...film, ...at(i / 200) }));
       for (let i = 1; i < seconds.length; i++) {
         expect(seconds[i]).toBeGreaterThanOrEqual(seconds[i - 1] * (1 - 2e-3));

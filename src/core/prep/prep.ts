@@ -6,8 +6,8 @@ import { answer, term, type Answer } from '../quantity/answer';
 import type { Prep } from '../record/casting';
 import { patternRow, prepRow } from '../record/prep';
 import { ownSecondsOf, placeOf, restsOf } from '../record/sets';
+import { paintSetsSeconds } from '../shell/film-sets';
 import type { PlaceKitchen } from '../shell/place-air';
-import { filmSetsSeconds } from './film-sets';
 
 /** What one step of painting a mold is worked out from, SI. */
 export interface PrepInput {
@@ -91,18 +91,17 @@ function densityOf({ step, melt }: PrepInput): number {
 function setsOf({ step, melt, material, moldWallM, floorShare, kitchen }: PrepInput): Answer | undefined {
   if (prepRow(step.kind).of === 'dust') return undefined;
   const laidC = melt?.workingC ?? COCOA_BUTTER_COLOUR.useC;
-  const film = {
-    of: melt ?? ('cocoaButter' as const),
-    thickM: step.thickM,
-    laidC,
-    material,
-    wallM: moldWallM,
-    floorShare,
-    kitchen,
-    rests: restsOf(step),
-    place: placeOf(step),
-  };
-  const seconds = filmSetsSeconds(film);
+  const seconds = paintSetsSeconds(
+    {
+      of: melt ?? 'cocoaButter',
+      thickM: step.thickM,
+      laidC,
+      kitchen,
+      rests: restsOf(step),
+      place: placeOf(step),
+    },
+    { material, wallM: moldWallM, floorShare },
+  );
   const spread = WORKING_RULES.coolingSpread;
   return answer(
     seconds,

@@ -12,7 +12,7 @@ import {
   WAYS_UP,
 } from './choices';
 import { SCHOOLS } from './school';
-import { CLOSING_ROWS, CLOSURES, closingNumbers, type Closure, type ClosureKind } from './closing';
+import { CLOSING_ROWS, CLOSURES, closingChoices, closingNumbers, type Closure, type ClosureKind } from './closing';
 import { fillsLevel, isClamped, METHODS } from './method';
 import { PATTERNS, PREP_KINDS, prepRow, type PrepKind } from './prep';
 import { ChocolateSchema, colour, TintSchema } from './chocolate';
@@ -173,13 +173,15 @@ const ClosureSchema = z.discriminatedUnion(
 
 function closureSchema(kind: ClosureKind) {
   const numbers = Object.fromEntries(closingNumbers(kind).map(([key, { limit }]) => [key, numberOf(limit)]));
-  const { needs, adds } = CLOSING_ROWS[kind];
+  const choices = Object.fromEntries(closingChoices(kind).map(([key, options]) => [key, z.enum(options)]));
+  const { needs } = CLOSING_ROWS[kind];
   const lid = needs === 'lid' ? { partId: id } : {};
   return z.object({
     kind: z.literal(kind),
     meltId: id,
-    sets: adds === 'cap' ? SetsSchema : z.array(SetSchema).check(z.maxLength(6)),
+    sets: SetsSchema,
     ...numbers,
+    ...choices,
     ...lid,
   });
 }

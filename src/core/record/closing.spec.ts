@@ -7,6 +7,7 @@ import { CastingSchema } from './casting';
 import {
   CLOSING_ROWS,
   CLOSURES,
+  closingChoices,
   closingNumber,
   closingNumbers,
   isCap,
@@ -29,6 +30,11 @@ describe('ways of closing', () => {
         expect(closedBy({ ...usual, [key]: undefined })).toBe(false);
         expect(closedBy({ ...usual, [key]: LIMITS[limit].high * 1.01 })).toBe(false);
       }
+      for (const [key, options] of closingChoices(kind)) {
+        for (const value of options) expect(closedBy({ ...usual, [key]: value })).toBe(true);
+        expect(closedBy({ ...usual, [key]: 'else' })).toBe(false);
+      }
+      expect(closedBy({ ...usual, sets: [] })).toBe(false);
     },
   );
 
@@ -53,9 +59,11 @@ describe('ways of closing', () => {
         rimColours: 1,
         inside: depthCurve(cavityOf({ kind: 'cylinder', diameterM: 0.06, depthM: 0.03 }).profile),
         filledToM: 0.02,
-        meltKind: 'dark',
+        rims: 2,
+        squared: true,
+        melt: { kind: 'dark', fatShare: 0.38, workingC: 31.5 },
         shell: { kind: 'dark', fatShare: 0.38 },
-        roomC: 20,
+        kitchen: { roomC: 20, fridgeC: 5, freezerC: -18, fridgeFan: false, freezerFan: false },
         pieces: 12,
       }).mass.value;
     for (const kind of CLOSURES) {

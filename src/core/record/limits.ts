@@ -70,6 +70,7 @@ export const LIMITS = {
   stickOnCount: limit('count', 1, 100),
   plateC: limit('temperature', 35, 90),
   plateSeconds: limit('duration', 1, 60),
+  levelSeconds: limit('duration', 0, 60),
   lineM: limit('length', 0.0005, 0.015),
   plugM: limit('length', 0.0005, 0.015),
   holeM: limit('length', 0.003, 0.1),

@@ -122,7 +122,13 @@ describe('a casting of version 3', () => {
       );
       const rest: Record<string, unknown> = { ...raw };
       delete rest['atHandKg'];
-      expect(read.casting).toMatchObject({ ...rest, schemaVersion: CASTING_SCHEMA_VERSION, parts: [{}], onHand: [] });
+      expect(read.casting).toMatchObject({
+        ...rest,
+        schemaVersion: CASTING_SCHEMA_VERSION,
+        parts: [{}],
+        onHand: [],
+        closure: {},
+      });
     }
   });
 
@@ -161,7 +167,15 @@ describe('a casting of version 4', () => {
       ['Half', 'one', false],
     ]);
     expect(owls.casting.parts[0].name).toBe('Part');
-    expect(bombs.casting.closure).toEqual({ kind: 'warmPlate', meltId: 'melt-1', sets: [], plateC: 45, seconds: 4 });
+    expect(bombs.casting.closure).toEqual({
+      kind: 'warmPlate',
+      meltId: 'melt-1',
+      sets: [{ place: 'room' }],
+      plateC: 45,
+      seconds: 4,
+      levelS: 0,
+      rims: 'empty',
+    });
     expect(owls.casting.closure).toBeNull();
     expect(bombs.casting.fillings.every(({ recipe }) => recipe.length === 0)).toBe(true);
     for (const key of ['name', 'pieces', 'due', 'molds', 'chocolates', 'melts', 'fill', 'kitchen'] as const)
@@ -224,7 +238,10 @@ describe('a casting of today', () => {
       path: 'fillings.0.recipe.0',
     });
     expect(
-      readCasting({ ...today(), closure: { kind: 'lid', meltId: 'melt-1', lineM: 0.003, partId: 'gone', sets: [] } }),
+      readCasting({
+        ...today(),
+        closure: { kind: 'lid', meltId: 'melt-1', lineM: 0.003, partId: 'gone', sets: [{ place: 'room' }] },
+      }),
     ).toMatchObject({ path: 'closure.partId' });
     const finishes = [{ id: 'x', kind: 'sprinkle', name: 'x', fillingId: 'gone', share: 0.2, sets: [] }];
     expect(readCasting({ ...today(), finishes })).toMatchObject({ path: 'finishes.0.fillingId' });
@@ -279,7 +296,7 @@ describe('a casting of version 6', () => {
     expect(bare.ok && bare.casting.closure?.sets).toEqual([{ place: 'fridge' }]);
     const plug = { kind: 'plug', meltId: 'melt-1', holeM: 0.01, thicknessM: 0.002, sets: [] };
     const plugged = closed(plug);
-    expect(plugged.ok && plugged.casting.closure).toEqual(plug);
+    expect(plugged.ok && plugged.casting.closure).toEqual({ ...plug, sets: [{ place: 'room' }] });
     expect(closed({ kind: 'cap' }).ok).toBe(false);
   });
 });
@@ -294,7 +311,14 @@ describe('a casting of version 7', () => {
     for (const raw of SEVENTH) {
       const read = readCasting(raw);
       if (!read.ok) throw new Error('not read');
-      expect(read.casting).toEqual({ ...raw, schemaVersion: CASTING_SCHEMA_VERSION, parts: withCoats(raw['parts']) });
+      const closure = raw['closure'] as Record<string, unknown> | null;
+      const onPlate = closure?.['kind'] === 'warmPlate' ? { levelS: 0, rims: 'empty' } : {};
+      expect(read.casting).toEqual({
+        ...raw,
+        schemaVersion: CASTING_SCHEMA_VERSION,
+        parts: withCoats(raw['parts']),
+        closure: closure && { ...closure, ...onPlate, sets: expect.any(Array) as unknown },
+      });
     }
   });
 });
@@ -326,7 +350,8 @@ describe('a casting of version 8', () => {
 
   it('is as it was where nothing was', () => {
     const read = readCasting(PEARS);
-    expect(read.ok && read.casting).toEqual({ ...PEARS, schemaVersion: CASTING_SCHEMA_VERSION });
+    const closure = { ...(PEARS['closure'] as object), sets: [{ place: 'room' }] };
+    expect(read.ok && read.casting).toEqual({ ...PEARS, schemaVersion: CASTING_SCHEMA_VERSION, closure });
   });
 });
 

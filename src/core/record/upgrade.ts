@@ -164,7 +164,7 @@ function eighthVersion(raw: Raw): Raw {
 /** As many painted and dusted layers as version 9 holds. */
 const MOST_PREP = 8;
 
-/** Version 9: what is painted or dusted into a mold says in what pattern, how thick and in which colour, and where it sets. */
+/** Version 9: what is painted or dusted into a mold says in what pattern, how thick and in which colour, and where it sets; whatever closes a piece sets somewhere. */
 function ninthVersion(raw: Raw): Raw {
   const parts = listOf(raw['parts']).map((part) => ({
     ...part,
@@ -181,7 +181,22 @@ function ninthVersion(raw: Raw): Raw {
           : { kind, colour: '#c9a24a', pattern: 'all', thickM: 0.00004, sets: [{ place: 'room' }] }),
       })),
   }));
-  return { ...raw, schemaVersion: 9, parts: Array.isArray(raw['parts']) ? parts : raw['parts'] };
+  const closure = raw['closure'] as Raw | null | undefined;
+  const sets = listOf(closure?.['sets']);
+  return {
+    ...raw,
+    schemaVersion: 9,
+    parts: Array.isArray(raw['parts']) ? parts : raw['parts'],
+    ...(closure && typeof closure === 'object'
+      ? {
+          closure: {
+            ...closure,
+            sets: sets.length > 0 ? sets : [{ place: 'room' }],
+            ...(closure['kind'] === 'warmPlate' ? { levelS: 0, rims: 'empty' } : {}),
+          },
+        }
+      : {}),
+  };
 }
 
 /** Brings a raw mold of the library of an older version up to the present one. Version 2: as castings of version 6. */

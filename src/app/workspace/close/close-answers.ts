@@ -11,13 +11,15 @@ import { answerRow, type AnswerRow } from '../../ui/answers';
 export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly AnswerRow[] {
   const { close, closure, casting, parts, piece } = plan;
   if (!close) return [];
-  const { plate, mass, cap, hands } = close;
+  const { plate, mass, cap, stay, levelling, hands } = close;
   const under = closesFilled(closure) ? closedPart(casting, parts).fill.headspace : undefined;
   return [
     ...(plate
       ? [
           ...answerRow('Rim lost on the plate', plate.lost, { strong: true }),
           ...answerRow('Chocolate left on it', plate.lostMass),
+          ...answerRow('Taken up as glue', plate.glue),
+          ...answerRow('A rim is flat after', Number.isFinite(plate.flat.value) ? plate.flat : undefined),
           ...answerRow('One warming serves', plate.perWarming, { strong: true, after: 'pieces' }),
           ...answerRow('Warmings in the job', plate.warmings),
           ...answerRow('Plates, one a colour', plate.plates),
@@ -40,6 +42,8 @@ export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly Ans
         ]
       : []),
     ...(cap ? [] : answerRow(isLid(closure) ? 'Headspace under it' : 'Headspace', under)),
+    ...answerRow('Joint set after', stay && Number.isFinite(stay.value) ? stay : undefined, { strong: true }),
+    ...answerRow('To level its rims', levelling),
     ...answerRow('Hands-on, a piece', hands),
     ...answerRow('A piece weighs', piece.mass, { strong: true }),
   ];

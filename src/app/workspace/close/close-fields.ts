@@ -7,6 +7,8 @@ import { hasRim, type Place } from '../../../core/record/choices';
 import {
   CLOSING_ROWS,
   CLOSURES,
+  closingChoice,
+  closingChoices,
   closingNumber,
   closingNumbers,
   isLid,
@@ -24,6 +26,7 @@ import { PlanService } from '../../state/plan-service';
 import { Sources } from '../../state/sources';
 import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
+import { Pick } from '../../ui/pick';
 import { SetFields } from '../setting/set-fields';
 import { closingWords } from '../../wording/closing';
 import type { Option } from '../../wording/option';
@@ -36,7 +39,7 @@ type Choice = ClosureKind | typeof OPEN;
 @Component({
   selector: 'ks-close-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, FieldScope, SetFields],
+  imports: [AmountField, ChoiceList, FieldScope, Pick, SetFields],
   templateUrl: './close-fields.html',
   styleUrl: '../station.less',
 })
@@ -82,6 +85,18 @@ export class CloseFields {
       limit,
     }));
   });
+  /** What the way of closing leaves to choose. */
+  protected readonly choices = computed(() => {
+    const closure = this.plan()?.closure;
+    if (!closure) return [];
+    const words = closingWords(closure.kind).choices ?? {};
+    return closingChoices(closure.kind).map(([key, options]) => ({
+      key,
+      label: words[key].label,
+      options: options.map((value) => ({ value, name: words[key].names[value] })),
+      value: closingChoice(closure, key),
+    }));
+  });
   protected readonly source = computed(() => {
     const plan = this.plan();
     return plan?.closure ? sourceKey(meltOf(plan.casting, plan.closure.meltId).source) : '';
@@ -89,9 +104,9 @@ export class CloseFields {
   /** Where it sets, where it has a place: for as long as is computed, or as the record says. */
   protected readonly set = computed(() => {
     const closure = this.plan()?.closure;
-    if (!closure || closure.sets.length === 0) return undefined;
+    if (!closure) return undefined;
     const own = ownSecondsOf(closure);
-    const computed = cappedChill(this.plans.plan())?.stay.value;
+    const computed = cappedChill(this.plans.plan())?.stay.value ?? this.plan()?.close?.stay?.value;
     return {
       place: placeOf(closure),
       restSeconds: restsOf(closure).reduce((sum, { seconds }) => sum + seconds, 0),
@@ -126,6 +141,13 @@ export class CloseFields {
     );
   }
 
+  protected setChoice(key: string, value: string): void {
+    this.change('closing', (closure) => {
+      if (closingChoices(closure.kind).some(([name, options]) => name === key && options.includes(value)))
+        Object.assign(closure, { [key]: value });
+    });
+  }
+
   protected setLid(partId: string): void {
     this.change('lid', (closure) => {
       if (isLid(closure)) closure.partId = partId;
@@ -133,28 +155,17 @@ export class CloseFields {
   }
 
   protected setPlace(place: Place): void {
-    this.changeSets('where it sets', (closure) => setIn(closure, place));
+    this.change('where it sets', (closure) => setIn(closure, place));
   }
 
   protected setRest(seconds: number): void {
-    this.changeSets('rest first', (closure) => restFirst(closure, seconds), 'closing rest');
+    this.change('rest first', (closure) => restFirst(closure, seconds), 'closing rest');
   }
 
   /** Undefined for the computed time. */
   protected setOwn(seconds: number | undefined): void {
     const gesture = seconds === undefined ? undefined : 'closing own';
-    this.changeSets('own interval', (closure) => stayFor(closure, seconds), gesture);
-  }
-
-  /** Only what has a place to set in has another. */
-  private changeSets(label: string, change: (closure: Closure) => void, gesture?: string): void {
-    this.change(
-      label,
-      (closure) => {
-        if (closure.sets.length > 0) change(closure);
-      },
-      gesture,
-    );
+    this.change('own interval', (closure) => stayFor(closure, seconds), gesture);
   }
 
   private change(label: string, change: (closure: Closure, casting: Casting) => void, gesture?: string): void {

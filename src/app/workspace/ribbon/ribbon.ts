@@ -173,6 +173,8 @@ function stretchNames(
       return stretch.handsOn ? of('Rounds between', 'Rounds') : of('their waiting', 'waiting');
     case 'cover':
       return of('covered rest', 'rest');
+    case 'level':
+      return of('Level rims', 'Level');
     case 'fill':
       return of('Fill');
     case 'close':
