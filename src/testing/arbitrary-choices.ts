@@ -5,7 +5,16 @@ import { CHOCOLATE_KINDS, FLUIDITY_CLASSES } from '../core/matter/chocolate';
 import type { Finish, Melt } from '../core/record/casting';
 import { CLOSING_ROWS, CLOSURES, closingChoices, closingNumbers, type Closure } from '../core/record/closing';
 import type { Chocolate } from '../core/record/chocolate';
-import { ALLERGENS, COAT_AREAS, JACKETS, MELTING_WAYS, PLACES, THINNERS, WAYS_UP } from '../core/record/choices';
+import {
+  ALLERGENS,
+  COAT_AREAS,
+  JACKETS,
+  MELTING_WAYS,
+  PLACES,
+  STUCK_BY,
+  THINNERS,
+  WAYS_UP,
+} from '../core/record/choices';
 import { SCHOOLS } from '../core/record/school';
 import { PATTERNS, PREP_KINDS } from '../core/record/prep';
 import { METHODS, fillsLevel } from '../core/record/method';
@@ -173,9 +182,10 @@ export const finish: fc.Arbitrary<Finish> = fc
     share: within('finishShare'),
     lineM: within('lineM'),
     count: whole('stickOnCount'),
+    by: fc.constantFrom(...STUCK_BY),
     cast: fc.boolean(),
   })
-  .map(({ kind, share, lineM, count, cast }): Finish => {
+  .map(({ kind, share, lineM, count, by, cast }): Finish => {
     const common = { id: 'x', name: 'finish', sets: [] };
     switch (kind) {
       case 'drizzle':
@@ -183,7 +193,7 @@ export const finish: fc.Arbitrary<Finish> = fc
       case 'sprinkle':
         return { ...common, kind, fillingId: 'top', share };
       case 'stickOn':
-        return { ...common, kind, meltId: 'w', count, ...(cast ? { partId: 'p' } : { fillingId: 'top' }) };
+        return { ...common, kind, meltId: 'w', count, by, ...(cast ? { partId: 'p' } : { fillingId: 'top' }) };
       default:
         return { ...common, kind: kind === 'dust' ? 'dust' : 'paint', share };
     }

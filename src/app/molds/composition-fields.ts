@@ -4,13 +4,14 @@ import type { Composition, Mold } from '../../core/record/mold';
 import { UNITS } from '../../core/quantity/units';
 import { AmountField, type TypedAmount } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { Pick } from '../ui/pick';
 import { COMPOSITION_NAMES } from '../wording/shapes';
 
 /** How the cavities of a mold come together to a piece. */
 @Component({
   selector: 'ks-composition-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList],
+  imports: [AmountField, ChoiceList, Pick],
   template: `
     <ks-choice-list
       label="A piece is"
@@ -46,6 +47,12 @@ import { COMPOSITION_NAMES } from '../wording/shapes';
             [limits]="[limits.gapM, limits.gapVolumeM3, water]"
             hint="A gap like 3 mm, or the water it holds up to the line, like 21 g"
             (amount)="setGap($event)"
+          />
+          <ks-pick
+            label="Each piece is"
+            [options]="pressed"
+            [value]="c.joined ? 'two' : 'one'"
+            (chosen)="setJoined(c, $event === 'two')"
           />
         }
         @case ('assembly') {
@@ -99,6 +106,10 @@ export class CompositionFields {
     low: LIMITS.gapVolumeM3.low * 1000,
     high: LIMITS.gapVolumeM3.high * 1000,
   } as const;
+  protected readonly pressed = [
+    { value: 'one', name: 'one, open behind' },
+    { value: 'two', name: 'two halves, joined' },
+  ] as const;
   protected readonly composition = computed(() => this.mold().composition);
   protected readonly cavities = computed(() => this.mold().cavities.map(({ id, name }) => ({ value: id, name })));
   /** Two different halves and assemblies take more than one kind of cavity. */
@@ -133,13 +144,19 @@ export class CompositionFields {
   }
 
   protected setGap({ value, dimension }: TypedAmount): void {
+    const composition = this.composition();
+    if (composition.kind !== 'press') return;
     this.changed.emit({
-      kind: 'press',
+      ...composition,
       gap:
         dimension === 'length'
           ? { by: 'width', gapM: value }
           : { by: 'water', m3: dimension === 'mass' ? value / 1000 : value },
     });
+  }
+
+  protected setJoined({ kind, gap }: Extract<Composition, { kind: 'press' }>, joined: boolean): void {
+    this.changed.emit({ kind, gap, ...(joined ? { joined } : {}) });
   }
 
   protected setPerPiece(index: number, perPiece: number): void {

@@ -159,6 +159,10 @@ describe('Mold page', () => {
       kind: 'press',
       gap: { by: 'water', m3: expect.closeTo(14e-6, 12) as number },
     });
+    await bench.press('two halves, joined');
+    expect(moldOf('acorns').composition).toMatchObject({ kind: 'press', joined: true, gap: { by: 'water' } });
+    await bench.press('one, open behind');
+    expect(moldOf('acorns').composition).not.toHaveProperty('joined');
   });
 
   it('leaves the copies of castings alone', async () => {

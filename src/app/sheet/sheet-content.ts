@@ -6,7 +6,7 @@ import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { schoolRow } from '../../core/record/school';
-import { closingSteps, closingWords, FINISH_NAMES, FINISH_TEXTS, KEEPING_TEXTS } from '../wording/closing';
+import { closingSteps, closingWords, FINISH_NAMES, finishText, KEEPING_TEXTS } from '../wording/closing';
 import { allCautions } from '../wording/cautions';
 import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
@@ -246,7 +246,7 @@ function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
     : [];
   const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
     what: `${capital(FINISH_NAMES[finish.kind])}:`,
-    how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${FINISH_TEXTS[finish.kind]}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
+    how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${finishText(finish)}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
   }));
   return [...closing, ...(finishing.length > 0 ? [{ head: 'Finish', steps: finishing }] : [])];
 }

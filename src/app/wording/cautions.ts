@@ -74,6 +74,11 @@ const CAUTIONS: readonly Caution[] = [
     when: filledWith('custard'),
   },
   {
+    text: 'A knife heated for melting burns as a flame does: dry it, hold it by the handle, lay it down cold.',
+    at: ['finish'],
+    when: ({ finishes }) => finishes.some(({ finish }) => finish.kind === 'stickOn' && finish.by === 'melted'),
+  },
+  {
     text: 'Hot plates burn: lift parts off at once.',
     at: ['close'],
     when: ({ closure }) => isOnPlate(closure),

@@ -1,4 +1,5 @@
 import type { Finish } from '../../core/record/casting';
+import type { StuckBy } from '../../core/record/choices';
 import type { ClosingNumber, Closure, ClosureKind, NumberOf } from '../../core/record/closing';
 import type { Keeping } from '../../core/matter/filling';
 
@@ -142,14 +143,28 @@ export const FINISH_NAMES: Readonly<Record<Finish['kind'], string>> = {
   stickOn: 'stuck on',
 };
 
+/** What holds a part that is stuck on. */
+export const STUCK_NAMES: Readonly<Record<StuckBy, string>> = {
+  dot: 'a dot of chocolate',
+  melted: 'its own foot, melted',
+};
+
 /** What to mind with each. */
-export const FINISH_TEXTS: Readonly<Record<Finish['kind'], string>> = {
+const FINISH_TEXTS: Readonly<Record<Finish['kind'], string>> = {
   drizzle: 'From a bag or a fork, quickly from side to side.',
   sprinkle: 'On while what is under them is wet.',
   dust: 'With a soft brush, on a dry piece at room temperature: on a cold, damp one it goes spotty.',
   paint: 'Dust in a little spirit, or coloured cocoa butter at about 29 °C. Let each colour dry before the next.',
   stickOn: 'A dot of chocolate, held until it stays; on a cold piece it takes at once. The biggest first.',
 };
+
+/** What to mind with a finish. */
+export function finishText(finish: Finish): string {
+  return finish.kind === 'stickOn' && finish.by === 'melted' ? MELTED_ON : FINISH_TEXTS[finish.kind];
+}
+
+const MELTED_ON =
+  'Cut a notch with a hot, dry knife, melt the foot of the part on the warm plate, set it into the notch and hold it.';
 
 /** How long a piece keeps, in broad classes. */
 export const KEEPING_TEXTS: Readonly<Record<Keeping, string>> = {

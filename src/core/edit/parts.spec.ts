@@ -6,6 +6,7 @@ import { meltsInUse } from '../record/melting';
 import { pourFrom, streakInto, turnInto } from './melting';
 import { readCasting } from '../record/read-casting';
 import { draftPlan, seenFrom } from '../plan/draft';
+import type { Mold } from '../record/mold';
 import { addPart, castIn, partsOfMold, removePart } from './parts';
 import { simulatedPlan } from '../study/remedy-effect';
 
@@ -72,6 +73,20 @@ describe('parts', () => {
     expect(casting.closure?.kind).toBe('warmPlate');
   });
 
+  it('of a press that gives halves are two, joined; of one that does not, one that stands open', () => {
+    const casting = newCasting('c', 'c', NOW);
+    const press = mold('acorns');
+    castIn(casting, 'half', press);
+    expect(casting.parts[0].perPiece).toBe(1);
+    expect(casting.closure).toBeNull();
+    if (press.composition.kind !== 'press') throw new Error('no press');
+    const halves: Mold = { ...press, id: 'balls', composition: { ...press.composition, joined: true } };
+    castIn(casting, 'half', halves);
+    whole(casting);
+    expect(casting.parts[0].perPiece).toBe(2);
+    expect(casting.closure?.kind).toBe('warmPlate');
+  });
+
   it('keep their cavity and count where the library’s state of their mold is taken', () => {
     const casting = newCasting('c', 'c', NOW);
     castIn(casting, 'half', mold('mixed'));
@@ -89,7 +104,7 @@ describe('parts', () => {
     const casting = twoColours();
     casting.closure = { kind: 'lid', meltId: 'melt-1', partId: 'part-2', lineM: 0.003, sets: [{ place: 'room' }] };
     casting.finishes = [
-      { id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'part-2', count: 1, sets: [] },
+      { id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'part-2', count: 1, by: 'dot', sets: [] },
     ];
     removePart(casting, 'part-2');
     expect([casting.parts.length, casting.closure, casting.finishes, casting.melts.length]).toEqual([1, null, [], 1]);

@@ -60,7 +60,7 @@ export function castIn(casting: Casting, partId: string, library: Mold, renewed 
     if (one.moldId === moldId && !mold.cavities.some(({ id }) => id === one.cavityId))
       one.cavityId = mold.cavities[0].id;
   dropMolds(casting);
-  joinAsNeeded(casting, mold.composition.kind === 'halves' || mold.composition.kind === 'figure');
+  joinAsNeeded(casting, joinsOf(partsOfMold(mold)) === 'halves');
 }
 
 function moveTo(casting: Casting, part: Part, before: Mold, mold: Mold): void {

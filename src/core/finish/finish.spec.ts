@@ -13,6 +13,7 @@ const finish = (of: Partial<Finish> & Pick<Finish, 'kind'>, topping: typeof seed
       share: 0.2,
       lineM: 0.002,
       count: 3,
+      by: 'dot',
       meltId: 'm',
       fillingId: 's',
       ...of,
@@ -44,6 +45,10 @@ describe('finishing', () => {
     expect(stuck.held?.value).toBeGreaterThanOrEqual(15);
     expect(stuck.held?.value).toBeLessThanOrEqual(20);
     expect(finish({ kind: 'stickOn' }, null).material).toBeUndefined();
+    // Melted into a notch it takes no dot, and longer.
+    const melted = finish({ kind: 'stickOn', by: 'melted' });
+    expect(melted.chocolate).toBeUndefined();
+    expect(melted.hands.value).toBeGreaterThan(stuck.hands.value);
   });
 
   it('takes the user’s own drying time', () => {

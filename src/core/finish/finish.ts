@@ -30,6 +30,8 @@ export interface FinishAnswer {
 
 /** Hands-on seconds a piece; for what is stuck on, for each. Common practice, no source. */
 const HANDS: Readonly<Record<Finish['kind'], number>> = { drizzle: 15, sprinkle: 8, dust: 15, paint: 60, stickOn: 20 };
+/** The same where a notch is cut with a hot knife and the foot of the part melted. Working rule. */
+const MELTED_ON_S = 60;
 /** A dot of chocolate under something that is stuck on, m³: a tenth of a teaspoon. Common practice, no source. */
 const DOT_M3 = 0.5e-6;
 /** Held 15 to 20 s until it stays. Common practice, no source. */
@@ -49,12 +51,13 @@ const DRIES_S: Readonly<Record<Finish['kind'], number>> = {
 /** Amounts, seconds and drying time of one finish, a piece. */
 export function finishStation({ finish, outsideM2, meltKind, topping }: FinishInput): FinishAnswer {
   const count = finish.kind === 'stickOn' ? finish.count : 1;
+  const handsS = finish.kind === 'stickOn' && finish.by === 'melted' ? MELTED_ON_S : HANDS[finish.kind];
   const own = finish.sets.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0);
   return {
     finish,
     chocolate: meltKind && chocolateOf(finish, outsideM2, CHOCOLATE_MATTER[meltKind].meltedDensity),
     material: materialOf(finish, outsideM2, topping),
-    hands: answer(HANDS[finish.kind] * count, 'duration', 'finish.hands', [term('count', count, 'count')]),
+    hands: answer(handsS * count, 'duration', 'finish.hands', [term('count', count, 'count')]),
     held: finish.kind === 'stickOn' ? answer(HELD_S, 'duration', 'finish.held', []) : undefined,
     dries: answer(own > 0 ? own : DRIES_S[finish.kind], 'duration', own > 0 ? 'chill.ownInterval' : 'finish.dries', []),
   };
@@ -68,7 +71,7 @@ function chocolateOf(finish: Finish, outsideM2: number, density: number): Answer
       term('covered', finish.share, 'share'),
       term('line', finish.lineM, 'length'),
     ]);
-  if (finish.kind === 'stickOn')
+  if (finish.kind === 'stickOn' && finish.by === 'dot')
     return answer(density * DOT_M3 * finish.count, 'mass', 'finish.dots', [term('count', finish.count, 'count')]);
   return undefined;
 }

@@ -83,7 +83,16 @@ describe('a piece as it stands', () => {
     const leaves = inMold('petal-cup');
     expect(standing(leaves).loose.map(({ part, count }) => [part.name, count])).toEqual([['Leaf', 5]]);
     leaves.finishes = [
-      { id: 'f', kind: 'stickOn', name: 'Leaves', partId: leaves.parts[1].id, count: 5, meltId: 'melt-1', sets: [] },
+      {
+        id: 'f',
+        kind: 'stickOn',
+        name: 'Leaves',
+        partId: leaves.parts[1].id,
+        count: 5,
+        by: 'dot',
+        meltId: 'melt-1',
+        sets: [],
+      },
     ];
     const stuck = standing(leaves);
     expect(stuck.loose).toEqual([]);

@@ -174,12 +174,12 @@ function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: bool
     ...(levelling ? [{ kind: 'level' as const, handsOn: true, seconds: levelling.value }] : []),
     ...(filled ? [fillTask] : []),
     ...(capped ? [] : closeTasks(draft)),
-    ...draft.finishes.flatMap(({ finish, hands, dries }): FurtherTask[] => [
+    ...draft.finishes.flatMap(({ finish, chocolate, hands, dries }): FurtherTask[] => [
       {
         kind: 'finish',
         handsOn: true,
         seconds: hands.value,
-        ...('meltId' in finish ? { meltIds: [finish.meltId] } : {}),
+        ...(chocolate && 'meltId' in finish ? { meltIds: [finish.meltId] } : {}),
       },
       ...(dries.value > 0 ? [{ kind: 'finish' as const, handsOn: false, seconds: dries.value }] : []),
     ]),

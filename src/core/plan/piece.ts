@@ -42,7 +42,7 @@ export function pieceOf(
   const melts = [
     ...parts.flatMap(({ part }) => part.prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
     ...(close && close.mass.value > 0 ? [close.closure.meltId] : []),
-    ...finishes.flatMap(({ finish }) => ('meltId' in finish ? [finish.meltId] : [])),
+    ...finishes.flatMap(({ finish, chocolate }) => (chocolate && 'meltId' in finish ? [finish.meltId] : [])),
   ];
   const chocolates = [
     ...parts.flatMap((one) => one.chocolates),

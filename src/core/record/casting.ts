@@ -6,6 +6,7 @@ import {
   MELTING_WAYS,
   PART_ROLES,
   PLACES,
+  STUCK_BY,
   TEST_RESULTS,
   TEST_WAYS,
   THINNERS,
@@ -209,6 +210,8 @@ const FinishSchema = z.discriminatedUnion('kind', [
     partId: z.optional(id),
     fillingId: z.optional(id),
     count: wholeOf('stickOnCount'),
+    /** On a dot of chocolate, or with its own foot melted into a notch. */
+    by: z.enum(STUCK_BY),
   }),
 ]);
 

@@ -39,6 +39,10 @@ export type TestWay = (typeof TEST_WAYS)[number];
 export const TEST_RESULTS = ['firm', 'soft', 'streaked'] as const;
 export type TestResult = (typeof TEST_RESULTS)[number];
 
+/** What holds a part that is stuck on. */
+export const STUCK_BY = ['dot', 'melted'] as const;
+export type StuckBy = (typeof STUCK_BY)[number];
+
 /** What a mold wants before or while it is used. */
 export const MOLD_CARE = ['buff', 'tray', 'flex', 'dryWell', 'coolWater', 'hotWater'] as const;
 export type MoldCare = (typeof MOLD_CARE)[number];

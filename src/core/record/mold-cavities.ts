@@ -29,7 +29,7 @@ export function brokenComposition({ composition, cavities }: Mold): string | und
 
 /** How many of a cavity's parts one piece takes. */
 export function partsPerPiece({ composition }: Mold, cavityId: string): number {
-  if (composition.kind === 'halves') return 2;
+  if (composition.kind === 'halves' || (composition.kind === 'press' && composition.joined)) return 2;
   if (composition.kind === 'assembly')
     return composition.parts.find((part) => part.cavityId === cavityId)?.perPiece ?? 1;
   return 1;

@@ -83,6 +83,8 @@ const CompositionSchema = z.discriminatedUnion('kind', [
       z.object({ by: z.literal('width'), gapM: numberOf('gapM') }),
       z.object({ by: z.literal('water'), m3: numberOf('gapVolumeM3') }),
     ]),
+    /** Two pressed halves make a piece. */
+    joined: z.optional(z.literal(true)),
   }),
   /** Coated on its outside and taken out through its opening. */
   z.object({ kind: z.literal('former') }),

@@ -248,7 +248,9 @@ describe('a casting of today', () => {
     expect(
       readCasting({
         ...today(),
-        finishes: [{ id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'gone', count: 1, sets: [] }],
+        finishes: [
+          { id: 'x', kind: 'stickOn', name: 'x', meltId: 'melt-1', partId: 'gone', count: 1, by: 'dot', sets: [] },
+        ],
       }),
     ).toMatchObject({ path: 'finishes.0.partId' });
     expect(readCasting({ ...today(), pieces: 10000 })).toMatchObject({

@@ -164,7 +164,9 @@ function eighthVersion(raw: Raw): Raw {
 /** As many painted and dusted layers as version 9 holds. */
 const MOST_PREP = 8;
 
-/** Version 9: what is painted or dusted into a mold says in what pattern, how thick and in which colour, and where it sets; whatever closes a piece sets somewhere. */
+/**
+ * Version 9: what is painted or dusted into a mold says in what pattern, how thick and in which colour, and where it sets; whatever closes a piece sets somewhere; what is stuck on says what
+ * holds it. */
 function ninthVersion(raw: Raw): Raw {
   const parts = listOf(raw['parts']).map((part) => ({
     ...part,
@@ -186,6 +188,13 @@ function ninthVersion(raw: Raw): Raw {
   return {
     ...raw,
     schemaVersion: 9,
+    ...(Array.isArray(raw['finishes'])
+      ? {
+          finishes: listOf(raw['finishes']).map((finish) =>
+            finish['kind'] === 'stickOn' ? { ...finish, by: 'dot' } : finish,
+          ),
+        }
+      : {}),
     parts: Array.isArray(raw['parts']) ? parts : raw['parts'],
     ...(closure && typeof closure === 'object'
       ? {

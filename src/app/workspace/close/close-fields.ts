@@ -11,6 +11,7 @@ import {
   closingChoices,
   closingNumber,
   closingNumbers,
+  isCap,
   isLid,
   joinsOf,
   type ClosingNumber,
@@ -112,7 +113,7 @@ export class CloseFields {
       restSeconds: restsOf(closure).reduce((sum, { seconds }) => sum + seconds, 0),
       staySeconds: own ?? computed ?? 0,
       overruled: own !== undefined,
-      name: closingWords(closure.kind).label,
+      name: isCap(closure) ? closingWords(closure.kind).label : 'The joint',
     };
   });
 

@@ -20,6 +20,12 @@ export class CloseStation {
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.draft;
   protected readonly repairs = REPAIRS;
+  /** A pressed figure stands open behind. */
+  protected readonly openBehind = computed(() =>
+    (this.plan()?.parts ?? []).some(
+      ({ moldRecord: { composition } }) => composition.kind === 'press' && !composition.joined,
+    ),
+  );
   private readonly capped = computed(() => cappedChill(this.plans.plan()));
   protected readonly answers = computed(() => {
     const plan = this.plan();

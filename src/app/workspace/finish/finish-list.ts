@@ -5,6 +5,7 @@ import { dropUnused, meltFrom } from '../../../core/edit/melting';
 import type { FinishAnswer } from '../../../core/finish/finish';
 import { UNITS } from '../../../core/quantity/units';
 import type { Casting, Finish } from '../../../core/record/casting';
+import { STUCK_BY } from '../../../core/record/choices';
 import type { LimitName } from '../../../core/record/limits';
 import { sourceKey } from '../../../core/record/melting';
 import { fillingOf, meltOf } from '../../../core/record/references';
@@ -16,7 +17,7 @@ import { AmountField } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Tool } from '../../ui/tool';
-import { FINISH_NAMES, FINISH_TEXTS } from '../../wording/closing';
+import { FINISH_NAMES, finishText, STUCK_NAMES } from '../../wording/closing';
 import type { Option } from '../../wording/option';
 
 /** What is stuck on: a part that is cast, or something of the pantry; told apart by a letter before the id. */
@@ -68,7 +69,7 @@ export class FinishList {
       one,
       id: one.finish.id,
       name: FINISH_NAMES[one.finish.kind],
-      text: FINISH_TEXTS[one.finish.kind],
+      text: finishText(one.finish),
       choices: this.choicesOf(plan.casting, one.finish),
       amounts: amountsOf(one),
     }));
@@ -113,6 +114,13 @@ export class FinishList {
     });
   }
 
+  protected setHeld(id: string, by: string): void {
+    this.change(id, 'how it is stuck on', (finish) => {
+      const held = STUCK_BY.find((one) => one === by);
+      if (finish.kind === 'stickOn' && held) finish.by = held;
+    });
+  }
+
   protected setAmount(id: string, key: AmountKey, value: number): void {
     const label = key === 'drying' ? 'drying time' : 'finish';
     this.change(
@@ -154,7 +162,13 @@ export class FinishList {
             value: finish.partId === undefined ? OF_PANTRY + (finish.fillingId ?? '') : OF_PART + finish.partId,
             choose: (value) => this.setStuck(id, value),
           },
-          source('On a dot of', finish.meltId),
+          {
+            label: 'Held by',
+            options: STUCK_BY.map((value) => ({ value, name: STUCK_NAMES[value] })),
+            value: finish.by,
+            choose: (value) => this.setHeld(id, value),
+          },
+          ...(finish.by === 'dot' ? [source('On a dot of', finish.meltId)] : []),
         ];
       default:
         return [];

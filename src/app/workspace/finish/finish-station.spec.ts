@@ -35,6 +35,9 @@ describe('Finish station', () => {
     const bench = await Bench.of(FinishStation);
     await bench.press('stuck on');
     expect(casting().finishes[0]).toMatchObject({ kind: 'stickOn', partId: 'part-2', name: 'Ornament' });
+    await bench.choose('Held by', 'melted');
+    expect(casting().finishes[0]).toMatchObject({ by: 'melted' });
+    expect(bench.text).toContain('A knife heated for melting');
     await bench.choose('What', 'f:lentils');
     expect(casting().finishes[0]).toMatchObject({ fillingId: 'lentils', name: 'Sugar lentils' });
     expect(casting().finishes[0]).not.toHaveProperty('partId');

@@ -9,6 +9,7 @@ import { newId } from '../../state/new-id';
 import { PlanService } from '../../state/plan-service';
 import { answerRow, Answers } from '../../ui/answers';
 import { FINISH_NAMES } from '../../wording/closing';
+import { Cautions } from '../cautions/cautions';
 import { FinishList } from './finish-list';
 
 const KINDS = Object.keys(FINISH_NAMES) as Finish['kind'][];
@@ -17,7 +18,7 @@ const KINDS = Object.keys(FINISH_NAMES) as Finish['kind'][];
 @Component({
   selector: 'ks-finish-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Answers, FinishList, NzButtonComponent],
+  imports: [Answers, Cautions, FinishList, NzButtonComponent],
   templateUrl: './finish-station.html',
   styleUrls: ['../station.less', './finish-station.less'],
 })
@@ -60,11 +61,19 @@ export class FinishStation {
       case 'stickOn': {
         const ornament = casting.parts.find(({ role }) => role === 'ornament');
         if (ornament)
-          return { ...common, name: ornament.name, kind, meltId, partId: ornament.id, count: ornament.perPiece };
+          return {
+            ...common,
+            name: ornament.name,
+            kind,
+            meltId,
+            partId: ornament.id,
+            count: ornament.perPiece,
+            by: 'dot',
+          };
         const fillingId =
           this.fillings.options().find(({ value }) => value === 'lentils')?.value ?? this.fillings.options()[0]?.value;
         return fillingId !== undefined && this.fillings.take(casting, fillingId)
-          ? { ...common, name: fillingOf(casting, fillingId).name, kind, meltId, fillingId, count: 1 }
+          ? { ...common, name: fillingOf(casting, fillingId).name, kind, meltId, fillingId, count: 1, by: 'dot' }
           : undefined;
       }
     }

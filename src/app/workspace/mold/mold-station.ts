@@ -98,7 +98,10 @@ export class MoldStation {
   });
   protected readonly together = computed(() => {
     const mold = this.plan()?.moldRecord;
-    return mold ? COMPOSITION_TEXTS[mold.composition.kind] : '';
+    if (!mold) return '';
+    const { composition } = mold;
+    const joined = composition.kind === 'press' && composition.joined ? ' Two of them are joined at the rim.' : '';
+    return COMPOSITION_TEXTS[composition.kind] + joined;
   });
   protected readonly computedOn = computed(() => {
     const plan = this.plan();
