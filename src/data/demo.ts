@@ -146,6 +146,8 @@ function furtherCastings(now: Date): Casting[] {
     })),
   );
   cups.molds[0].atHand = 8;
+  cups.fillings.push(...SHIPPED_FILLINGS.filter(({ id }) => id === 'custard').map((one) => structuredClone(one)));
+  cups.fill = [{ id: 'layer-1', partId: 'part', fillingId: 'custard', amount: { by: 'share', share: 0.7 } }];
   cups.melts = [melt('fallow', 29.5, 'seeding', USUAL_KITCHEN)];
   const half = { ...coat('coat-1', 'solid', 7e-6, 'upright'), volumeShare: 0.92 };
   const owls = supperCasting(now, 'demo-owls', 'Standing owls', 4, 'owls', [

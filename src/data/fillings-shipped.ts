@@ -1,3 +1,5 @@
+import { larderAllergens } from '../core/fill/larder-allergens';
+import type { KitchenThingKey } from '../core/matter/kitchen-thing';
 import { FILLING_MATTER, type FillingKind } from '../core/matter/filling';
 import type { Allergen } from '../core/record/choices';
 import type { Filling, Ingredient, PantryFilling } from '../core/record/filling';
@@ -8,7 +10,7 @@ function filling(
   kind: FillingKind,
   allergens: readonly Allergen[] = [],
   recipe: readonly Ingredient[] = [],
-  more: Partial<Pick<Filling, 'bulkDensity' | 'pieceKg'>> = {},
+  more: Partial<Pick<Filling, 'bulkDensity' | 'pieceKg' | 'boilsAway'>> = {},
 ): Filling {
   const { bulkDensity, pieceKg } = FILLING_MATTER[kind];
   return {
@@ -23,18 +25,29 @@ function filling(
   };
 }
 
+/** US customary, m³. */
+const TEASPOON_M3 = 4.92892159375e-6;
+
 const of = (name: string, parts: number, allergens: readonly Allergen[] = []): Ingredient => ({
   name,
   parts,
   allergens: [...allergens],
 });
+/** A thing of the larder, by parts of weight or by a measure. */
+const larder = (thing: KitchenThingKey, name: string, parts: number, measure?: Ingredient['measure']): Ingredient => ({
+  ...of(name, parts, larderAllergens(thing)),
+  thing,
+  ...(measure ? { measure } : {}),
+});
+const spoonfuls = (thing: KitchenThingKey, name: string, teaspoons: number): Ingredient =>
+  larder(thing, name, 1, { by: 'volume', m3: teaspoons * TEASPOON_M3 });
 const chocolate = (chocolateId: string, name: string, parts: number): Ingredient => ({
   ...of(name, parts),
   chocolateId,
 });
 const inner = (fillingId: string, name: string, parts: number): Ingredient => ({ ...of(name, parts), fillingId });
 
-/** The fillings of the made-up hedgerow supper: one of each kind. Recipes by parts of weight. Common practice, no source. */
+/** The fillings of the made-up hedgerow supper: one of each kind. Recipes by parts of weight or by spoons. Common practice, no source. */
 export const SHIPPED_FILLINGS: readonly Filling[] = [
   filling(
     'spice',
@@ -45,13 +58,13 @@ export const SHIPPED_FILLINGS: readonly Filling[] = [
   ),
   filling('mallows', 'Small marshmallows', 'marshmallow', ['gelatine']),
   // A little more chocolate than cream makes a ganache that is cut or bitten.
-  filling('ganache', 'Dark ganache', 'ganache', [], [chocolate('quarry', 'Quarry 64', 1), of('Cream', 1, ['milk'])]),
+  filling('ganache', 'Dark ganache', 'ganache', [], [chocolate('quarry', 'Quarry 64', 1), larder('cream', 'Cream', 1)]),
   filling(
     'hazelnut',
     'Hazelnut ganache',
     'ganache',
     [],
-    [inner('ganache', 'Dark ganache', 3), of('Hazelnut paste', 1, ['nuts'])],
+    [inner('ganache', 'Dark ganache', 3), larder('hazelnutPaste', 'Hazelnut paste', 1)],
   ),
   filling('lentils', 'Sugar lentils', 'sweets', ['milk', 'soy', 'wheat']),
   filling('caramel', 'Soft caramel', 'caramel', ['milk']),
@@ -60,9 +73,26 @@ export const SHIPPED_FILLINGS: readonly Filling[] = [
     'Hazelnut butter filling',
     'nutButter',
     [],
-    [of('Hazelnut butter', 5, ['nuts']), of('Powdered sugar', 1)],
+    [
+      spoonfuls('hazelnutPaste', 'Hazelnut butter', 6),
+      spoonfuls('coconutOil', 'Coconut oil', 2),
+      spoonfuls('icingSugar', 'Icing sugar', 3.5),
+    ],
   ),
-  filling('custard', 'Vanilla custard', 'custard', ['milk', 'egg']),
+  filling(
+    'custard',
+    'Vanilla custard',
+    'custard',
+    [],
+    [
+      spoonfuls('milk', 'Milk', 12),
+      spoonfuls('cream', 'Cream', 12),
+      larder('eggYolk', 'Egg yolk', 1, { by: 'count', count: 2 }),
+      spoonfuls('sugar', 'Sugar', 4.5),
+      spoonfuls('vanilla', 'Vanilla extract', 0.5),
+    ],
+    { boilsAway: 0.08 },
+  ),
   filling('hips', 'Rosehip purée', 'fruit'),
   filling('crumbs', 'Oat-cake crumbs', 'crumbs', ['wheat', 'milk', 'egg']),
   filling('seeds', 'Seeds and petals', 'sweets', ['sesame'], [], { bulkDensity: 600, pieceKg: 0.00002 }),

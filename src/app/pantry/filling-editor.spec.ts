@@ -61,7 +61,7 @@ describe('a filling of the pantry', () => {
     await bench.press('Add an ingredient');
     await bench.choose('Ingredient 1', 'c:fallow');
     await bench.choose('Ingredient 2', 'f:ganache');
-    await bench.type('Parts', '3');
+    await bench.type('How much', '3');
     expect(
       filling('caramel').recipe.map(({ name, parts, chocolateId, fillingId }) => [
         name,
@@ -75,6 +75,51 @@ describe('a filling of the pantry', () => {
     expect(bench.text).toContain('From the recipe it also contains soy');
     await bench.press('Take Fallow out');
     expect(filling('caramel').recipe).toHaveLength(1);
+  });
+
+  it('is measured by cups, spoons and eggs: what that makes, how many pieces, and in what pan', async () => {
+    const bench = await Bench.of(EntryPage, { id: 'custard' });
+    // ¼ cup is 61 g of milk and 60 g of cream; 2 yolks 36 g; 1½ tbsp sugar 19 g: 176 g, less what boils away. From memory.
+    expect(bench.text).toMatch(/As written it makes 16\d g, 15\d mL: 10 pieces of 1 tbsp/);
+    expect(bench.text).toContain('Take a pan of');
+    expect(bench.text).toContain('82 to 84 °C');
+    await bench.type('Boils away', '0 %');
+    expect(bench.text).toMatch(/As written it makes 17\d g/);
+    await bench.type('Into each piece', '1 tsp');
+    expect(bench.text).toMatch(/: 3\d pieces of 1 tsp/);
+    await bench.choose('Ingredient 3', 'k:egg');
+    expect(filling('custard').recipe[2]).toMatchObject({ thing: 'egg', measure: { by: 'count', count: 2 } });
+    await bench.choose('Ingredient 3', 'other');
+    expect(filling('custard').recipe[2]).not.toHaveProperty('measure');
+    expect(bench.text).not.toContain('it pipes');
+  });
+
+  it('is told by its measures alone: a knob is none, a cup of something unknown is refused, and what was typed stays', async () => {
+    const bench = await Bench.of(EntryPage, { id: 'nut-butter' });
+    expect(bench.text).toMatch(/At 19.5 °C it is firm|At 19.5 °C it holds/);
+    await bench.type('How much', 'a knob');
+    expect(bench.field('How much').value).toBe('a knob');
+    expect(bench.text).toContain('No amount in that');
+    await bench.type('How much', '2 tbsp');
+    expect(filling('nut-butter').recipe[0].measure).toEqual({
+      by: 'volume',
+      m3: expect.closeTo(29.57e-6, 8) as number,
+    });
+    await bench.choose('Ingredient 1', 'other');
+    await bench.type('How much', '1/4 cup');
+    expect(bench.text).toContain('choose it from the list, or weigh it');
+    expect(filling('nut-butter').recipe[0]).not.toHaveProperty('measure');
+    await bench.type('How much', '60 g');
+    expect(filling('nut-butter').recipe[0].measure).toEqual({ by: 'mass', kg: 0.06 });
+  });
+
+  it('is made without an allergen by a swap, and the check runs again', async () => {
+    const bench = await Bench.of(EntryPage, { id: 'nut-butter' });
+    await bench.choose('Ingredient 1', 'k:peanutButter');
+    expect(bench.text).toContain('From the recipe it also contains peanuts');
+    await bench.press('for an allergy: sunflower seed butter');
+    expect(filling('nut-butter').recipe[0]).toMatchObject({ thing: 'sunflowerButter', allergens: [] });
+    expect(bench.text).not.toContain('it also contains');
   });
 
   it('that would contain itself is refused with the circle', async () => {

@@ -16,6 +16,7 @@ import { Units } from '../state/units';
 import { RecordTools } from '../ui/record-tools';
 import { SortHead, sortedBy, type SortKeys, type SortOrder } from '../ui/sort-head';
 import { text } from '../wording/format';
+import { measureText } from '../wording/larder';
 import { FILLING_NAMES } from '../wording/names';
 import { bestBeforeText, packText } from '../wording/pantry';
 
@@ -64,7 +65,9 @@ export class FillingTable {
     const best = bestBeforeText(filling.bestBefore, new Date());
     const bought = recipe.length === 0;
     const stock = stockKg > 0 ? text(stockKg, 'mass', system) : 'none';
-    const mixed = recipe.map((part) => `${part.parts} ${part.name}`).join(' : ');
+    const mixed = recipe
+      .map((part) => `${measureText(part, system)} ${part.name}`)
+      .join(recipe.some(({ measure }) => measure) ? ', ' : ' : ');
     return {
       filling,
       kind: FILLING_NAMES[kind],

@@ -76,11 +76,12 @@ describe('Pantry', () => {
     expect(names().slice(0, 2)).toEqual(['Small marshmallows', 'Soft caramel']);
     // What is mixed here is not in stock, and stands last: by the alphabet, where all else is alike.
     await bench.press('in stock');
-    expect(names().slice(-4)).toEqual([
+    expect(names().slice(-5)).toEqual([
       'Cider-spice powder',
       'Dark ganache',
       'Hazelnut butter filling',
       'Hazelnut ganache',
+      'Vanilla custard',
     ]);
   });
 
@@ -259,9 +260,13 @@ describe('preparations', () => {
     expect(ganache.textContent).toContain('days, not weeks');
     expect(colour.textContent).toContain('wear a mask');
     expect(caramel.textContent).toMatch(/\d+ × 30 s/);
-    const amounts = bench.all<HTMLInputElement>('ks-amount-field input');
-    amounts[1].value = '110 g';
-    amounts[1].dispatchEvent(new Event('input'));
+    await bench.type('Chocolate for one part of cream', '2');
+    expect(ganache.textContent).toMatch(/Chocolate, chopped\s*200 g\s*Cream, hot\s*100 g/);
+    expect(ganache.textContent).toContain('rested in the pan');
+    const amount = colour.querySelector<HTMLInputElement>('ks-amount-field input');
+    if (!amount) throw new Error('no amount');
+    amount.value = '110 g';
+    amount.dispatchEvent(new Event('input'));
     await bench.settle();
     expect(colour.textContent).toMatch(/Cocoa butter\s*100 g\s*Colour\s*10 g/);
     await bench.choose('With', 'linen');

@@ -1,5 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { GANACHE_USES, caramelised, cocoaButterColour, ganache, type GanacheUse } from '../../core/melt/preparations';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  GANACHE_USES,
+  caramelised,
+  cocoaButterColour,
+  ganache,
+  usualGanache,
+  type GanacheUse,
+} from '../../core/melt/preparations';
 import { COCOA_BUTTER_COLOUR } from '../../core/matter/cocoa-butter';
 import { kitchenCalibration } from '../../core/plan/melts';
 import { Kitchens } from '../state/kitchens';
@@ -10,6 +17,7 @@ import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
 import { text, written } from '../wording/format';
+import { makingOf } from '../wording/larder';
 
 const USE_NAMES: Readonly<Record<GanacheUse, string>> = {
   molded: 'piped into a shell',
@@ -52,9 +60,12 @@ export class PreparationsPage {
       microwaveFactor: test ? kitchenCalibration(kitchen, test).factor : 1,
     };
   });
+  /** Chocolate for one part of cream: as is usual, until another is wanted. */
+  protected readonly ratio = linkedSignal(() => usualGanache(this.chocolate()?.kind ?? 'dark', this.use()));
+  protected readonly schools = makingOf('ganache');
   protected readonly ganache = computed(() => {
     const chocolate = this.chocolate();
-    return chocolate && ganache(this.ganacheKg(), chocolate.kind, chocolate.fatShare, this.use(), this.place());
+    return chocolate && ganache(this.ganacheKg(), chocolate.kind, chocolate.fatShare, this.place(), this.ratio());
   });
   protected readonly spray = computed(() => cocoaButterColour(this.sprayKg()));
   protected readonly sprayText = computed(() => {

@@ -187,6 +187,12 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: 'Let it be until it is firm to the touch all round.',
     action: 'Leave it as long as it takes',
   }),
+  tooWideForOpening: ({ values, length }) => ({
+    mark: 'too wide',
+    head: `${values['name']} does not pass the opening.`,
+    body: `One is about ${length('wide')} across and the opening ${length('opening')}. Take smaller ones, or a wider opening.`,
+    action: '',
+  }),
   paintNeverSets: ({ values, place }) => ({
     mark: 'soft',
     head: `${values['name']} does not set in the ${place}.`,

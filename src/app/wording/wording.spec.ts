@@ -71,7 +71,7 @@ describe('wording', () => {
       microwaveFactor: 1,
     } as const;
     for (const a of answersOf([
-      ganache(0.3, 'dark', 0.4, 'bomb', place),
+      ganache(0.3, 'dark', 0.4, place, 1),
       cocoaButterColour(0.1),
       caramelised(0.3, 0.3, place),
     ])) {

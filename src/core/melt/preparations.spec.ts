@@ -1,7 +1,7 @@
 import { CASSON_AT_40 } from '../matter/chocolate';
 import { thinned, thinnerKg, thinnerShare } from '../matter/thinning';
 import { COCOA_BUTTER_COLOUR } from '../matter/cocoa-butter';
-import { caramelised, cocoaButterColour, ganache, type PreparationPlace } from './preparations';
+import { caramelised, cocoaButterColour, ganache, usualGanache, type PreparationPlace } from './preparations';
 
 const place: PreparationPlace = {
   bowl: { material: 'plastic', kg: 0.14, diameterM: 0.18 },
@@ -15,7 +15,7 @@ describe('ganache', () => {
   // Common practice, no source: near 1:1 by weight for dark, a little more chocolate than cream for white.
   it('is near one to one for dark, with a little more chocolate for white, and firmer where it is rolled', () => {
     const parts = (kind: 'dark' | 'milk' | 'white', use: 'molded' | 'rolled' | 'poured' = 'molded'): number => {
-      const { chocolate, cream } = ganache(0.3, kind, 0.38, use, place);
+      const { chocolate, cream } = ganache(0.3, kind, 0.38, place, usualGanache(kind, use));
       expect(chocolate.value + cream.value).toBeCloseTo(0.3, 12);
       return chocolate.value / cream.value;
     };
@@ -27,15 +27,15 @@ describe('ganache', () => {
   });
 
   it('melts its chocolate, and is cool sooner in the fridge and in small', () => {
-    const { mixed, inRoom, inFridge } = ganache(0.3, 'dark', 0.4, 'molded', place);
+    const { mixed, inRoom, inFridge } = ganache(0.3, 'dark', 0.4, place, 1);
     expect(mixed.value).toBeGreaterThan(38);
     expect(mixed.value).toBeLessThan(60);
     expect(inFridge.value).toBeLessThan(inRoom.value);
-    expect(ganache(0.1, 'dark', 0.4, 'molded', place).inRoom.value).toBeLessThan(inRoom.value);
+    expect(ganache(0.1, 'dark', 0.4, place, 1).inRoom.value).toBeLessThan(inRoom.value);
   });
 
   it('is never cool enough in a room that is as warm as that', () => {
-    expect(ganache(0.3, 'dark', 0.4, 'molded', { ...place, roomC: 24 }).inRoom.value).toBe(Infinity);
+    expect(ganache(0.3, 'dark', 0.4, { ...place, roomC: 24 }, 1).inRoom.value).toBe(Infinity);
   });
 });
 

@@ -45,15 +45,22 @@ export interface GanacheAnswer {
   readonly inFridge: Answer;
 }
 
-/** A ganache of chocolate and cream, scaled to an amount, with the time it cools to where it may go into a shell. */
+/** Chocolate for one part of cream as it is usually taken, by weight. */
+export function usualGanache(kind: ChocolateKind, use: GanacheUse): number {
+  return CHOCOLATE_TO_CREAM[kind] * BY_USE[use];
+}
+
+/**
+ * A ganache of chocolate and cream, scaled to an amount, with the time it cools to where it may go into a shell.
+ * @param ratio chocolate for one part of cream, by weight
+ */
 export function ganache(
   kg: number,
   kind: ChocolateKind,
   fatShare: number,
-  use: GanacheUse,
   place: PreparationPlace,
+  ratio: number,
 ): GanacheAnswer {
-  const ratio = CHOCOLATE_TO_CREAM[kind] * BY_USE[use];
   const chocolateKg = (kg * ratio) / (1 + ratio);
   const creamKg = kg - chocolateKg;
   const chocolate = meltable(kind, fatShare, CHOCOLATE_MATTER[kind].workFromC);

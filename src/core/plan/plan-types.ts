@@ -69,6 +69,7 @@ export interface Problem {
     | 'willNotLetGo'
     | 'shortInterval'
     | 'fillTooHigh'
+    | 'tooWideForOpening'
     | 'sweats'
     | 'longJob'
     | 'neverWarms'

@@ -7,6 +7,7 @@ import { restFirst, setIn } from '../edit/sets';
 import { readCasting } from '../record/read-casting';
 import { draftPlan, seenFrom } from './draft';
 import { larderNeeds } from './larder';
+import { usualClosing } from '../edit/closing';
 import { addPrep } from '../edit/prep';
 import { addCoat, applyRemedy, removeCoat } from '../edit/remedy';
 import { remedyEffect, simulatedPlan } from '../study/remedy-effect';
@@ -45,6 +46,23 @@ describe('plan of the demo', () => {
   });
 });
 
+it('says which sweets do not pass the opening of a vessel, or the hole that is plugged', () => {
+  const filledWith = (pieceKg: number, openingM: number): Problem['key'][] =>
+    planned(
+      bombs((c) => {
+        c.molds[0].cavities[0].shape = { kind: 'ball', diameterM: 0.08, openingM };
+        c.molds[0].composition = { kind: 'single' };
+        c.parts[0].perPiece = 1;
+        c.closure = null;
+        c.fill = [{ ...c.fill[0], amount: { by: 'share', share: 0.3 } }];
+        Object.assign(c.fillings[0], { kind: 'sweets', bulkDensity: 880, pieceKg });
+      }),
+    ).problems.map(({ key }) => key);
+  expect(filledWith(0.004, 0.018)).toContain('tooWideForOpening');
+  expect(filledWith(0.0003, 0.018)).not.toContain('tooWideForOpening');
+  expect(filledWith(0.004, 0.05)).not.toContain('tooWideForOpening');
+});
+
 describe('problems and their remedies', () => {
   // Each case brings one problem about; its remedy has to make that note go.
   const cases: [Problem['key'], (casting: Casting) => void][] = [
@@ -73,6 +91,20 @@ describe('problems and their remedies', () => {
       (c) => {
         c.kitchen.humidity = 0.95;
         c.parts[0].coats[1].sets = [{ place: 'freezer', seconds: 1800 }];
+      },
+    ],
+    [
+      'jointSoft',
+      (c) => {
+        c.kitchen.roomC = 30;
+        c.closure = usualClosing(c, 'pipedSeam');
+      },
+    ],
+    [
+      'jointShort',
+      (c) => {
+        c.closure = usualClosing(c, 'pipedSeam');
+        c.closure.sets = [{ place: 'room', seconds: 30 }];
       },
     ],
     ['longJob', () => undefined],

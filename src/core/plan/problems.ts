@@ -1,10 +1,11 @@
-import { CLOSING_ROWS, isCap, isLid, isOnPlate } from '../record/closing';
+import { CLOSING_ROWS, isCap, isLid, isOnPlate, type Closure } from '../record/closing';
 import { BOWL_MATTER } from '../matter/bowl-material';
 import { depthCurve } from '../cavity/depth-curve';
 import { SOFT_BELOW, type ChillCoatAnswer, type PlaceAnswers } from '../chill/chill-answers';
 import type { CapAnswer, CloseResult } from '../close/close';
 import { chocolateOf, meltOf } from '../record/references';
 import { LIMITS } from '../record/limits';
+import { pieceWidthM } from '../fill/packing';
 import { isFor, schoolRow } from '../record/school';
 import { placeOf, restsOf } from '../record/sets';
 import { closedPart, otherHalf, seenFrom } from './draft';
@@ -227,13 +228,35 @@ function restProblems({ casting, closure, part, coatsMade }: Planned): Problem[]
   ];
 }
 
-function fillProblems({ fill, coat, parts, part, closure }: Planned): Problem[] {
+function fillProblems({ fill, cavity, coat, parts, part, closure }: Planned): Problem[] {
   if (coat.body && fill.layers.length > 0)
     return [{ key: 'noRoomInside', station: 'fill', values: {}, remedy: { key: 'emptyFill' } }];
-  if (fill.closes) return [];
+  const wide = tooWide(closure, { cavity, coat, fill });
+  if (fill.closes) return wide;
   const over = fill.layers.reduce((sum, layer) => sum + layer.leftOver.value, 0);
   const onTop = isCap(closure) ? 'cap' : isLid(closure) ? 'lid' : otherHalf(part, parts) ? 'half' : 'nothing';
-  return [{ key: 'fillTooHigh', station: 'fill', values: { over, onTop }, remedy: { key: 'fitFill' } }];
+  return [{ key: 'fillTooHigh', station: 'fill', values: { over, onTop }, remedy: { key: 'fitFill' } }, ...wide];
+}
+
+/** An opening that is narrower than the body by more than this is one that has to be filled through. Working rule. */
+const NECK = 0.9;
+
+/** What does not pass the neck or the hole that it is filled through. */
+function tooWide(
+  closure: Closure | null,
+  { cavity, coat, fill }: Pick<PartDraft, 'cavity' | 'coat' | 'fill'>,
+): Problem[] {
+  const { radiusM } = cavity.profile;
+  const widestM = 2 * radiusM.reduce((most, r) => Math.max(most, r), 0);
+  const mouthM = 2 * Math.max(0, radiusM[radiusM.length - 1] - coat.total.rim.value);
+  const openingM = closure?.kind === 'plug' ? Math.min(closure.holeM, mouthM) : mouthM;
+  if (openingM >= NECK * widestM) return [];
+  return fill.layers.flatMap(({ choice: { filling } }): Problem[] => {
+    const wideM = pieceWidthM(filling);
+    return wideM !== undefined && wideM > openingM
+      ? [{ key: 'tooWideForOpening', station: 'fill', values: { name: filling.name, wide: wideM, opening: openingM } }]
+      : [];
+  });
 }
 
 function sweatProblems({ chill, part }: Planned): Problem[] {

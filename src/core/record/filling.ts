@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { FILLING_KINDS } from '../matter/filling';
+import { KITCHEN_THINGS } from '../matter/kitchen-thing';
 import { ALLERGENS } from './choices';
 import { id, name, numberOf } from './fields';
 
@@ -7,6 +8,16 @@ import { id, name, numberOf } from './fields';
 const IngredientSchema = z.object({
   name,
   parts: numberOf('tintParts'),
+  /** By weight, spoon or cup, or by the piece, instead of by parts. */
+  measure: z.optional(
+    z.discriminatedUnion('by', [
+      z.object({ by: z.literal('mass'), kg: numberOf('measureKg') }),
+      z.object({ by: z.literal('volume'), m3: numberOf('measureM3') }),
+      z.object({ by: z.literal('count'), count: numberOf('measureCount') }),
+    ]),
+  ),
+  /** What of the larder it is, where it is one of the things whose measures are known. */
+  thing: z.optional(z.enum(KITCHEN_THINGS)),
   chocolateId: z.optional(id),
   fillingId: z.optional(id),
   allergens: z.array(z.enum(ALLERGENS)),
@@ -20,8 +31,10 @@ const fillingFields = {
   bulkDensity: numberOf('bulkDensity'),
   pieceKg: z.optional(numberOf('fillingPieceKg')),
   allergens: z.array(z.enum(ALLERGENS)),
-  /** What it is mixed of, by parts of weight; empty for what is bought as it is. */
+  /** What it is mixed of, by parts of weight or by measures; empty for what is bought as it is. */
   recipe: z.array(IngredientSchema).check(z.maxLength(12)),
+  /** Share of what goes in that boils away. */
+  boilsAway: z.optional(numberOf('boilsAway')),
 };
 
 /** A filling as a casting holds it. */

@@ -64,7 +64,7 @@ describe('Fill station', () => {
       casting()
         .fillings.find(({ id }) => id === 'nut-butter')
         ?.recipe.map(({ name }) => name),
-    ).toEqual(['Hazelnut butter', 'Powdered sugar']);
+    ).toEqual(['Hazelnut butter', 'Coconut oil', 'Icing sugar']);
     const pantry = TestBed.inject(Pantry);
     const entry = pantry.byId().get('nut-butter');
     if (entry) pantry.remove(entry);
