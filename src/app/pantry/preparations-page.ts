@@ -1,72 +1,31 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import {
-  GANACHE_USES,
-  caramelised,
-  cocoaButterColour,
-  ganache,
-  usualGanache,
-  type GanacheUse,
-} from '../../core/melt/preparations';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { caramelised, cocoaButterColour } from '../../core/melt/preparations';
 import { COCOA_BUTTER_COLOUR } from '../../core/matter/cocoa-butter';
-import { kitchenCalibration } from '../../core/plan/melts';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { PageHeader } from '../ui/page-header';
 import { AmountField } from '../ui/amount-field';
-import { ChoiceList } from '../ui/choice-list';
 import { Figure } from '../ui/figure';
 import { text, written } from '../wording/format';
-import { makingOf } from '../wording/larder';
-
-const USE_NAMES: Readonly<Record<GanacheUse, string>> = {
-  molded: 'piped into a shell',
-  bomb: 'in a bomb',
-  rolled: 'rolled or cut',
-  poured: 'poured over',
-};
+import { GanachePanel } from './ganache-panel';
+import { preparationPlace } from './preparation-place';
 
 /** Ganache, coloured cocoa butter and caramelised coating, each for the amount that is wanted. */
 @Component({
   selector: 'ks-preparations-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, Figure, PageHeader],
+  imports: [AmountField, Figure, GanachePanel, PageHeader],
   templateUrl: './preparations-page.html',
-  styleUrl: './preparations-page.less',
+  styleUrls: ['./preparation.less', './preparations-page.less'],
 })
 export class PreparationsPage {
   private readonly pantry = inject(Pantry);
   private readonly kitchens = inject(Kitchens);
   private readonly units = inject(Units);
 
-  protected readonly uses = GANACHE_USES.map((value) => ({ value, name: USE_NAMES[value] }));
-  protected readonly ganacheKg = signal(0.3);
   protected readonly sprayKg = signal(0.05);
   protected readonly caramelKg = signal(0.25);
-  protected readonly use = signal<GanacheUse>('molded');
-  private readonly wanted = signal('');
-  protected readonly chocolates = computed(() => this.pantry.chocolates().map(({ id, name }) => ({ value: id, name })));
-  protected readonly chocolate = computed(
-    () => this.pantry.chocolates().find(({ id }) => id === this.wanted()) ?? this.pantry.chocolates()[0],
-  );
-  private readonly place = computed(() => {
-    const kitchen = this.kitchens.kitchen();
-    const { microwaveTest: test, microwaveW, roomC, fridgeC } = kitchen;
-    return {
-      bowl: kitchen.bowls[0],
-      roomC,
-      fridgeC,
-      microwaveW,
-      microwaveFactor: test ? kitchenCalibration(kitchen, test).factor : 1,
-    };
-  });
-  /** Chocolate for one part of cream: as is usual, until another is wanted. */
-  protected readonly ratio = linkedSignal(() => usualGanache(this.chocolate()?.kind ?? 'dark', this.use()));
-  protected readonly schools = makingOf('ganache');
-  protected readonly ganache = computed(() => {
-    const chocolate = this.chocolate();
-    return chocolate && ganache(this.ganacheKg(), chocolate.kind, chocolate.fatShare, this.place(), this.ratio());
-  });
   protected readonly spray = computed(() => cocoaButterColour(this.sprayKg()));
   protected readonly sprayText = computed(() => {
     const { meltC, useC, restFromS, restToS, restFromC, restToC } = COCOA_BUTTER_COLOUR;
@@ -80,7 +39,7 @@ export class PreparationsPage {
   });
   protected readonly caramel = computed(() => {
     const coating = this.pantry.chocolates().find(({ kind }) => kind === 'compound');
-    return caramelised(this.caramelKg(), coating?.fatShare ?? 0.32, this.place());
+    return caramelised(this.caramelKg(), coating?.fatShare ?? 0.32, preparationPlace(this.kitchens.kitchen()));
   });
   /** Bursts of one length after another, said together. */
   protected readonly series = computed(() => {
@@ -95,8 +54,4 @@ export class PreparationsPage {
       after: text(afterC, 'temperature', this.units.system()),
     }));
   });
-
-  protected choose(id: string): void {
-    this.wanted.set(id);
-  }
 }

@@ -3,10 +3,14 @@ import { FormsModule } from '@angular/forms';
 import { LucideX } from '@lucide/angular';
 import { NzCheckboxComponent } from 'ng-zorro-antd/checkbox';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { colourDrops, SHADE_G, SHADES, type Shade } from '../../core/matter/shades';
+import { LIMITS, within } from '../../core/record/limits';
 import { SMALL_STREAK } from '../../core/matter/chocolate';
 import { COLOUR_BASES, type ColourBase } from '../../core/record/choices';
 import type { PantryTint } from '../../core/record/chocolate';
 import { Pantry } from '../state/pantry';
+import { Units } from '../state/units';
+import { text } from '../wording/format';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
 import { Tool } from '../ui/tool';
@@ -14,6 +18,9 @@ import { TextField } from '../ui/text-field';
 import { TintAmounts } from './tint-amounts';
 import { FieldScope } from '../ui/field-scope';
 
+/** From so much colour in 100 g on it is told how far a bottle goes, kg, and what a large one holds. Common practice, no source. */
+const MUCH_COLOUR_KG = 0.004;
+const BOTTLE_KG = 0.057;
 const WATER = 'water';
 type Base = ColourBase | typeof WATER;
 const BASE_NAMES: Readonly<Record<Base, string>> = {
@@ -22,6 +29,13 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
   gel: 'gel',
   water: 'water-based',
 };
+
+const MIX_TEXTS = {
+  no: '',
+  little:
+    'A little coating in real chocolate, or the other way about: some do it for a colour. It sets a shade softer and dulls sooner; more of it would not hold.',
+  much: 'Coating and real chocolate do not mix: their fats soften each other, and the piece sets soft and dulls.',
+} as const;
 
 /** A tint: chocolates and colours by parts, scaled to the amount that is wanted. */
 @Component({
@@ -44,9 +58,12 @@ const BASE_NAMES: Readonly<Record<Base, string>> = {
 })
 export class TintEditor {
   private readonly pantry = inject(Pantry);
+  private readonly units = inject(Units);
 
   readonly tint = input.required<PantryTint>();
 
+  protected readonly mixTexts = MIX_TEXTS;
+  protected readonly shades = SHADES;
   protected readonly bases = [...COLOUR_BASES, WATER as Base].map((value) => ({ value, name: BASE_NAMES[value] }));
   /** The colour whose base was refused. */
   protected readonly refused = signal<number | undefined>(undefined);
@@ -82,6 +99,28 @@ export class TintEditor {
 
   protected setParts(list: 'chocolates' | 'colours', index: number, parts: number): void {
     this.edit('parts', (tint) => (tint[list][index].parts = parts), `${list} ${index}`);
+  }
+
+  /** "0.5 g, about 13 drops": how much colour that is of 100 g of chocolate. */
+  protected doseOf(parts: number): string {
+    const kg = (parts / this.chocolateParts()) * 0.1;
+    const drops = colourDrops(kg);
+    const mass = (one: number): string => text(one, 'mass', this.units.system());
+    const bottle =
+      kg >= MUCH_COLOUR_KG
+        ? `; a bottle of ${mass(BOTTLE_KG)} does ${mass((0.1 * BOTTLE_KG) / kg)}. So deep a colour wants a dark base`
+        : '';
+    return `${mass(kg)}, about ${drops} ${drops === 1 ? 'drop' : 'drops'}${bottle}`;
+  }
+
+  /** As much colour as a shade is begun with: in small steps from there. */
+  protected setShade(index: number, shade: Shade): void {
+    const parts = within(LIMITS.tintParts, (this.chocolateParts() * SHADE_G[shade]) / 100, 0.001);
+    this.edit('colour', (tint) => (tint.colours[index].parts = parts), `shade ${index}`);
+  }
+
+  private chocolateParts(): number {
+    return this.tint().chocolates.reduce((sum, { parts }) => sum + parts, 0);
   }
 
   protected setColourName(index: number, name: string): void {

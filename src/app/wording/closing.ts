@@ -37,7 +37,7 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
         ? [
             `Before anything is filled in: every rim down for about ${Math.round(levelS)} s, until it sits flat. Let it set.`,
           ]
-        : ['A rim that was not levelled beforehand leaves gaps: look along it.']),
+        : []),
       rims === 'both'
         ? `Then both rims down for about ${Math.round(seconds)} s, and straight onto each other.`
         : `${levelS > 0 ? 'Then the empty half' : 'Rim'} down for about ${Math.round(seconds)} s, until it is ${levelS > 0 ? 'wet' : 'flat and melted'} all round${levelS > 0 ? '; what lies on the plate is its glue' : ''}.`,

@@ -1,4 +1,5 @@
-import { sharesOf } from '../record/references';
+import { tintAmounts } from '../record/melted';
+import { sharesOf, tintOf } from '../record/references';
 import { castOf } from './batch-input';
 import { paintNeeds } from './painting';
 import type { CastingPlan } from './plan-types';
@@ -31,6 +32,11 @@ export function larderNeeds({ casting, batch, fillings, parts, finishes }: Casti
     const record = casting.melts.find(({ id }) => id === melt.meltId);
     if (!record) continue;
     const shares = sharesOf(casting, record);
+    const tint = tintOf(casting, record);
+    if (tint) {
+      const { coloursKg } = tintAmounts(tint, melt.melted.value);
+      for (const [i, { name }] of tint.colours.entries()) other(name, coloursKg[i]);
+    }
     // Streaked with other colours, or a tint, it does not go back to what it was.
     const back = melt.mixed || record.source.kind === 'tint' ? 0 : melt.comesBack.value;
     for (const { chocolateId, share } of shares)

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cappedChill } from '../../../core/plan/capping';
-import { joinsOf } from '../../../core/record/closing';
+import { isOnPlate, joinsOf } from '../../../core/record/closing';
 import { PlanService } from '../../state/plan-service';
 import { Answers } from '../../ui/answers';
 import { Fold } from '../../ui/fold';
@@ -20,6 +20,11 @@ export class CloseStation {
   private readonly plans = inject(PlanService);
   protected readonly plan = this.plans.draft;
   protected readonly repairs = REPAIRS;
+  /** Rims go together as they came out of their molds. */
+  protected readonly unlevelled = computed(() => {
+    const closure = this.plan()?.closure ?? null;
+    return isOnPlate(closure) && closure.levelS === 0;
+  });
   /** A pressed figure stands open behind. */
   protected readonly openBehind = computed(() =>
     (this.plan()?.parts ?? []).some(

@@ -5,6 +5,8 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { answerRow, Answers, type AnswerRow } from '../../ui/answers';
 import { Estimate } from '../../ui/estimate';
+import { Fold } from '../../ui/fold';
+import { meltHands } from '../../wording/melt-hands';
 import { FieldScope } from '../../ui/field-scope';
 import { capital } from '../../wording/format';
 import { temperText, thickenedText } from '../../wording/melting';
@@ -17,7 +19,7 @@ import { MeltMaking } from './melt-making';
 @Component({
   selector: 'ks-melt-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Answers, Estimate, FieldScope, KitchenOffer, MeltChocolate, MeltMaking],
+  imports: [Answers, Estimate, FieldScope, Fold, KitchenOffer, MeltChocolate, MeltMaking],
   templateUrl: './melt-station.html',
   styleUrl: '../station.less',
 })
@@ -42,6 +44,10 @@ export class MeltStation {
   protected readonly thickened = computed(() => {
     const made = this.made();
     return made ? thickenedText(made, this.units.system()) : '';
+  });
+  protected readonly byHand = computed(() => {
+    const made = this.made();
+    return made ? meltHands(made.input) : [];
   });
   protected readonly temper = computed(() => {
     const made = this.made();
