@@ -194,7 +194,7 @@ test('the largest allowed job is planned without a stumble', async ({ page }) =>
   await page.getByLabel('Pieces', { exact: true }).fill('2000');
   await expect(tab(page, 'Batch')).toContainText(/\d{3} rounds/);
   await page.getByText('whole job').click();
-  await expect(page.locator('ks-ribbon li')).toHaveCount(15);
+  await expect(page.locator('ks-ribbon li')).toHaveCount(16);
   await page.getByLabel('Pieces', { exact: true }).fill('1');
   await expect(tab(page, 'Batch')).toContainText('1 round');
 });

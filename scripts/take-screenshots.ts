@@ -75,6 +75,20 @@ async function finishPears(page: Page): Promise<void> {
   await page.getByRole('region', { name: 'Open station' }).evaluate((panel) => panel.scrollTo(0, 0));
 }
 
+/** The blush that is brushed into the pears' mold. */
+async function openPaint(page: Page): Promise<void> {
+  const step = page.getByRole('button', { name: /1\. Blush/ });
+  await step.click();
+  await page.getByRole('region', { name: 'Open station' }).evaluate((panel) => panel.scrollTo(0, 480));
+}
+
+/** Every rim levelled, and both melted again. */
+async function inTwoPasses(page: Page): Promise<void> {
+  await page.getByLabel('Level first').fill('3 s');
+  await page.getByLabel('Level first').press('Enter');
+  await page.getByText('both rims', { exact: true }).click();
+}
+
 /** The figures on the page are the simulation's, not the first estimate. */
 async function simulated(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0, { timeout: 30_000 });
@@ -90,7 +104,7 @@ const SHOTS: readonly Shot[] = [
     path: '/casting/demo-bombs/compare',
     first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click(),
   },
-  { name: 'mold', path: '/casting/demo-bombs/mold' },
+  { name: 'mold', path: '/casting/demo-pears/mold', first: openPaint },
   { name: 'molds', path: '/molds' },
   { name: 'melt', path: '/casting/demo-bombs/melt' },
   { name: 'thermometer', path: '/casting/demo-bombs/thermometer', first: readThermometer },
@@ -98,8 +112,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'kitchen', path: '/kitchen' },
   { name: 'coat', path: '/casting/demo-bombs/coat' },
   { name: 'chill', path: '/casting/demo-bombs/chill' },
-  { name: 'fill', path: '/casting/demo-bombs/fill' },
-  { name: 'close', path: '/casting/demo-bonbons/close' },
+  { name: 'fill', path: '/casting/demo-oat-cups/fill' },
+  { name: 'close', path: '/casting/demo-bombs/close', first: inTwoPasses },
   { name: 'finish', path: '/casting/demo-pears/finish', first: finishPears },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
   {

@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import type { PantryChocolate, PantryTint } from '../../core/record/chocolate';
 import { writePantryFile } from '../../data/pantry-file';
 import { shippedPantry } from '../../data/pantry-shipped';
-import { Bench, MONDAY, closeWorkers, openDemo, until, wait } from '../../testing/bench';
+import { Bench, MONDAY, closeWorkers, openDemo, until } from '../../testing/bench';
 import type { CastingStore } from '../state/casting-store';
 import { Notices } from '../state/notices';
 import { Pantry } from '../state/pantry';

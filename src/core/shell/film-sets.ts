@@ -49,6 +49,8 @@ const COCOA_BUTTER: SettingChocolate = { kind: 'dark', fatShare: 1 };
 const FIRST_STEP_S = 0.5;
 const STEP_GROWS = 1.15;
 const LONGEST_STEP_S = 20;
+/** After hours little changes: a step may be this share of what has passed. */
+const LATE_STEP = 0.01;
 /** A step that has to be shorter than this to be solved cannot be, s. */
 const SHORTEST_STEP_S = 1e-4;
 /** What is not set by then does not set there, s. */
@@ -137,7 +139,7 @@ class FilmRun {
         return now + took * (rise > 0 ? (WORKING_RULES.touchSet - before) / rise : 1);
       }
       now += took;
-      dt = Math.min(LONGEST_STEP_S, dt * STEP_GROWS);
+      dt = Math.min(Math.max(LONGEST_STEP_S, now * LATE_STEP), dt * STEP_GROWS);
     }
     return untilSet ? Infinity : now;
   }

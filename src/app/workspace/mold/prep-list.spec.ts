@@ -15,7 +15,7 @@ describe('what is put into the empty mold first', () => {
     await bench.press('half');
     // Half of 14.7 cm², 0.1 mm of cocoa butter: 0.066 g, and as much again beside.
     expect(bench.text).toContain('A cavity holds 0.066 g of it and takes 0.13 g');
-    expect(bench.text).toContain('It waits 4 h');
+    expect(bench.text).toContain('then waits 4 h');
     await bench.press('sprayed colour');
     await bench.enter('Colour', 'White cocoa butter');
     await bench.press('half');
@@ -24,7 +24,7 @@ describe('what is put into the empty mold first', () => {
       ['sprayed', 'half', 'White cocoa butter'],
     ]);
     await bench.press(/^1. Red/);
-    expect(bench.text).not.toContain('It waits 4 h');
+    expect(bench.text).not.toContain('then waits 4 h');
     whole();
   });
 
