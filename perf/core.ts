@@ -80,7 +80,7 @@ function largePlanResult(): Result {
       fillingId: bombs.fillings[i % bombs.fillings.length].id,
       amount: { by: 'volume', m3: 8e-6 },
     })),
-    closure: { kind: 'pipedSeam', meltId: 'melt-0', lineM: 0.003, sets: [] },
+    closure: { kind: 'pipedSeam', meltId: 'melt-0', lineM: 0.003, sets: [{ place: 'room' }] },
   };
   const chills = draftPlan(large).parts.map(({ chillInput }) => chillNominal(chillInput));
   const { ms, told } = timed(

@@ -20,7 +20,7 @@ export function addPrep(part: Part, kind: PrepKind, id: string, name: string): b
   return true;
 }
 
-/** Makes a step of another kind: as thick as that usually lies, and set where it usually sets; its pattern and its name stay. */
+/** Makes a step of another kind: as thick as that usually lies, and set where it usually sets; its pattern stays. */
 export function makePrep(casting: Casting, part: Part, stepId: string, kind: PrepKind, name: string): void {
   const at = part.prep.findIndex(({ id }) => id === stepId);
   if (at < 0) return;

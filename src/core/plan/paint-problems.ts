@@ -1,6 +1,5 @@
 import { COCOA_BUTTER_COLOUR } from '../matter/cocoa-butter';
 import type { PrepAnswer } from '../prep/prep';
-import { prepRow } from '../record/prep';
 import { ownSecondsOf, placeOf } from '../record/sets';
 import { placeC, type PlaceKitchen } from '../shell/place-air';
 import type { CastingPlan, Problem } from './plan-types';
@@ -11,7 +10,7 @@ export function paintProblems({ preps, casting }: Omit<CastingPlan, 'problems'>)
 }
 
 /** Painted by themselves, details go to the fridge: where it is very cold they crack. Common practice, no source. */
-function paintProblem({ step, sets, stay }: PrepAnswer, kitchen: PlaceKitchen): Problem[] {
+function paintProblem({ step, sets, restS, stay }: PrepAnswer, kitchen: PlaceKitchen): Problem[] {
   const { name, id: stepId } = step;
   const about = { station: 'mold' as const };
   const found: Problem[] = [];
@@ -19,7 +18,6 @@ function paintProblem({ step, sets, stay }: PrepAnswer, kitchen: PlaceKitchen): 
   if (step.sets.some(({ place }) => place === 'freezer'))
     found.push({ ...about, key: 'paintCracks', values: { name }, remedy: { key: 'paintToFridge', stepId } });
   const place = placeOf(step);
-  const [restS] = prepRow(step.kind).restS;
   if (sets.value === Infinity)
     found.push({
       ...about,
@@ -27,8 +25,8 @@ function paintProblem({ step, sets, stay }: PrepAnswer, kitchen: PlaceKitchen): 
       values: { name, place },
       ...(place === 'fridge' ? {} : { remedy: { key: 'paintToFridge', stepId } }),
     });
-  const rests = restS > 0 && stay.rule !== 'prep.sets';
-  const needed = rests ? Math.max(restS, sets.value) : sets.value;
+  const rests = restS > 0;
+  const needed = Math.max(restS, sets.value);
   if (ownSecondsOf(step) !== undefined && stay.value < needed)
     found.push({
       ...about,

@@ -75,6 +75,7 @@ describe('what is painted into a mold', () => {
     const first = prepStation(input(step('sprayed'), { followed: true }));
     const last = prepStation(input(step('sprayed')));
     expect(first.stay.value).toBe(first.sets?.value);
+    expect([first.restS, last.restS]).toEqual([0, 4 * 3600]);
     // Common practice, no source: 4 to 8 h.
     expect(last.stay).toMatchObject({ value: 4 * 3600, low: 4 * 3600, high: 8 * 3600 });
     const own = prepStation(input(step('sprayed', { sets: [{ place: 'room', seconds: 7 * 3600 }] })));

@@ -37,6 +37,8 @@ export interface PrepAnswer {
   readonly hands: Answer;
   /** In its place until it is set to the touch, s; undefined for what need not set. */
   readonly sets: Answer | undefined;
+  /** How long it has to rest before anything is cast on it, s; 0 where it has only to be set, or where more of its kind follows. */
+  readonly restS: number;
   /** How long it stays there before the work goes on: until it is set, or as long as it rests, or as the cook says. */
   readonly stay: Answer;
 }
@@ -73,6 +75,7 @@ export function prepStation(input: PrepInput): PrepAnswer {
       spots ? term('count', step.count, 'count') : term('area', coveredM2, 'area'),
     ]),
     sets,
+    restS: restOf(input),
     stay: stayOf(input, sets),
   };
 }
@@ -117,11 +120,17 @@ function setsOf({ step, melt, material, moldWallM, floorShare, kitchen }: PrepIn
   );
 }
 
-function stayOf({ step, followed }: PrepInput, sets: Answer | undefined): Answer {
+function restOf({ step, followed }: PrepInput): number {
+  return followed ? 0 : prepRow(step.kind).restS[0];
+}
+
+function stayOf(input: PrepInput, sets: Answer | undefined): Answer {
+  const { step } = input;
   const own = ownSecondsOf(step);
   if (own !== undefined) return answer(own, 'duration', 'chill.ownInterval', []);
   if (!sets) return answer(0, 'duration', 'prep.dry', []);
-  const [from, to] = prepRow(step.kind).restS;
-  if (from === 0 || followed || sets.value >= from) return sets;
+  const from = restOf(input);
+  const [, to] = prepRow(step.kind).restS;
+  if (from === 0 || sets.value >= from) return sets;
   return answer(from, 'duration', 'prep.rests', [term('place', placeOf(step))], [from, to]);
 }

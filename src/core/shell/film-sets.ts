@@ -46,9 +46,9 @@ interface Behind {
 }
 
 const COCOA_BUTTER: SettingChocolate = { kind: 'dark', fatShare: 1 };
-const FIRST_STEP_S = 0.5;
-const STEP_GROWS = 1.15;
-const LONGEST_STEP_S = 20;
+const FIRST_STEP_S = 1;
+const STEP_GROWS = 1.25;
+const LONGEST_STEP_S = 30;
 /** After hours little changes: a step may be this share of what has passed. */
 const LATE_STEP = 0.01;
 /** A step that has to be shorter than this to be solved cannot be, s. */
