@@ -11,6 +11,7 @@ import { allCautions } from '../wording/cautions';
 import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
+import { boilsDown } from '../wording/larder';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { ALLERGEN_NAMES, PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
@@ -161,7 +162,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
         : [{ what: 'The mold', how: `starts at ${text(part.moldC, 'temperature', system)}, dry.` }]),
       ...made.preps.map((prep) => ({
         what: `${PREP_WORDS[prep.step.kind].verb}:`,
-        how: prepStep(prep, castOf(plan.batch)(part.id), system),
+        how: prepStep(plan.casting, prep, castOf(plan.batch)(part.id), system),
       })),
       ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];
@@ -201,12 +202,13 @@ function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside
   return plan.parts.flatMap((part) =>
     part.fill.layers.map(({ choice, mass }) => {
       const jobKg = mass.value * layersOf(plan, part);
-      const components = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.components ?? [];
+      const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id);
+      const components = need?.components ?? [];
       return {
         name:
           plan.parts.length > 1 ? `${choice.filling.name}, in ${part.part.name.toLowerCase()}` : choice.filling.name,
         each: text(mass.value, 'mass', system),
-        job: text(jobKg, 'mass', system),
+        job: text(jobKg, 'mass', system) + boilsDown(components, need?.mass.value ?? jobKg, system),
         mixed:
           components.length > 1
             ? components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')

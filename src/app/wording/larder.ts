@@ -153,3 +153,12 @@ export function measureText({ parts, measure }: Ingredient, system: UnitSystem):
       return String(measure.count);
   }
 }
+
+/** From so much more on it is told that what goes in is more than what comes out: rounding apart. */
+const MORE_GOES_IN = 1.001;
+
+/** ", of 149 g before it boils down", where more goes into a filling than comes out. */
+export function boilsDown(parts: readonly { readonly kg: number }[], kg: number, system: UnitSystem): string {
+  const goesInKg = parts.reduce((sum, part) => sum + part.kg, 0);
+  return goesInKg > kg * MORE_GOES_IN ? `, of ${text(goesInKg, 'mass', system)} before it boils down` : '';
+}

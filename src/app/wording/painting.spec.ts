@@ -17,8 +17,8 @@ describe('a painted mold on the sheet', () => {
     const casting = bonbons();
     for (const kind of PREP_KINDS) addPrep(casting.parts[0], kind, kind, PREP_WORDS[kind].colour);
     const plan = planned(casting);
-    const [detail, brushed, sprayed, dust] = plan.parts[0].preps.map((prep) => prepStep(prep, 26, 'metric'));
-    expect(detail).toMatch(/^Details, 12 spots, 0\.05\d* g a cavity; 1\.4 g in all\..*ball-ended.*in the fridge\.$/);
+    const [detail, brushed, sprayed, dust] = plan.parts[0].preps.map((prep) => prepStep(casting, prep, 26, 'metric'));
+    expect(detail).toMatch(/^Quarry 64, 12 spots, 0\.05\d* g a cavity; 1\.4 g in all\..*ball-ended.*in the fridge\.$/);
     expect(brushed).toMatch(/colour in .* cocoa butter\..*in the fridge\.$/);
     // Common practice, no source: sprayed colour rests 4 to 8 h at 18 to 22 °C.
     expect(sprayed).toMatch(/rests 4 to 8 h at 18 to 22 °C\. Then 4 h in the room\.$/);

@@ -4,6 +4,7 @@ import { cocoaButterColour } from '../../core/melt/preparations';
 import type { UnitSystem } from '../../core/quantity/units';
 import type { Prep } from '../../core/record/casting';
 import { prepRow, type Pattern, type PrepKind } from '../../core/record/prep';
+import { chocolateOf, meltOf } from '../../core/record/references';
 import { placeOf, restsOf } from '../../core/record/sets';
 import { rangeText, text } from './format';
 import { PLACE_NAMES } from './names';
@@ -92,12 +93,19 @@ export function prepText({ kind, pattern }: Prep): string {
 }
 
 /** "12 spots, 0.03 g": how much of what goes into a cavity. */
-export function prepAmount({ step, mass }: PrepAnswer, system: UnitSystem): string {
+function prepAmount({ step, mass }: PrepAnswer, system: UnitSystem): string {
   return `${PATTERN_WORDS[step.pattern].said(step)}, ${text(mass.value, 'mass', system)}`;
 }
 
+type Named = Parameters<typeof chocolateOf>[0] & Parameters<typeof meltOf>[0];
+
+/** What a step is done with: the chocolate of its melt, or its colour as one calls it. */
+export function prepName(casting: Named, step: Prep): string {
+  return 'meltId' in step ? chocolateOf(casting, meltOf(casting, step.meltId)).name : step.name;
+}
+
 /** A step as the sheet has it: how much of it, what is used up, and where it waits for how long. */
-export function prepStep(prep: PrepAnswer, parts: number, system: UnitSystem): string {
+export function prepStep(casting: Named, prep: PrepAnswer, parts: number, system: UnitSystem): string {
   const { step, takes, stay } = prep;
   const mass = (kg: number): string => text(kg, 'mass', system);
   const rests = restsOf(step).map(
@@ -112,11 +120,11 @@ export function prepStep(prep: PrepAnswer, parts: number, system: UnitSystem): s
       : '';
   const job = takes.value * parts;
   const mixed = prepRow(step.kind).of === 'cocoaButter' ? `, or ${mixText(job, system)}` : '';
-  return `${step.name}, ${prepAmount(prep, system)} a cavity; ${mass(job)} in all${mixed}. ${PREP_WORDS[step.kind].brief}${waits}`;
+  return `${prepName(casting, step)}, ${prepAmount(prep, system)} a cavity; ${mass(job)} in all${mixed}. ${PREP_WORDS[step.kind].brief}${waits}`;
 }
 
 /** What coloured cocoa butter is mixed of, where it is not bought so. */
-export function mixText(kg: number, system: UnitSystem): string {
+function mixText(kg: number, system: UnitSystem): string {
   const { colour, cocoaButter } = cocoaButterColour(kg);
   return `${text(colour.value, 'mass', system)} colour in ${text(cocoaButter.value, 'mass', system)} cocoa butter`;
 }

@@ -13,10 +13,8 @@ const USUAL_COLOURS: Readonly<Record<'cocoaButter' | 'dust', string>> = { cocoaB
  */
 export function addPrep(part: Part, kind: PrepKind, id: string, name: string): boolean {
   if (part.prep.length >= MOST.prep) return false;
-  const { usualM, place, of } = prepRow(kind);
-  const pattern = of === 'melt' ? ('spots' as const) : ('all' as const);
-  const common = { id, name, pattern, share: 0.2, count: 12, spotM: 0.003, thickM: usualM, sets: [{ place }] };
-  part.prep.push(of === 'melt' ? { ...common, ...withMelt(kind, part) } : { ...common, ...withColour(kind) });
+  const pattern = prepRow(kind).of === 'melt' ? 'spots' : 'all';
+  part.prep.push(stepAs(kind, part, { id, name, pattern, share: 0.2, count: 12, spotM: 0.003 }));
   return true;
 }
 
@@ -25,10 +23,19 @@ export function makePrep(casting: Casting, part: Part, stepId: string, kind: Pre
   const at = part.prep.findIndex(({ id }) => id === stepId);
   if (at < 0) return;
   const { id, pattern, share, count, spotM } = part.prep[at];
-  const { usualM, place, of } = prepRow(kind);
-  const common = { id, name, pattern, share, count, spotM, thickM: usualM, sets: [{ place }] };
-  part.prep[at] = of === 'melt' ? { ...common, ...withMelt(kind, part) } : { ...common, ...withColour(kind) };
+  part.prep[at] = stepAs(kind, part, { id, name, pattern, share, count, spotM });
   dropUnused(casting);
+}
+
+/** A step of a kind: as thick as that usually lies, and set where it usually sets. */
+function stepAs(
+  kind: PrepKind,
+  part: Part,
+  pattern: Pick<Prep, 'id' | 'name' | 'pattern' | 'share' | 'count' | 'spotM'>,
+): Prep {
+  const { usualM, place, of } = prepRow(kind);
+  const common = { ...pattern, thickM: usualM, sets: [{ place }] };
+  return of === 'melt' ? { ...common, ...withMelt(kind, part) } : { ...common, ...withColour(kind) };
 }
 
 type Melted = Extract<Prep, { meltId: string }>;

@@ -19,6 +19,7 @@ import { ChoiceList } from '../../ui/choice-list';
 import { Figure } from '../../ui/figure';
 import { Tool } from '../../ui/tool';
 import { text } from '../../wording/format';
+import { boilsDown } from '../../wording/larder';
 import { CopyOffer } from '../offers/copy-offer';
 
 const STEP_IN_M = 0.003;
@@ -94,7 +95,8 @@ export class FillLayers {
           components.length > 1
             ? `: ${components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')}`
             : '';
-        return [fillingId, `${text(mass.value, 'mass', system)} for the job${mixed}`];
+        const job = `${text(mass.value, 'mass', system)} for the job${boilsDown(components, mass.value, system)}`;
+        return [fillingId, job + mixed];
       }),
     );
   });

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { Bench, withDemo } from '../../../testing/bench';
+import { Bench, until, withDemo } from '../../../testing/bench';
 import { readCasting } from '../../../core/record/read-casting';
 import { Pantry } from '../../state/pantry';
 import { FillStation } from './fill-station';
@@ -98,6 +98,18 @@ describe('Fill station', () => {
       await bench.choose('Layer 1, at the bottom', id);
       expect(bench.text).toContain(said);
     }
+  });
+
+  it('says of what is cooked that more goes in than comes out, so that the parts add up', async () => {
+    const bench = await Bench.of(FillStation);
+    await bench.choose('Layer 1, at the bottom', 'custard');
+    const said = /(\d+) g for the job, of (\d+) g before it boils down: (.*?) Vanilla extract/;
+    await until(() => said.test(bench.text));
+    const [, left, goesIn, parts] = said.exec(bench.text) ?? [];
+    // 8 % boils away.
+    expect(Number(left) / Number(goesIn)).toBeCloseTo(0.92, 2);
+    const sum = [...parts.matchAll(/([\d.]+) g/g)].reduce((all, [, grams]) => all + Number(grams), 0);
+    expect(sum / Number(goesIn)).toBeCloseTo(1, 1);
   });
 
   it('refuses three kilograms of filling where they cannot be, and keeps what was typed', async () => {

@@ -27,7 +27,7 @@ import { TextField } from '../../ui/text-field';
 import { Tool } from '../../ui/tool';
 import { text } from '../../wording/format';
 import { LONGEST_NAME, tidyName } from '../../wording/naming';
-import { PATTERN_WORDS, PREP_WORDS, prepText } from '../../wording/painting';
+import { PATTERN_WORDS, PREP_WORDS, prepName, prepText } from '../../wording/painting';
 import { SetFields } from '../setting/set-fields';
 
 /** Numbers of a step that are typed. */
@@ -69,7 +69,7 @@ export class PrepList {
     const plan = this.plan();
     return (plan?.preps ?? []).map((one) => ({
       id: one.step.id,
-      name: one.step.name,
+      name: plan ? prepName(plan.casting, one.step) : '',
       amount: text(one.mass.value, 'mass', this.units.system()),
       colour: plan ? this.colourOf(plan.casting, one.step) : '',
     }));
