@@ -66,6 +66,8 @@ export class Molds {
   ];
   private readonly searched = signal('');
   private readonly limit = signal(AT_FIRST);
+  /** What is done with a mold comes a moment after the molds themselves: the first sight is of what there is. */
+  protected readonly withTools = signal(false);
   private readonly end = viewChild<ElementRef<HTMLElement>>('end');
 
   protected readonly found = computed(() => {
@@ -101,7 +103,10 @@ export class Molds {
       this.kind();
       this.limit.set(AT_FIRST);
       // The first screenful is drawn by itself, and the next follows it.
-      const next = setTimeout(() => this.showMore(), NEXT_MS);
+      const next = setTimeout(() => {
+        this.withTools.set(true);
+        this.showMore();
+      }, NEXT_MS);
       clean(() => clearTimeout(next));
     });
     const seen =
