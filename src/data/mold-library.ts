@@ -55,6 +55,15 @@ const BOTTLE = [
   [11, 104],
 ] as const;
 
+const WILLOW = [
+  [0, 0],
+  [2, 6],
+  [9, 20],
+  [10, 32],
+  [6, 52],
+  [0, 70],
+] as const;
+
 const points = (pairs: readonly (readonly [number, number])[]) =>
   pairs.map(([radius, height]) => ({ radiusM: mm(radius), heightM: mm(height) }));
 
@@ -127,6 +136,19 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
   ]),
   mold('gems', 'Faceted gems', 'polycarbonate', [
     cavity({ kind: 'faceted', form: 'gem', diameterM: mm(32), facets: 6, depthM: mm(20) }, 3, 5),
+  ]),
+  mold(
+    'heart',
+    'Faceted heart',
+    'silicone',
+    [cavity({ kind: 'heart', form: 'faceted', widthM: mm(120), lengthM: mm(112), depthM: mm(38) }, 1, 1)],
+    { notes: 'Work chocolate into the notch with a brush: it stays thin there.' },
+  ),
+  mold('stars', 'Flat stars', 'silicone', [
+    cavity({ kind: 'star', form: 'flat', diameterM: mm(46), tips: 5, waist: 0.55, depthM: mm(9) }, 2, 4),
+  ]),
+  mold('catkins', 'Willow leaves', 'silicone', [
+    cavity({ kind: 'drawn', form: 'domed', points: points(WILLOW), depthM: mm(7) }, 1, 5),
   ]),
   mold('bells', 'Bells', 'silicone', [cavity({ kind: 'turned', points: points(BELL) }, 2, 3)]),
   mold('bottle', 'A found bottle', 'thinPlastic', [cavity({ kind: 'turned', points: points(BOTTLE) }, 1, 1)], {

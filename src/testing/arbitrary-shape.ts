@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { FACETED_FORMS, type CavityShape } from '../core/cavity/shape';
+import { FACETED_FORMS, OUTLINE_FORMS, type CavityShape } from '../core/cavity/shape';
 
 const m = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true });
 /** Any shape within its limits. */
@@ -48,6 +48,40 @@ export const anyShape: fc.Arbitrary<CavityShape> = fc.oneof(
     facets: fc.integer({ min: 3, max: 24 }),
     depthM: m(0.01, 0.3),
   }),
+  fc.record({
+    kind: fc.constant('heart' as const),
+    form: fc.constantFrom(...OUTLINE_FORMS),
+    widthM: m(0.01, 0.4),
+    lengthM: m(0.01, 0.4),
+    depthM: m(0.003, 0.1),
+  }),
+  fc.record({
+    kind: fc.constant('star' as const),
+    form: fc.constantFrom(...OUTLINE_FORMS),
+    diameterM: m(0.01, 0.4),
+    tips: fc.integer({ min: 4, max: 12 }),
+    waist: m(0.3, 0.9),
+    depthM: m(0.003, 0.1),
+  }),
+  // Four points on a bulging half outline.
+  fc
+    .record({
+      form: fc.constantFrom(...OUTLINE_FORMS),
+      lengthM: m(0.02, 0.4),
+      out: fc.tuple(m(0.006, 0.05), m(0.006, 0.05)),
+      depthM: m(0.003, 0.1),
+    })
+    .map(({ form, lengthM, out: [low, high], depthM }): CavityShape => ({
+      kind: 'drawn',
+      form,
+      points: [
+        { radiusM: 0, heightM: 0 },
+        { radiusM: low, heightM: 0.3 * lengthM },
+        { radiusM: high, heightM: 0.7 * lengthM },
+        { radiusM: 0, heightM: lengthM },
+      ],
+      depthM,
+    })),
   fc
     .record({ diameterM: m(0.03, 0.4), share: m(0.2, 0.9) })
     .map(({ diameterM, share }): CavityShape => ({ kind: 'ball', diameterM, openingM: share * diameterM })),

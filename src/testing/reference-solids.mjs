@@ -1,11 +1,12 @@
-// Bodies built by manifold-3d, for tests: reads [{ facets, radiusMm, corners: [[share, heightMm], …] }, …] and prints [{ volume, wall }, …].
+// Bodies built by manifold-3d, for tests: reads [{ facets, radiusMm, corners: [[share, heightMm], …] } or { outline, depthMm }, …] and
+// prints [{ volume, wall }, …].
 // A process of its own, since the package is an ES module with WebAssembly.
 import process from 'node:process';
 import Module from 'manifold-3d';
 
 const manifold = await Module();
 manifold.setup();
-const { Manifold } = manifold;
+const { CrossSection, Manifold } = manifold;
 
 const polygon = (facets, radius) =>
   Array.from({ length: facets }, (_, k) => [
@@ -14,6 +15,13 @@ const polygon = (facets, radius) =>
   ]);
 
 const lid = (facets, radius) => (facets / 2) * radius ** 2 * Math.sin((2 * Math.PI) / facets);
+
+/** What stands straight up from an outline [[xMm, yMm], …]: its volume, and the upright wall with the floor. */
+function upright({ outline, depthMm }) {
+  const section = new CrossSection([outline]);
+  const solid = section.extrude(depthMm);
+  return { volume: solid.volume(), wall: solid.surfaceArea() - section.area() };
+}
 
 /** Volume and side walls of the frusta between the corners, one on another, with the floor. */
 function body({ facets, radiusMm, corners }) {
@@ -37,4 +45,6 @@ function body({ facets, radiusMm, corners }) {
   return { volume, wall };
 }
 
-process.stdout.write(JSON.stringify(JSON.parse(process.argv[2]).map(body)));
+process.stdout.write(
+  JSON.stringify(JSON.parse(process.argv[2]).map((one) => (one.outline ? upright(one) : body(one)))),
+);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import type { TurnedPoint } from '../../core/cavity/shape';
+import { byPoints, type TurnedPoint } from '../../core/cavity/shape';
 import type { LibraryMold, MoldCavity } from '../../core/record/mold';
 import { MoldLibrary } from '../state/mold-library';
 import { Gone } from '../ui/gone';
@@ -47,6 +47,7 @@ export class MoldPage {
     const cavities = this.mold()?.cavities ?? [];
     return cavities.find((cavity) => cavity.id === this.openCavity()) ?? cavities[0];
   });
+  protected readonly byPoints = byPoints;
   protected readonly usedBy = computed(() => this.library.usedBy(this.id()));
 
   protected open(cavityId: string): void {
@@ -61,8 +62,16 @@ export class MoldPage {
     { id }: MoldCavity,
     { points, gesture }: { readonly points: readonly TurnedPoint[]; readonly gesture: string },
   ): void {
-    const shape = { kind: 'turned' as const, points: points.map((point) => ({ ...point })) };
-    this.library.editCavity(this.id(), id, 'profile', (cavity) => (cavity.shape = shape), `profile ${gesture}`);
+    this.library.editCavity(
+      this.id(),
+      id,
+      'profile',
+      ({ shape }) => {
+        const pointed = byPoints(shape);
+        if (pointed) pointed.points = points.map((point) => ({ ...point }));
+      },
+      `profile ${gesture}`,
+    );
   }
 
   protected copy(mold: LibraryMold): void {

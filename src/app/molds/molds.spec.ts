@@ -124,6 +124,9 @@ describe('Mold page', () => {
       'tile',
       'pillow',
       'faceted',
+      'heart',
+      'star',
+      'drawn',
       'measured',
       'ball',
       'turned',
@@ -133,7 +136,7 @@ describe('Mold page', () => {
       expect(moldOf('bombs').cavities[0].shape.kind).toBe(kind);
       expect(bench.text).toMatch(/Holds[\d.]+ mL/);
     }
-    for (let k = 0; k < 12; k++) store.undo();
+    for (let k = 0; k < 15; k++) store.undo();
     expect(moldOf('bombs').cavities[0].shape).toEqual({ kind: 'hemisphere', diameterM: 0.064 });
   });
 

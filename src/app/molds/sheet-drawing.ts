@@ -1,3 +1,4 @@
+import { isOutlined, outlinePoints } from '../../core/cavity/free-outline';
 import type { CavityShape } from '../../core/cavity/shape';
 import { cavityOf } from '../../core/cavity/cavity';
 import type { Mold } from '../../core/record/mold';
@@ -54,6 +55,12 @@ function outlinePath(shape: CavityShape, x: number, y: number, across: number, a
     const c = Math.min(shape.cornerM * 1000, a, b);
     const arc = (dx: number, dy: number): string => `a${n(c)} ${n(c)} 0 0 1 ${n(dx)} ${n(dy)}`;
     return `M${n(x - a + c)} ${n(y - b)}h${n(across - 2 * c)}${arc(c, c)}v${n(along - 2 * c)}${arc(-c, c)}h${n(2 * c - across)}${arc(-c, -c)}v${n(2 * c - along)}${arc(c, -c)}z`;
+  }
+  if (isOutlined(shape)) {
+    const points = outlinePoints(shape).map(([px, py]) => [px * 1000, -py * 1000] as const);
+    const lowest = (axis: 0 | 1): number => Math.min(...points.map((point) => point[axis]));
+    const [left, top] = [x - a - lowest(0), y - b - lowest(1)];
+    return `M${points.map(([px, py]) => `${n(left + px)} ${n(top + py)}`).join('L')}z`;
   }
   if (shape.kind === 'faceted') {
     const corners = Array.from(

@@ -13,7 +13,7 @@ import { FormsModule } from '@angular/forms';
 import { scaleLinear } from 'd3-scale';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzInputDirective } from 'ng-zorro-antd/input';
-import { TURNED_LIMITS, checkPoints } from '../../core/cavity/check-shape';
+import { TURNED_LIMITS, checkOutline, checkPoints } from '../../core/cavity/check-shape';
 import type { TurnedPoint } from '../../core/cavity/shape';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
@@ -28,9 +28,27 @@ import { readPoints, writePoints } from './profile-points';
 const MARGIN = { left: 44, right: 22, top: 18, bottom: 26 } as const;
 const GRID_M = 0.0005;
 
+/** What the points are points of: how they are checked, and what they are called. */
+const POINTS_OF = {
+  profile: {
+    check: checkPoints,
+    hint: 'Drag a point, or move it by arrow keys. The lowest comes first, the rim last; all of it turns about the dashed line.',
+    across: 'From the axis',
+    up: 'Height',
+    table: 'One point a line: distance from the axis and height, in mm where no unit is typed',
+  },
+  outline: {
+    check: checkOutline,
+    hint: 'Half of it as seen from above: drag a point, or move it by arrow keys, from the lower end up. The other half is its mirror image over the dashed line.',
+    across: 'From the middle line',
+    up: 'Along it',
+    table: 'One point a line: distance from the middle line and how far along it, in mm where no unit is typed',
+  },
+} as const;
+
 /**
- * The profile of a turned cavity as points on a small canvas: dragged, added, removed, or typed as a table. Points that make no
- * cavity are marked and said; only whole profiles are given out, so the last good one stays.
+ * The profile of a turned cavity, or half of an outline seen from above, as points on a small canvas: dragged, added, removed, or typed as
+ * a table. Points that make no cavity are marked and said; only whole ones are given out, so the last good one stays.
  */
 @Component({
   selector: 'ks-profile-editor',
@@ -43,6 +61,7 @@ export class ProfileEditor {
   private readonly units = inject(Units);
 
   readonly points = input.required<readonly TurnedPoint[]>();
+  readonly of = input<keyof typeof POINTS_OF>('profile');
   /** A whole profile, with what names the gesture that made it. */
   readonly changed = output<{ readonly points: readonly TurnedPoint[]; readonly gesture: string }>();
 
@@ -61,7 +80,8 @@ export class ProfileEditor {
   private given: readonly TurnedPoint[] | undefined;
   private from: TurnedPoint = { radiusM: 0, heightM: 0 };
 
-  protected readonly problem = computed(() => checkPoints(this.drawn()));
+  protected readonly words = computed(() => POINTS_OF[this.of()]);
+  protected readonly problem = computed(() => this.words().check(this.drawn()));
   protected readonly problemText = computed(() => {
     const problem = this.problem();
     return problem ? shapeProblemText(problem) : '';
@@ -89,7 +109,7 @@ export class ProfileEditor {
       y: floorY - point.heightM * perM,
       wrong: i === marked,
       label: `Point ${i + 1} of ${this.drawn().length}`,
-      spoken: `${this.write(point.radiusM)} from the axis, ${this.write(point.heightM)} high`,
+      spoken: `${this.words().across}: ${this.write(point.radiusM)}, ${this.words().up.toLowerCase()}: ${this.write(point.heightM)}`,
     }));
   });
   protected readonly path = computed(() => {
@@ -218,7 +238,7 @@ export class ProfileEditor {
 
   private set(points: readonly TurnedPoint[], gesture: string): void {
     this.drawn.set(points);
-    if (checkPoints(points)) return;
+    if (this.words().check(points)) return;
     // The lowest point is the floor, wherever it was drawn.
     const floor = points[0].heightM;
     const whole = floor === 0 ? points : points.map((point) => ({ ...point, heightM: point.heightM - floor }));

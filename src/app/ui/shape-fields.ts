@@ -1,5 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { FACETED_FORMS, type CavityShape, type FacetedForm } from '../../core/cavity/shape';
+import {
+  FACETED_FORMS,
+  OUTLINE_FORMS,
+  type CavityShape,
+  type FacetedForm,
+  type OutlineForm,
+} from '../../core/cavity/shape';
 import { checkShape } from '../../core/cavity/check-shape';
 import type { Dimension } from '../../core/quantity/answer';
 import { LIMITS, type Limit } from '../../core/record/limits';
@@ -44,6 +50,14 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
     field('facets', 'Facets around', LIMITS.facets, true),
     DEPTH,
   ],
+  heart: [ACROSS, LENGTH, DEPTH],
+  star: [
+    field('diameterM', 'Width over tips', LIMITS.cavityDiameterM),
+    field('tips', 'Tips', LIMITS.starTips, true),
+    field('waist', 'Between tips', LIMITS.starWaist),
+    DEPTH,
+  ],
+  drawn: [DEPTH],
   turned: [],
   measured: [field('volumeM3', 'Measured volume', LIMITS.cavityVolumeM3), WIDTH, DEPTH],
   ball: [
@@ -58,8 +72,8 @@ const FIELDS: Readonly<Record<CavityShape['kind'], readonly ShapeField[]>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [AmountField, Pick],
   template: `
-    @if (shape().kind === 'faceted') {
-      <ks-pick label="Form" [options]="forms" [value]="form()" (chosen)="setForm($event)" />
+    @if (form(); as form) {
+      <ks-pick label="Form" [options]="forms()" [value]="form" (chosen)="setForm($event)" />
     }
     <div class="pairs">
       @for (field of fields(); track field.key) {
@@ -104,11 +118,16 @@ export class ShapeFields {
   readonly changed = output<{ readonly shape: CavityShape; readonly key: string }>();
 
   protected readonly millilitre = UNITS.millilitre;
-  protected readonly forms = FACETED_FORMS.map((value) => ({ value, name: FORM_NAMES[value] }));
+  protected readonly forms = computed(() =>
+    (this.shape().kind === 'faceted' ? FACETED_FORMS : OUTLINE_FORMS).map((value) => ({
+      value,
+      name: FORM_NAMES[value],
+    })),
+  );
   protected readonly fields = computed(() => FIELDS[this.shape().kind]);
   protected readonly form = computed(() => {
     const shape = this.shape();
-    return shape.kind === 'faceted' ? shape.form : 'gem';
+    return 'form' in shape ? shape.form : undefined;
   });
   /** Why a shape just typed was not taken; gone as soon as the shape changes. */
   private readonly note = signal<{ readonly shape: CavityShape; readonly text: string } | undefined>(undefined);
@@ -129,9 +148,8 @@ export class ShapeFields {
       : limit;
   }
 
-  protected setForm(form: FacetedForm): void {
-    const shape = this.shape();
-    if (shape.kind === 'faceted') this.changed.emit({ shape: { ...shape, form }, key: 'form' });
+  protected setForm(form: FacetedForm | OutlineForm): void {
+    this.changed.emit({ shape: { ...this.shape(), form } as CavityShape, key: 'form' });
   }
 
   protected set(key: string, value: number): void {

@@ -32,6 +32,11 @@ const HANDLING: readonly Handling[] = [
     when: (part) => open(part) && part.moldRecord.composition.kind === 'figure',
   },
   {
+    text: 'Brush a little more over the edges that stand into the mold, as a notch does: it is thinnest there.',
+    brief: 'brush once more over the inner edges',
+    when: (part) => part.coat.overEdges !== undefined,
+  },
+  {
     text: 'Drop the mold flat, three or four times from 10 to 13 cm, so that bubbles let go of the wall.',
     brief: 'drop it flat, three or four times',
     when: (part) => onWall(part) && inMold(part),

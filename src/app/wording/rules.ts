@@ -160,6 +160,13 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
       'Yield stress over density and gravity; yield stress by class from memory, 3 % more a degree cooler (working rule).',
     sure: 'A factor 1.4 either way.',
   },
+  'coat.overEdges': {
+    title: 'Over edges that stand inward',
+    how: 'A notch, or the corners between the tips of a star, stand into the mold. Chocolate that lies evenly on the wall has more way round such an edge, and is thinner there: light shines through it first, and it cracks there first.',
+    source:
+      'Volume of a layer laid round a cylinder (Steiner’s formula for parallel surfaces); the edge as round as 1 mm, a working rule.',
+    sure: 'A sharper edge is thinner still.',
+  },
   'coat.neededRim': {
     title: 'Rim a shell needs',
     how: '1.5 mm for a 64 mm shell, growing with the square root of its widest part; compound gets by with 15 % less, and what is peeled out of a liner or off a leaf with half.',

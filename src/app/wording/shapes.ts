@@ -1,6 +1,6 @@
 import { cavityOf, type Cavity } from '../../core/cavity/cavity';
 import type { ShapeProblem } from '../../core/cavity/check-shape';
-import type { CavityShape, FacetedForm, ShapeKind } from '../../core/cavity/shape';
+import type { CavityShape, FacetedForm, OutlineForm, ShapeKind } from '../../core/cavity/shape';
 import type { MoldCare } from '../../core/record/choices';
 import type { Composition } from '../../core/record/mold';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -16,11 +16,21 @@ export const SHAPE_NAMES: Readonly<Record<ShapeKind, string>> = {
   tile: 'flat tile',
   pillow: 'pillow',
   faceted: 'faceted',
+  heart: 'heart',
+  star: 'star',
+  drawn: 'drawn outline',
   turned: 'turned profile',
   measured: 'measured bowl',
   ball: 'ball with opening',
 };
-export const FORM_NAMES: Readonly<Record<FacetedForm, string>> = { pyramid: 'pyramid', gem: 'gem', pear: 'pear' };
+export const FORM_NAMES: Readonly<Record<FacetedForm | OutlineForm, string>> = {
+  pyramid: 'pyramid',
+  gem: 'gem',
+  pear: 'pear',
+  flat: 'flat floor',
+  domed: 'domed',
+  faceted: 'faceted',
+};
 export const COMPOSITION_NAMES: Readonly<Record<Composition['kind'], string>> = {
   single: 'each by itself',
   halves: 'two alike, joined',
@@ -75,7 +85,7 @@ export function shapeProblemText({ key, point }: ShapeProblem): string {
     case 'bowlTooLean':
       return 'A bowl of that width and depth holds far more. Measure depth and width again.';
     case 'tooFewPoints':
-      return 'A profile takes two points at least: the lowest and the rim.';
+      return 'Two points at least: the lowest and the last.';
     case 'tooManyPoints':
       return 'At most 300 points are kept. Take some out.';
     case 'pointCrosses':
@@ -90,6 +100,10 @@ export function shapeProblemText({ key, point }: ShapeProblem): string {
       return `${which} lies on the one before. Move it, or take it out.`;
     case 'rimTooNarrow':
       return `${which} is the rim, and it is all but closed. At least 2.5 mm from the axis.`;
+    case 'pointHidden':
+      return `${which}: the outline folds back there and hides from its own middle. Move it out, or draw it simpler.`;
+    case 'outlineTooSmall':
+      return 'It is too small: at least 10 mm long and wide.';
     case 'notDeep':
       return 'It is not deep enough to hold anything: at least 3 mm.';
   }

@@ -119,6 +119,7 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   turnEvery: 'Turned every',
   volumeBelow: 'Volume below it',
   volumeShare: 'Share of the cavity',
+  edgeRadius: 'Edge, rounded by',
   wall: 'Wall of a cavity',
   waiting: 'Waiting',
   wanted: 'Wanted',

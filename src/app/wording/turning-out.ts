@@ -118,7 +118,7 @@ const BY_MATERIAL: Readonly<Partial<Record<MoldMaterial, keyof typeof WAYS_OUT>>
   polycarbonate: 'tapped',
   thinPlastic: 'tapped',
 };
-const FLAT_SHAPES: readonly CavityShape['kind'][] = ['tile', 'pillow', 'cylinder', 'cap'];
+const FLAT_SHAPES: readonly CavityShape['kind'][] = ['tile', 'pillow', 'cylinder', 'cap', 'heart', 'star', 'drawn'];
 
 /** How a part comes out of its mold, by composition, material, method, shape and size. */
 export function turningOut({ moldRecord, coatsMade, cavity, part }: OutOfMold): TurningOut {

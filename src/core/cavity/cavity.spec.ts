@@ -6,7 +6,7 @@ import { insetLine } from './inset';
 import { layerVolumePerArea } from './layer';
 import { circleOutline, ellipseOutline, roundedRectangleOutline } from './plan-outline';
 import { cumulativeVolume, wallArea } from './profile';
-import type { CavityShape } from './shape';
+import { byPoints, type CavityShape } from './shape';
 
 const half64 = cavityOf({ kind: 'hemisphere', diameterM: 0.064 });
 const ML = 1e6;
@@ -16,14 +16,15 @@ const m = (low: number, high: number) => fc.double({ min: low, max: high, noNaN:
 
 /** The same shape, k times as large. */
 function scaled(shape: CavityShape, k: number): CavityShape {
-  if (shape.kind === 'turned')
-    return { kind: 'turned', points: shape.points.map((p) => ({ radiusM: p.radiusM * k, heightM: p.heightM * k })) };
-  return Object.fromEntries(
+  const pointed = byPoints(shape);
+  const points = pointed?.points.map((p) => ({ radiusM: p.radiusM * k, heightM: p.heightM * k }));
+  const larger = Object.fromEntries(
     Object.entries(shape).map(([key, value]) => [
       key,
       key.endsWith('M') ? Number(value) * k : key.endsWith('M3') ? Number(value) * k ** 3 : value,
     ]),
-  ) as unknown as CavityShape;
+  );
+  return { ...larger, ...(points ? { points } : {}) } as unknown as CavityShape;
 }
 
 describe('hemisphere', () => {

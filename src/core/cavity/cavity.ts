@@ -1,3 +1,4 @@
+import { isOutlined, outlinePoints, outlineThrough } from './free-outline';
 import { meridianOf, sphereRadius, type Meridian } from './meridian';
 import {
   circleOutline,
@@ -27,6 +28,8 @@ export interface Cavity {
   readonly gaussCurvature: number;
   /** Share of the wall that is flat floor; what is coated outside lies on none. */
   readonly floorShare: number;
+  /** Edges of its outline that stand into it; a coat runs thin over them. */
+  readonly inwardEdges: number;
   readonly profile: Profile;
   /** The cavity is not turned, and the profile is that of the turned one with the same area at every height. */
   readonly equivalent: boolean;
@@ -73,6 +76,7 @@ function workedOut(shape: CavityShape, outward: boolean): Cavity {
     spanM: 2 * radius * widest,
     ...meanCurvatures(profile),
     floorShare: outward ? 0 : floorShare(profile),
+    inwardEdges: outline.inwardEdges ?? 0,
     profile,
     equivalent: isEquivalent(shape),
     outward,
@@ -90,6 +94,9 @@ function isEquivalent(shape: CavityShape): boolean {
     case 'faceted':
     case 'liner':
     case 'measured':
+    case 'heart':
+    case 'star':
+    case 'drawn':
       return true;
     default:
       return false;
@@ -109,6 +116,10 @@ function outlineOf(shape: CavityShape): PlanOutline {
       return circleOutline(shape.points[shape.points.length - 1].radiusM);
     case 'ball':
       return circleOutline(shape.openingM / 2);
+    case 'heart':
+    case 'star':
+    case 'drawn':
+      return outlineThrough(outlinePoints(shape));
     default:
       return circleOutline(shape.diameterM / 2);
   }
@@ -129,12 +140,13 @@ function areaFactors(
 }
 
 function volumeOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian): number {
+  if (isOutlined(shape) && shape.form === 'domed') return domeVolume(outline, shape.depthM);
   switch (shape.kind) {
     case 'hemisphere':
       return (Math.PI / 12) * shape.diameterM ** 3;
     case 'egg':
     case 'pillow':
-      return (2 / 3) * outline.areaM2 * shape.depthM;
+      return domeVolume(outline, shape.depthM);
     case 'measured':
       return shape.volumeM3;
     case 'cap':
@@ -147,11 +159,16 @@ function volumeOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian):
   }
 }
 
+function domeVolume({ areaM2 }: PlanOutline, depthM: number): number {
+  return (2 / 3) * areaM2 * depthM;
+}
+
 function sphereRadiusOf(shape: Extract<CavityShape, { kind: 'cap' | 'ball' }>): number {
   return shape.kind === 'ball' ? shape.diameterM / 2 : sphereRadius(shape.diameterM, shape.depthM);
 }
 
 function areaOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian, pleats: number): number {
+  if (isOutlined(shape) && shape.form === 'domed') return domeArea(outline, shape.depthM);
   switch (shape.kind) {
     case 'hemisphere':
       return (Math.PI / 2) * shape.diameterM ** 2;
@@ -160,10 +177,14 @@ function areaOf(shape: CavityShape, outline: PlanOutline, meridian: Meridian, pl
       return 2 * Math.PI * sphereRadiusOf(shape) * meridian.depthM;
     case 'egg':
     case 'pillow':
-      return outline.stretches.reduce((sum, s) => sum + s.lengthM * domeStrip(s.supportM, shape.depthM), 0);
+      return domeArea(outline, shape.depthM);
     default:
       return stripArea(outline, meridian, pleats);
   }
+}
+
+function domeArea({ stretches }: PlanOutline, depthM: number): number {
+  return stretches.reduce((sum, s) => sum + s.lengthM * domeStrip(s.supportM, depthM), 0);
 }
 
 /** ∫₀¹ √(d² + (h² - d²)u²) du: a dome's wall over a stretch of outline, per length of it, for support h and depth d. */

@@ -1,3 +1,4 @@
+import { enclosed, outlinePoints } from './free-outline';
 import { bowlFits } from './measured-bowl';
 import type { CavityShape, TurnedPoint } from './shape';
 
@@ -18,7 +19,9 @@ export interface ShapeProblem {
     | 'pointTooFar'
     | 'pointRepeats'
     | 'rimTooNarrow'
-    | 'notDeep';
+    | 'notDeep'
+    | 'pointHidden'
+    | 'outlineTooSmall';
   readonly point?: number;
 }
 
@@ -50,6 +53,8 @@ export function checkShape(shape: CavityShape): ShapeProblem | undefined {
       return shape.cornerM > Math.min(shape.lengthM, shape.widthM) / 2 + 1e-9 ? { key: 'cornerTooRound' } : undefined;
     case 'turned':
       return checkPoints(shape.points);
+    case 'drawn':
+      return checkOutline(shape.points);
     default:
       return undefined;
   }
@@ -60,6 +65,42 @@ export function checkShape(shape: CavityShape): ShapeProblem | undefined {
  * behind the axis or beyond reach, no stretch across another.
  */
 export function checkPoints(points: readonly TurnedPoint[]): ShapeProblem | undefined {
+  const apart = checkEach(points);
+  if (apart) return apart;
+  const floor = points[0].heightM;
+  const back = points.findIndex((point, i) => i > 0 && point.heightM < points[i - 1].heightM - 1e-9);
+  if (back > 0) return { key: 'pointGoesBack', point: back };
+  const rim = points[points.length - 1];
+  if (rim.heightM - floor < TURNED_LIMITS.leastDepthM) return { key: 'notDeep', point: points.length - 1 };
+  if (rim.radiusM < TURNED_LIMITS.leastRimRadiusM) return { key: 'rimTooNarrow', point: points.length - 1 };
+  return undefined;
+}
+
+/** An outline is nowhere less across than this, m. */
+const LEAST_ACROSS_M = 0.01;
+
+/**
+ * Checks the points of half an outline, from the lower end of its middle line: none behind that line or beyond reach, no stretch across
+ * another, and each in sight of the middle, about which the cavity narrows downward.
+ */
+export function checkOutline(points: readonly TurnedPoint[]): ShapeProblem | undefined {
+  const apart = checkEach(points);
+  if (apart) return apart;
+  const along = points.map(({ heightM }) => heightM);
+  const widest = 2 * Math.max(...points.map(({ radiusM }) => radiusM));
+  if (Math.min(widest, Math.max(...along) - Math.min(...along)) < LEAST_ACROSS_M) return { key: 'outlineTooSmall' };
+  const whole = outlinePoints({ kind: 'drawn', form: 'flat', points, depthM: 0 });
+  const { areaM2, middle } = enclosed(whole);
+  if (areaM2 <= 0) return { key: 'pointHidden', point: 0 };
+  const hidden = whole.findIndex(([x0, y0], i) => {
+    const [x1, y1] = whole[(i + 1) % whole.length];
+    return (x0 - middle[0]) * (y1 - y0) - (y0 - middle[1]) * (x1 - x0) <= 0;
+  });
+  return hidden < 0 ? undefined : { key: 'pointHidden', point: Math.min(hidden, points.length - 1) };
+}
+
+/** What is wrong with points whatever they are the points of. */
+function checkEach(points: readonly TurnedPoint[]): ShapeProblem | undefined {
   if (points.length < 2) return { key: 'tooFewPoints', ...(points.length === 1 ? { point: 0 } : {}) };
   if (points.length > TURNED_LIMITS.points) return { key: 'tooManyPoints' };
   const floor = points[0].heightM;
@@ -75,13 +116,7 @@ export function checkPoints(points: readonly TurnedPoint[]): ShapeProblem | unde
       return { key: 'pointRepeats', point: i };
   }
   const crossing = firstCrossing(points);
-  if (crossing !== undefined) return { key: 'pointCrosses', point: crossing };
-  const back = points.findIndex((point, i) => i > 0 && point.heightM < points[i - 1].heightM - 1e-9);
-  if (back > 0) return { key: 'pointGoesBack', point: back };
-  const rim = points[points.length - 1];
-  if (rim.heightM - floor < TURNED_LIMITS.leastDepthM) return { key: 'notDeep', point: points.length - 1 };
-  if (rim.radiusM < TURNED_LIMITS.leastRimRadiusM) return { key: 'rimTooNarrow', point: points.length - 1 };
-  return undefined;
+  return crossing === undefined ? undefined : { key: 'pointCrosses', point: crossing };
 }
 
 /** The end of the first stretch that crosses an earlier one. */

@@ -1,4 +1,4 @@
-import type { CavityShape, FacetedForm } from './shape';
+import type { CavityShape, FacetedForm, OutlineForm } from './shape';
 import { bowlExponent } from './measured-bowl';
 
 /**
@@ -16,7 +16,8 @@ export interface Meridian {
 const CURVE_CELLS = 48;
 
 // Width shares against depth shares, from the point up.
-const FACETED: Readonly<Record<FacetedForm, readonly (readonly [share: number, depth: number])[]>> = {
+type Corners = readonly (readonly [share: number, depth: number])[];
+const FACETED: Readonly<Record<FacetedForm, Corners>> = {
   pyramid: [
     [0, 0],
     [1, 1],
@@ -63,6 +64,10 @@ export function meridianOf(shape: CavityShape): Meridian {
         [1, 0],
         [1, shape.depthM],
       ]);
+    case 'heart':
+    case 'star':
+    case 'drawn':
+      return outlined(shape.form, shape.depthM);
     case 'cup':
     case 'liner':
       return straight([
@@ -77,6 +82,19 @@ export function meridianOf(shape: CavityShape): Meridian {
     case 'turned':
       return turned(shape.points);
   }
+}
+
+function outlined(form: OutlineForm, depthM: number): Meridian {
+  if (form === 'domed') return dome(depthM, 2);
+  const corners: Corners =
+    form === 'flat'
+      ? [
+          [0, 0],
+          [1, 0],
+          [1, 1],
+        ]
+      : FACETED.gem;
+  return straight(corners.map(([share, depth]) => [share, depth * depthM]));
 }
 
 /** Radius of the sphere that a cap of this width and depth is cut from, m. */

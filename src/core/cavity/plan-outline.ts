@@ -12,6 +12,8 @@ export interface PlanOutline {
   readonly widthM: number;
   /** The outline in stretches, for sums over the wall; one for a circle, one a side for a polygon. */
   readonly stretches: readonly OutlineStretch[];
+  /** Edges that stand into the cavity, as the notch of a heart; none where it is left out. */
+  readonly inwardEdges?: number;
 }
 
 /** Quarter of an ellipse or of a corner is summed over this many stretches. */

@@ -15,6 +15,9 @@ const KINDS: readonly ShapeKind[] = [
   'tile',
   'pillow',
   'faceted',
+  'heart',
+  'star',
+  'drawn',
   'turned',
   'ball',
 ];

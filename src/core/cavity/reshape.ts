@@ -32,6 +32,12 @@ export function reshaped(kind: ShapeKind, from: Cavity): CavityShape {
       return { kind, lengthM, widthM, depthM, cornerM };
     case 'faceted':
       return { kind, form: 'gem', diameterM, facets: 8, depthM };
+    case 'heart':
+      return { kind, form: 'domed', widthM: lengthM, lengthM: widthM, depthM };
+    case 'star':
+      return { kind, form: 'flat', diameterM: Math.max(lengthM, widthM), tips: 5, waist: 0.5, depthM };
+    case 'drawn':
+      return { kind, form: 'flat', points: leaf(lengthM, widthM), depthM };
     case 'turned':
       return { kind, points: sampled(from) };
     case 'measured':
@@ -39,6 +45,20 @@ export function reshaped(kind: ShapeKind, from: Cavity): CavityShape {
     case 'ball':
       return { kind, diameterM: Math.max(diameterM, 0.02), openingM: Math.max(diameterM, 0.02) / 2 };
   }
+}
+
+/** Shares of its length and half width that a leaf goes through. */
+const LEAF = [
+  [0, 0],
+  [0.12, 0.62],
+  [0.35, 1],
+  [0.7, 0.72],
+  [1, 0],
+] as const;
+
+/** Half a leaf to go on from where an outline is to be drawn. */
+function leaf(widthM: number, lengthM: number): TurnedPoint[] {
+  return LEAF.map(([along, out]) => ({ radiusM: (out * widthM) / 2, heightM: along * lengthM }));
 }
 
 function clamp(m: number): number {

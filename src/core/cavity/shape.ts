@@ -8,6 +8,10 @@ export interface TurnedPoint {
 export const FACETED_FORMS = ['pyramid', 'gem', 'pear'] as const;
 export type FacetedForm = (typeof FACETED_FORMS)[number];
 
+/** How a cavity of a free outline goes down: by upright sides to a flat floor, as a dome, or by facets to a point under its middle. */
+export const OUTLINE_FORMS = ['flat', 'domed', 'faceted'] as const;
+export type OutlineForm = (typeof OUTLINE_FORMS)[number];
+
 /** The shape of one cavity, as the record keeps it; all lengths m, seen with the opening up. */
 export type CavityShape =
   | { readonly kind: 'hemisphere'; readonly diameterM: number }
@@ -50,6 +54,30 @@ export type CavityShape =
       readonly facets: number;
       readonly depthM: number;
     }
+  /** A heart seen from above, its tip below. */
+  | {
+      readonly kind: 'heart';
+      readonly form: OutlineForm;
+      readonly widthM: number;
+      readonly lengthM: number;
+      readonly depthM: number;
+    }
+  /** A star seen from above; the diameter goes over its tips, and the corners between them lie at this share of it. */
+  | {
+      readonly kind: 'star';
+      readonly form: OutlineForm;
+      readonly diameterM: number;
+      readonly tips: number;
+      readonly waist: number;
+      readonly depthM: number;
+    }
+  /** Any outline alike to both sides: half of it from below upward, by the distance from its middle line. */
+  | {
+      readonly kind: 'drawn';
+      readonly form: OutlineForm;
+      readonly points: readonly TurnedPoint[];
+      readonly depthM: number;
+    }
   /** Turned about its axis, from points drawn or typed. */
   | { readonly kind: 'turned'; readonly points: readonly TurnedPoint[] }
   /** A bowl fitted to its measured volume, depth and rim. */
@@ -62,5 +90,14 @@ export type CavityShape =
     }
   /** A ball with a round opening, as a balloon or another former is. */
   | { readonly kind: 'ball'; readonly diameterM: number; readonly openingM: number };
+
+/** The shape where it is known by points, else undefined. */
+export function byPoints<S extends { readonly kind: ShapeKind }>(
+  shape: S,
+): Extract<S, { readonly kind: 'turned' | 'drawn' }> | undefined {
+  return shape.kind === 'turned' || shape.kind === 'drawn'
+    ? (shape as Extract<S, { readonly kind: 'turned' | 'drawn' }>)
+    : undefined;
+}
 
 export type ShapeKind = CavityShape['kind'];

@@ -68,6 +68,8 @@ export interface CoatResult {
   /** Only where a thickness was wanted. */
   readonly coatsNeeded: Answer | undefined;
   readonly reached: boolean;
+  /** The shell over edges that stand into the mold; undefined where there are none, or nothing of it lies on the wall. */
+  readonly overEdges: Answer | undefined;
   /** A solid fill as its heat sees it; undefined for a shell. */
   readonly body: SolidBody | undefined;
 }
@@ -90,6 +92,28 @@ export function totals(coats: readonly CoatAnswer[]): ThicknessAnswers {
     return { ...answer(sumOf(of.map((a) => a.value)), 'length', 'coat.total', [], range), parts: of };
   };
   return { rim: sum('rim'), wall: sum('wall'), base: sum('base') };
+}
+
+/** An edge that stands into a mold is as round as this, m. Working rule. */
+const EDGE_RADIUS_M = 0.001;
+
+/**
+ * A shell over an edge that stands into the mold. What a flat wall holds of it goes round the edge: t = h + h²/2r on a cylinder of radius r
+ * (Steiner's formula for parallel surfaces), so that h = r (√(1 + 2t/r) − 1), at every angle of the edge.
+ */
+export function overEdges(
+  { inwardEdges, outward }: CoatInput['cavity'],
+  { wall }: ThicknessAnswers,
+): Answer | undefined {
+  if (inwardEdges === 0 || outward) return undefined;
+  const over = (t: number): number => EDGE_RADIUS_M * (Math.sqrt(1 + (2 * t) / EDGE_RADIUS_M) - 1);
+  return answer(
+    over(wall.value),
+    'length',
+    'coat.overEdges',
+    [term('shellThickness', wall.value, 'length'), term('edgeRadius', EDGE_RADIUS_M, 'length')],
+    [over(wall.low ?? wall.value), over(wall.high ?? wall.value)],
+  );
 }
 
 /** The rim it needs, and the chance that it breaks with the one it has. */

@@ -8,7 +8,15 @@ import type { CoatChoice, Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
 import type { SimulatedCoat } from '../shell/simulated';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
-import { massInAll, survival, totals, type CoatAnswer, type CoatInput, type CoatResult } from './coat-answers';
+import {
+  massInAll,
+  overEdges,
+  survival,
+  totals,
+  type CoatAnswer,
+  type CoatInput,
+  type CoatResult,
+} from './coat-answers';
 import { solidShell } from './solid';
 
 /** A coat by dose that is laid more than this many times as thick as a vertical wall holds is taken for too heavy, until a simulation tells: it is worked up until it has begun to set. Working rule. */
@@ -46,6 +54,7 @@ export function coatStation(input: CoatInput): CoatResult {
     volumeM3: laid.reduce((sum, l) => sum + l.volumeM3, 0),
     mass: massInAll(coats),
     ...survival(input, choices, total.rim),
+    overEdges: input.press ? undefined : overEdges(input.cavity, total),
     coatsNeeded:
       aimed &&
       answer(choices.length, 'count', 'coat.coatsNeeded', [term('wantedRim', input.wantedRimM ?? 0, 'length')]),

@@ -54,6 +54,7 @@ export function solidShell(input: CoatInput): CoatResult {
     ...survival(input, choices, total.rim),
     coatsNeeded: undefined,
     reached: true,
+    overEdges: undefined,
     body,
   };
 }

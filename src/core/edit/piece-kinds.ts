@@ -1,3 +1,4 @@
+import { cavityOf } from '../cavity/cavity';
 import type { CavityShape } from '../cavity/shape';
 import type { FillingKind } from '../matter/filling';
 import type { MoldMaterial } from '../matter/mold-material';
@@ -53,6 +54,7 @@ function dome(widthM: number, depthM: number): CavityShape {
 
 /** The widest of a shape across its opening, m. */
 function widthOf(shape: CavityShape): number {
+  if (shape.kind === 'drawn') return Math.max(cavityOf(shape).lengthM, cavityOf(shape).widthM);
   if ('lengthM' in shape) return Math.max(shape.lengthM, shape.widthM);
   return 'diameterM' in shape ? shape.diameterM : 2 * shape.points[shape.points.length - 1].radiusM;
 }
@@ -71,7 +73,7 @@ const BONBON_DEEP_M = 0.03;
 const LEAF_M = 0.008;
 const alone = ({ composition }: Mold): boolean => composition.kind === 'single';
 const isFlat = ({ shape }: MoldCavity): boolean =>
-  ['tile', 'cylinder', 'pillow', 'cap', 'faceted'].includes(shape.kind) &&
+  ['tile', 'cylinder', 'pillow', 'cap', 'faceted', 'heart', 'star', 'drawn'].includes(shape.kind) &&
   depthOf(shape) <= Math.min(FLAT_M, FLAT_SHARE * widthOf(shape));
 /** A mouth no wider than this share of the body is a neck. Working rule. */
 const NECK = 0.7;

@@ -1,4 +1,5 @@
 import type { Cavity } from '../cavity/cavity';
+import { circleRoundM, isOutlined, outlinePoints } from '../cavity/free-outline';
 import type { CavityShape } from '../cavity/shape';
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
@@ -69,8 +70,12 @@ export function mugRoomM(shape: CavityShape, cavity: Cavity, mugDiameterM: numbe
   return mugDiameterM - acrossM(shape, cavity) - MUG_ROOM_M;
 }
 
-/** Diameter of the smallest circle round a piece seen from above, m: over the corners of a faceted one, the rounded corners of a rectangle, else its longer side. */
+/**
+ * Diameter of the smallest circle round a piece seen from above, m: over the corners of a faceted one, the rounded corners
+ * of a rectangle, the points of an outline, else its longer side.
+ */
 export function acrossM(shape: CavityShape, { lengthM, widthM, spanM, rimDiameterM }: Cavity): number {
+  if (isOutlined(shape)) return circleRoundM(outlinePoints(shape));
   if (shape.kind === 'faceted') return (shape.diameterM * spanM) / rimDiameterM;
   if (shape.kind !== 'tile' && shape.kind !== 'pillow') return Math.max(lengthM, widthM);
   // A corner's own circle touches the one all round, on the line from the middle through its centre.

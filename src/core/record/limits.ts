@@ -25,6 +25,8 @@ export const LIMITS = {
   openingM: limit('length', 0.005, 0.4),
   pleatFactor: limit('ratio', 1, 2.5),
   facets: limit('count', 3, 24),
+  starTips: limit('count', 4, 12),
+  starWaist: limit('share', 0.3, 0.9),
   cavityVolumeM3: limit('volume', 0.1e-6, 0.05),
   gapM: limit('length', 0.0005, 0.015),
   gapVolumeM3: limit('volume', 0.1e-6, 5e-3),

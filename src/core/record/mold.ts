@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { checkShape } from '../cavity/check-shape';
-import { FACETED_FORMS, type CavityShape } from '../cavity/shape';
+import { FACETED_FORMS, OUTLINE_FORMS, type CavityShape } from '../cavity/shape';
 import { MOLD_MATERIALS } from '../matter/mold-material';
 import { MOLD_CARE } from './choices';
 import { id, name, wholeOf, numberOf } from './fields';
@@ -8,6 +8,8 @@ import { LIMITS } from './limits';
 
 const width = numberOf('cavityDiameterM');
 const depthM = numberOf('cavityDepthM');
+const outlineForm = z.enum(OUTLINE_FORMS);
+const points = z.array(z.object({ radiusM: z.number(), heightM: z.number() })).check(z.minLength(2), z.maxLength(300));
 
 /** The shape of a cavity; what its numbers make impossible together is refused as well. */
 export const ShapeSchema = z
@@ -33,10 +35,17 @@ export const ShapeSchema = z
       facets: wholeOf('facets'),
       depthM,
     }),
+    z.object({ kind: z.literal('heart'), form: outlineForm, widthM: width, lengthM: width, depthM }),
     z.object({
-      kind: z.literal('turned'),
-      points: z.array(z.object({ radiusM: z.number(), heightM: z.number() })).check(z.minLength(2), z.maxLength(300)),
+      kind: z.literal('star'),
+      form: outlineForm,
+      diameterM: width,
+      tips: wholeOf('starTips'),
+      waist: numberOf('starWaist'),
+      depthM,
     }),
+    z.object({ kind: z.literal('drawn'), form: outlineForm, points, depthM }),
+    z.object({ kind: z.literal('turned'), points }),
     z.object({
       kind: z.literal('measured'),
       volumeM3: numberOf('cavityVolumeM3'),

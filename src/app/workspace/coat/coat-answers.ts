@@ -74,5 +74,6 @@ function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
     ...answerRow(named(dripping, 'Drips off'), feet && feet.value > LEAST_FEET_KG ? feet : undefined),
     ...answerRow('An upright wall holds', coat.coats[running].hold),
     ...answerRow('Rim it needs', coat.neededRim),
+    ...answerRow('Over its inner edges', coat.overEdges),
   ];
 }

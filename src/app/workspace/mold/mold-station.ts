@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import type { CavityShape } from '../../../core/cavity/shape';
+import { byPoints, type CavityShape } from '../../../core/cavity/shape';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../../core/matter/mold-material';
 import { castIn } from '../../../core/edit/parts';
 import { castingMold, moldDiffers } from '../../../core/record/copies';
@@ -102,6 +102,16 @@ export class MoldStation {
     const { composition } = mold;
     const joined = composition.kind === 'press' && composition.joined ? ' Two of them are joined at the rim.' : '';
     return COMPOSITION_TEXTS[composition.kind] + joined;
+  });
+  /** What a shape by points comes from, and where it is drawn. */
+  protected readonly pointed = computed(() => {
+    const cavity = this.cavity();
+    const shape = cavity && byPoints(cavity.shape);
+    if (!shape) return undefined;
+    const count = `${shape.points.length} points`;
+    return shape.kind === 'turned'
+      ? { text: `Turned from ${count}.`, drawIt: 'Draw its profile' }
+      : { text: `Half its outline goes through ${count}.`, drawIt: 'Draw its outline' };
   });
   protected readonly computedOn = computed(() => {
     const plan = this.plan();
