@@ -4,7 +4,7 @@ import { castOf, layersOf, workOrder } from '../../core/plan/batch-input';
 import { closedPart } from '../../core/plan/draft';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
-import { chocolateOf, meltOf } from '../../core/record/references';
+import { chocolateOf, fillingOf, meltOf } from '../../core/record/references';
 import { schoolRow } from '../../core/record/school';
 import { closingSteps, closingWords, FINISH_NAMES, finishText, KEEPING_TEXTS } from '../wording/closing';
 import { allCautions } from '../wording/cautions';
@@ -83,6 +83,9 @@ export function sheetContent(
     mind: mindSteps(plan, system, late),
     times: [
       { name: 'Start by', value: startText(plan.start.value, due) },
+      ...plan.fillings.flatMap(({ fillingId, makeBy }) =>
+        makeBy ? [{ name: `Make ${fillingOf(casting, fillingId).name} by`, value: startText(makeBy.value, due) }] : [],
+      ),
       { name: 'Ready', value: dueText(due) },
       { name: 'In all', value: text(batch.total.value, 'duration', system) },
       {

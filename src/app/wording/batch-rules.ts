@@ -39,6 +39,13 @@ export const BATCH_RULES = {
     source: 'Difference.',
     sure: 'As the minutes in all: start earlier if you are new to it.',
   },
+  'fill.makeBy': {
+    title: 'When to make a filling',
+    how: 'The moment at which the first of it goes in, less making it and letting it stand until it is right to use; rounded down to five minutes. It comes before the job and is not part of its minutes.',
+    source:
+      'A cooked caramel stands a day at 18 to 22 °C: common practice, no source. Ganache an hour, custard and cooked fruit two, in the cold: working rules.',
+    sure: 'It may stand longer; a ganache that has set is warmed a little and stirred.',
+  },
   'batch.handsOn': {
     title: 'Hands-on minutes',
     how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 8 s a part, filling 15 s a piece; melting, closing and finishing as their stations say.',

@@ -119,6 +119,8 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   turnEvery: 'Turned every',
   volumeBelow: 'Volume below it',
   volumeShare: 'Share of the cavity',
+  goesIn: 'The first goes in',
+  stands: 'Then it stands',
   edgeRadius: 'Edge, rounded by',
   wall: 'Wall of a cavity',
   waiting: 'Waiting',

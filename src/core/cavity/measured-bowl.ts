@@ -4,6 +4,8 @@ import { byHalving } from '../quantity/root';
 /** Exponents of the bowl that is fitted: from a funnel with hollow sides to all but a cylinder. */
 const LEANEST = 0.35;
 const FULLEST = 60;
+/** Within the ends by this share, so that rounding does not put it beyond them. */
+const HAIR = 1e-9;
 
 /**
  * The exponent n of the bowl sⁿ + (1 - z/d)ⁿ = 1 that holds a measured volume: 2 is half an ellipsoid, 1 a cone.
@@ -21,6 +23,13 @@ export function bowlFits(volumeM3: number, diameterM: number, depthM: number): '
   const share = shareOfCylinder(volumeM3, diameterM, depthM);
   if (share < bowlShare(LEANEST)) return 'lean';
   return share > bowlShare(FULLEST) ? 'full' : 'fits';
+}
+
+/** The volume nearest to one, m³, that a bowl of this width and depth can hold. */
+export function nearestBowlM3(volumeM3: number, diameterM: number, depthM: number): number {
+  const share = shareOfCylinder(volumeM3, diameterM, depthM);
+  const [lean, full] = [bowlShare(LEANEST) * (1 + HAIR), bowlShare(FULLEST) * (1 - HAIR)];
+  return (volumeM3 * Math.min(full, Math.max(lean, share))) / share;
 }
 
 function shareOfCylinder(volumeM3: number, diameterM: number, depthM: number): number {

@@ -19,6 +19,7 @@ const KINDS: readonly ShapeKind[] = [
   'star',
   'drawn',
   'turned',
+  'measured',
   'ball',
 ];
 

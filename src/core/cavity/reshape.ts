@@ -1,4 +1,5 @@
 import type { Cavity } from './cavity';
+import { nearestBowlM3 } from './measured-bowl';
 import type { CavityShape, ShapeKind, TurnedPoint } from './shape';
 
 const SHALLOWEST_M = 0.003;
@@ -41,7 +42,7 @@ export function reshaped(kind: ShapeKind, from: Cavity): CavityShape {
     case 'turned':
       return { kind, points: sampled(from) };
     case 'measured':
-      return { kind, volumeM3: from.volumeM3, diameterM, depthM };
+      return { kind, volumeM3: nearestBowlM3(from.volumeM3, diameterM, depthM), diameterM, depthM };
     case 'ball':
       return { kind, diameterM: Math.max(diameterM, 0.02), openingM: Math.max(diameterM, 0.02) / 2 };
   }

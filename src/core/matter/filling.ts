@@ -30,6 +30,11 @@ export interface FillingMatter {
   readonly keeping: Keeping;
   /** Cooked or melted, so that it may go in too warm. */
   readonly warm?: true;
+  /**
+   * Made at home by a recipe: hands on, and standing until it is right to use, s. A cooked caramel a day at 18 to 22 °C: common practice,
+   * no source; the others working rules.
+   */
+  readonly made?: { readonly handsOnS: number; readonly standsS: number };
   /** Not to be eaten. */
   readonly inedible?: true;
 }
@@ -44,11 +49,11 @@ export const FILLING_SPECIFIC_HEAT = 2000;
  */
 export const FILLING_MATTER: Readonly<Record<FillingKind, FillingMatter>> = {
   powder: { bulkDensity: 550, keeping: 'dry' },
-  ganache: { bulkDensity: 1100, keeping: 'days', warm: true },
-  caramel: { bulkDensity: 1300, keeping: 'weeks', warm: true },
-  nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: true },
-  custard: { bulkDensity: 1050, keeping: 'days', warm: true },
-  fruit: { bulkDensity: 1050, keeping: 'days', warm: true },
+  ganache: { bulkDensity: 1100, keeping: 'days', warm: true, made: { handsOnS: 600, standsS: 3600 } },
+  caramel: { bulkDensity: 1300, keeping: 'weeks', warm: true, made: { handsOnS: 1800, standsS: 24 * 3600 } },
+  nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: true, made: { handsOnS: 600, standsS: 1800 } },
+  custard: { bulkDensity: 1050, keeping: 'days', warm: true, made: { handsOnS: 1200, standsS: 2 * 3600 } },
+  fruit: { bulkDensity: 1050, keeping: 'days', warm: true, made: { handsOnS: 1200, standsS: 2 * 3600 } },
   crumbs: { bulkDensity: 350, keeping: 'days' },
   marshmallow: { bulkDensity: 210, pieceKg: 0.0005, packed: 0.6, gives: 1.05, keeping: 'dry' },
   sweets: { bulkDensity: 880, pieceKg: 0.0009, packed: 0.685, keeping: 'dry' },

@@ -150,6 +150,8 @@ export interface FillingNeed {
   readonly fillingId: string;
   readonly mass: Answer;
   readonly components: readonly Component[];
+  /** When making it has to begin; undefined for what is bought, and where the job never ends. */
+  readonly makeBy: Answer | undefined;
 }
 
 /** Every answer for one part of a piece. */

@@ -3,8 +3,10 @@ import { startBy } from '../batch/start';
 import type { ChillResult } from '../chill/chill';
 import { chillAnswers } from '../chill/chill-answers';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
+import { madeAhead, makeBy } from '../fill/made-ahead';
 import { keepWorkable, meltStation } from '../melt/melt';
-import { answer, term } from '../quantity/answer';
+import { answer, term, type Answer } from '../quantity/answer';
+import { fillingOf } from '../record/references';
 import { batchInput, castOf } from './batch-input';
 import { cappedWith } from './capping';
 import { meltInput, stretchesFor } from './melts';
@@ -39,17 +41,29 @@ export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): Ca
   const batch = batchStation(input, amounts, new Map(made.map((melt) => [melt.input.meltId, melt.ready.value])));
   const melts = made.map((melt) => keepWorkable(melt, stretchesFor(batch.timeline, melt.input.meltId)));
   const seen = parts.find(({ part }) => part.id === draft.part.id) ?? parts[0];
-  const fillings = fillingNeeds(draft, batch);
-  const plan = { ...draft, ...seen, parts, batch, start: startBy(casting.due, batch.total), melts, fillings };
+  const start = startBy(casting.due, batch.total);
+  const fillings = fillingNeeds(draft, batch, start);
+  const plan = { ...draft, ...seen, parts, batch, start, melts, fillings };
   return { ...plan, problems: findProblems(plan) };
 }
 
 /** What the job takes of each filling: in the layers, and on the pieces. */
-function fillingNeeds(plan: PlanDraft, batch: BatchResult): FillingNeed[] {
+function fillingNeeds(plan: PlanDraft, batch: BatchResult, start: Answer): FillingNeed[] {
   const { casting } = plan;
-  return [...fillingMasses(plan, casting.pieces, castOf(batch))].map(([fillingId, kg]) => ({
-    fillingId,
-    mass: answer(kg, 'mass', 'batch.filling', [term('pieces', casting.pieces, 'count')]),
-    components: fillingParts(casting, fillingId, kg),
-  }));
+  const goesInS = start.value + firstFilledS(batch);
+  return [...fillingMasses(plan, casting.pieces, castOf(batch))].map(([fillingId, kg]) => {
+    const made = Number.isFinite(goesInS) && madeAhead(casting.fillings, fillingOf(casting, fillingId));
+    return {
+      fillingId,
+      mass: answer(kg, 'mass', 'batch.filling', [term('pieces', casting.pieces, 'count')]),
+      components: fillingParts(casting, fillingId, kg),
+      makeBy: made ? makeBy(made, goesInS, casting.due.zone) : undefined,
+    };
+  });
+}
+
+/** When the first filling goes in or on, s from the start; the end, where none does. */
+function firstFilledS({ timeline: { wholeJob }, total }: BatchResult): number {
+  const first = wholeJob.find(({ kind }) => kind === 'fill') ?? wholeJob.find(({ kind }) => kind === 'finish');
+  return first?.startSeconds ?? total.value;
 }

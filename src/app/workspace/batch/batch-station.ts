@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting, SpareRule } from '../../../core/record/casting';
 import { dueSeconds, localTime } from '../../../core/record/due';
+import { fillingOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { ShoppingList, type OnHand } from '../../state/shopping-list';
@@ -51,6 +52,9 @@ export class BatchStation {
     const makes = this.list.makes();
     return [
       ...answerRow('Start by', plan.start, { strong: true }),
+      ...plan.fillings.flatMap(({ fillingId, makeBy }) =>
+        answerRow(`Make ${fillingOf(plan.casting, fillingId).name} by`, makeBy),
+      ),
       ...answerRow('Minutes in all', total, { strong: true }),
       ...answerRow('Hands on', handsOn),
       ...answerRow('Waiting', waiting),
