@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { MOLD_MATERIALS, MOLD_MATTER, type MoldMaterial } from '../../core/matter/mold-material';
 import type { LibraryMold } from '../../core/record/mold';
@@ -6,7 +6,7 @@ import { careOf } from '../../core/record/mold-care';
 import { MoldLibrary } from '../state/mold-library';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
-import { MATERIAL_NAMES } from '../wording/names';
+import { MATERIAL_NAMES, MATERIAL_SUITS } from '../wording/names';
 import { CompositionFields } from './composition-fields';
 
 /** What its numbers are called where a change of them is undone. */
@@ -27,6 +27,7 @@ export class MoldFields {
 
   readonly mold = input.required<LibraryMold>();
 
+  protected readonly suits = computed(() => MATERIAL_SUITS[this.mold().material]);
   protected readonly usualKg = USUAL_KG;
   protected readonly materials = MOLD_MATERIALS.map((value) => ({ value, name: MATERIAL_NAMES[value] }));
 

@@ -270,6 +270,11 @@ describe('preparations', () => {
     expect(ganache.textContent).toContain('days, not weeks');
     expect(colour.textContent).toContain('wear a mask');
     expect(caramel.textContent).toMatch(/\d+ × 30 s/);
+    expect(caramel.textContent).toMatch(/Then cool to work it\s*\d+ min/);
+    await bench.press('Keep it as a coating of the pantry');
+    const kept = pantry.chocolates().at(-1);
+    expect(kept).toMatchObject({ kind: 'compound', stockKg: 0.25 });
+    expect(kept?.name).toContain(', caramelised');
     await bench.type('Chocolate for one part of cream', '2');
     expect(ganache.textContent).toMatch(/Chocolate, chopped\s*200 g\s*Cream, hot\s*100 g/);
     expect(ganache.textContent).toContain('rested in the pan');

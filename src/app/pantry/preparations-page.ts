@@ -1,5 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { caramelised, cocoaButterColour } from '../../core/melt/preparations';
+import { Router } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { lightness } from '../../core/matter/colour';
+import type { PantryChocolate } from '../../core/record/chocolate';
 import { COCOA_BUTTER_COLOUR } from '../../core/matter/cocoa-butter';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
@@ -7,15 +11,20 @@ import { Units } from '../state/units';
 import { PageHeader } from '../ui/page-header';
 import { AmountField } from '../ui/amount-field';
 import { Figure } from '../ui/figure';
+import { Once } from '../ui/once';
 import { text, written } from '../wording/format';
+import { CARAMEL_TEXTS } from '../wording/pantry';
 import { GanachePanel } from './ganache-panel';
 import { preparationPlace } from './preparation-place';
+
+/** Fat of a coating where the pantry has none. */
+const USUAL_FAT = 0.32;
 
 /** Ganache, coloured cocoa butter and caramelised coating, each for the amount that is wanted. */
 @Component({
   selector: 'ks-preparations-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Figure, GanachePanel, PageHeader],
+  imports: [AmountField, Figure, GanachePanel, NzButtonComponent, Once, PageHeader],
   templateUrl: './preparations-page.html',
   styleUrls: ['./preparation.less', './preparations-page.less'],
 })
@@ -23,6 +32,7 @@ export class PreparationsPage {
   private readonly pantry = inject(Pantry);
   private readonly kitchens = inject(Kitchens);
   private readonly units = inject(Units);
+  private readonly router = inject(Router);
 
   protected readonly sprayKg = signal(0.05);
   protected readonly caramelKg = signal(0.25);
@@ -37,10 +47,24 @@ export class PreparationsPage {
       rest: `Rest it ${restFromS / 3600} to ${restToS / 3600} h at ${written(restFromC, 'temperature', system).number} to ${warmth(restToC)} before casting.`,
     };
   });
-  protected readonly caramel = computed(() => {
-    const coating = this.pantry.chocolates().find(({ kind }) => kind === 'compound');
-    return caramelised(this.caramelKg(), coating?.fatShare ?? 0.32, preparationPlace(this.kitchens.kitchen()));
-  });
+  protected readonly caramelTexts = CARAMEL_TEXTS;
+  /** The palest coating of the pantry: what is caramelised. */
+  protected readonly coating = computed(() =>
+    this.pantry
+      .chocolates()
+      .filter(({ kind }) => kind === 'compound')
+      .sort((a, b) => lightness(b.colour) - lightness(a.colour))
+      .at(0),
+  );
+  protected readonly caramel = computed(() =>
+    caramelised(this.caramelKg(), this.coating()?.fatShare ?? USUAL_FAT, preparationPlace(this.kitchens.kitchen())),
+  );
+  /** What was made goes into the pantry, to be cast like any other. */
+  protected keepCaramel(coating: PantryChocolate): void {
+    const { id } = this.pantry.createCaramelised(coating, this.caramelKg());
+    void this.router.navigate(['/pantry', id]);
+  }
+
   /** Bursts of one length after another, said together. */
   protected readonly series = computed(() => {
     const groups: { seconds: number; count: number; afterC: number }[] = [];

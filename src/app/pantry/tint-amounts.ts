@@ -5,6 +5,7 @@ import { Pantry } from '../state/pantry';
 import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { text } from '../wording/format';
+import { wafersText } from '../wording/pantry';
 
 const USUAL_KG = 0.3;
 /** A chocolate that is not in the pantry any more. */
@@ -62,13 +63,14 @@ export class TintAmounts {
         name: this.names().find(({ value }) => value === chocolateId)?.name ?? '',
         kg: chocolatesKg[i],
         colour: this.pantry.chocolates().find(({ id }) => id === chocolateId)?.colour ?? UNKNOWN_COLOUR,
+        counted: wafersText(chocolatesKg[i]),
       })),
-      ...colours.map(({ name }, i) => ({ name, kg: coloursKg[i], colour })),
+      ...colours.map(({ name }, i) => ({ name, kg: coloursKg[i], colour, counted: '' })),
     ];
     return rows.map((row) => ({
       ...row,
       share: `${(100 * row.kg) / this.wantedKg()}%`,
-      amount: text(row.kg, 'mass', this.units.system()),
+      amount: text(row.kg, 'mass', this.units.system()) + row.counted,
     }));
   });
 }

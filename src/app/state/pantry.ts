@@ -1,5 +1,5 @@
 import { Injectable, computed, inject } from '@angular/core';
-import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
+import { CHOCOLATE_MATTER, FLUIDITY_CLASSES, nearestClass } from '../../core/matter/chocolate';
 import { FILLING_MATTER } from '../../core/matter/filling';
 import type { Casting } from '../../core/record/casting';
 import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
@@ -15,6 +15,9 @@ import { newId } from './new-id';
 import { PantryStorage } from './pantry-storage';
 import { RecordLibrary } from './record-library';
 import { saveFile } from './save-file';
+
+/** As brown as peanut butter. */
+const CARAMEL_COLOUR = '#b07c46';
 
 /** The chocolates, tints and fillings at hand: listed, edited, copied, deleted, exported; all of it undone with everything else. */
 @Injectable({ providedIn: 'root' })
@@ -60,6 +63,21 @@ export class Pantry extends RecordLibrary<PantryEntry> {
         stockKg: 0,
       },
       'new chocolate',
+    );
+  }
+
+  /** So much of a coating, caramelised: a coating of its own, thicker by a class, as browned milk and sugar stiffen it. */
+  createCaramelised(coating: PantryChocolate, kg: number): PantryEntry {
+    const thicker = Math.max(0, FLUIDITY_CLASSES.indexOf(nearestClass(coating.fluidity)) - 1);
+    return this.added(
+      {
+        ...structuredClone(coating),
+        ...this.fresh(`${coating.name}, caramelised`),
+        fluidity: FLUIDITY_CLASSES[thicker],
+        colour: CARAMEL_COLOUR,
+        stockKg: kg,
+      },
+      'caramelised coating',
     );
   }
 

@@ -66,7 +66,7 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
       'Fill no higher than the line: the rim stays clean.',
       'Pipe from the edge inward, so that it seals.',
       'Tap to level, scrape the mold clean.',
-      'Let it set: cap, filling and shell together.',
+      'Let it set: cap, filling and shell together. What stands over the rim is then cut off with a small knife.',
     ],
   },
   dosedCap: {
@@ -97,6 +97,7 @@ const CLOSING_WORDS: { readonly [K in ClosureKind]: ClosingWords<K> } = {
     label: 'Plug',
     fields: { holeM: 'Hole, across', thicknessM: 'Plug, thick' },
     steps: () => [
+      'To open a bought shell: a row of small holes round half of its base, and the piece between breaks out. It stands in a small bowl while it is filled.',
       'Cast the plug on paper, or melt the edge of the hole a little.',
       'Pipe a ring round the hole, set the plug in, smooth it over.',
     ],
@@ -133,6 +134,11 @@ export const REPAIRS: readonly { readonly name: string; readonly time: string; r
     time: '2 min',
     how: 'A second on the plate, flat, with no weight on it. More makes it shorter.',
   },
+  {
+    name: 'A smear or a print',
+    time: '1 min',
+    how: 'Shave it off with a smooth knife, or wipe it with kitchen paper. Nothing wet.',
+  },
 ];
 
 export const FINISH_NAMES: Readonly<Record<Finish['kind'], string>> = {
@@ -152,7 +158,7 @@ export const STUCK_NAMES: Readonly<Record<StuckBy, string>> = {
 /** What to mind with each. */
 const FINISH_TEXTS: Readonly<Record<Finish['kind'], string>> = {
   drizzle: 'From a bag or a fork, quickly from side to side.',
-  sprinkle: 'On while what is under them is wet.',
+  sprinkle: 'On while what is under them is wet, heavy ones pressed in; then the cold.',
   dust: 'With a soft brush, on a dry piece at room temperature: on a cold, damp one it goes spotty.',
   paint: 'Dust in a little spirit, or coloured cocoa butter at about 29 °C. Let each colour dry before the next.',
   stickOn: 'A dot of chocolate, held until it stays; on a cold piece it takes at once. The biggest first.',

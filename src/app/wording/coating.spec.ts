@@ -22,12 +22,13 @@ describe('what the hands look after while they coat', () => {
     expect(handlingTexts(of('demo-bonbons')).join(' ')).not.toContain('slips loose');
   });
 
-  it('is a level back of what is filled, rings for a thin base, narrow places of a figure, and nothing of a pressed shell', () => {
+  it('is a level back of what is filled, rings for a thin base, narrow places of a figure, and the insert of a pressed shell', () => {
     expect(handlingLine(of('demo-tiles'))).toBe('wipe the wet edge, shake the back level');
     expect(handlingLine(of('demo-pears', 1))).toContain('in rings from the outside in');
     expect(handlingLine(of('demo-owls'))).toMatch(/^brush it into narrow places first/);
     expect(handlingLine(of('demo-owls'))).not.toContain('level');
-    expect(handlingTexts(of('demo-acorns'))).toEqual([]);
+    expect(handlingTexts(of('demo-acorns'))).toEqual([expect.stringContaining('the insert straight down and firmly')]);
+    expect(handlingLine(of('demo-acorns'))).toBe('');
     // A liner lies in the hand.
     expect(handlingLine(of('demo-oat-cups'))).toBe('brush where light shines through, wipe the wet edge');
   });

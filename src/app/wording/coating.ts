@@ -27,6 +27,26 @@ const level = (part: Coated): boolean => open(part) && !onWall(part);
 
 const HANDLING: readonly Handling[] = [
   {
+    text: 'In two pours: the top and the sides, which set; then turned over, and the rest down to the opening, over the edge of the first. What runs off is spooned on again from below and smoothed.',
+    brief: 'in two pours, the second over the edge of the first',
+    when: ({ moldRecord }) => moldRecord.composition.kind === 'former' && moldRecord.material === 'film',
+  },
+  {
+    text: 'Tilt the tin round until its wall is covered, tip out what is left; the base is built up afterwards, spoon by spoon.',
+    brief: 'tilt it until the wall is covered',
+    when: (part) => part.moldRecord.material === 'tin' && onWall(part),
+  },
+  {
+    text: 'Raised pictures and letters: brush a little into them first, so that they fill without bubbles.',
+    brief: '',
+    when: (part) => level(part) && MOLD_MATTER[part.moldRecord.material].rigid,
+  },
+  {
+    text: 'Up to the line, then the insert straight down and firmly, until chocolate shows at the rim all round; then the cover.',
+    brief: '',
+    when: ({ moldRecord }) => moldRecord.composition.kind === 'press',
+  },
+  {
     text: 'Work some into narrow places first with a brush: stems, ears, heels.',
     brief: 'brush it into narrow places first',
     when: (part) => open(part) && part.moldRecord.composition.kind === 'figure',

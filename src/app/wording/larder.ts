@@ -68,6 +68,13 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
       name: 'rested in the pan',
       steps: ['Take hot cream off the heat, put the chocolate in, lid on.', 'Wait 5 min, then stir smooth.'],
     },
+    {
+      name: 'whipped',
+      steps: [
+        'Cold cream with cocoa and icing sugar, or a soft ganache from the fridge: whipped fast for about 2 min, just before it is served.',
+        'Gone slack, it is chilled and whipped again.',
+      ],
+    },
     { name: 'stirred at once', steps: ['Chocolate into the hot cream off the heat, stirred until none is left.'] },
   ],
   caramel: [
@@ -109,6 +116,12 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
       ],
     },
     {
+      name: 'dipped',
+      steps: [
+        'Dry it well, dip it, let it drip; 5 min in the fridge on paper. It takes about a third of its weight in chocolate.',
+      ],
+    },
+    {
       name: 'from a tube',
       steps: ['A bought squeeze filling keeps as its packet says. Tap it flat before it is capped.'],
     },
@@ -123,7 +136,13 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
       steps: ['Under a grill of 245 °C, watched all the time, until brown: then they are a sticky layer.'],
     },
   ],
-  sweets: [{ name: 'crushed', steps: ['Canes and rock sugar: in a bag under a rolling pin, sieved free of dust.'] }],
+  sweets: [
+    { name: 'crushed', steps: ['Canes and rock sugar: in a bag under a rolling pin, sieved free of dust.'] },
+    {
+      name: 'chocolate figures',
+      steps: ['Inside what melts in a cup they melt unseen: set them on the outside.'],
+    },
+  ],
   crumbs: [
     {
       name: 'bound',

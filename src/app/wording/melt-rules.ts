@@ -101,6 +101,12 @@ export const MELT_RULES = {
     source: 'Balance of heat; where it browns is from memory.',
     sure: 'By eye: stop at the colour you want.',
   },
+  'prepare.caramelCools': {
+    title: 'Until it can be worked',
+    how: 'From where it browns it cools in its bowl in the room, until it is as cool as coating is worked.',
+    source: 'Heat lost by the bowl and the open face, the same as for any melt.',
+    sure: 'Stirred or spread out it is sooner.',
+  },
   'prepare.caramelTime': {
     title: 'From start to caramel',
     how: 'Every burst and the stir after it.',

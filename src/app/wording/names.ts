@@ -54,6 +54,16 @@ export const MATERIAL_NAMES: Readonly<Record<MoldMaterial, string>> = {
   tin: 'tin',
   film: 'balloon or film',
 };
+/** What a mold of a material is good for: price, shine, and how it lets go. Common practice, no source. */
+export const MATERIAL_SUITS: Readonly<Record<MoldMaterial, string>> = {
+  silicone: 'Cheap and forgiving: pushed or peeled off, satin rather than shiny, also for undercuts.',
+  polycarbonate: 'Dear and lasting: a mirror shine; lets go by itself when the chocolate shrinks, never by force.',
+  thinPlastic: 'Cheap: shines while it has no scratch, twisted a little to let go; wears out.',
+  paper: 'For one use: peeled off, or served with.',
+  glass: 'Never cut or broken off food: only where the piece comes out whole.',
+  tin: 'Opened and cut off: mind its edges.',
+  film: 'For one use: popped or peeled off; count every scrap.',
+};
 export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = {
   powder: 'powder',
   ganache: 'ganache',

@@ -2,6 +2,27 @@ import type { PantryChocolate } from '../../core/record/chocolate';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 
+/** What the eye stops at, and what the hands do with it. Common practice, no source. */
+export const CARAMEL_TEXTS: readonly string[] = [
+  'Others go at full power: for 225 g, 30, 30 and 15 to 20 s until it runs, then about 17 bursts of 15 s, stirred after each.',
+  'Stir to the bottom after every burst: it goes as thick as butter, then grainy, then as brown as peanut butter. Stop there.',
+  'Let it cool right down before it is used; a little coconut oil thins what stays stiff.',
+  'It is sticky, sets sooner and is more brittle: make the sides twice as thick.',
+  'What is left over is poured out, left to set and broken up: it keeps. Real white chocolate made so wants tempering again.',
+];
+
+/** A wafer of coating, kg: flat drops as they are sold for melting. Common practice, no source. */
+const WAFER_KG = 0.00095;
+/** So few are counted out rather than weighed. */
+const COUNTED = 24;
+
+/** How many wafers a small amount is, to count it out; empty for more. */
+export function wafersText(kg: number): string {
+  const wafers = Math.round(kg / WAFER_KG);
+  if (wafers < 1 || wafers > COUNTED) return '';
+  return wafers === 1 ? ', about a wafer' : `, about ${wafers} wafers`;
+}
+
 /** "250 g for € 4.90". */
 export function packText(
   { packKg, packPrice }: Pick<PantryChocolate, 'packKg' | 'packPrice'>,

@@ -198,7 +198,7 @@ export const PIECE_RULES = {
   },
   'finish.sprinkle': {
     title: 'Sprinkles',
-    how: 'One layer of them on the covered share of the outside.',
+    how: 'One layer of them on the covered share of the outside; of what is filled from below and not closed, on that of its open face, while it is wet.',
     source: 'Sum.',
     sure: 'Half as much again falls beside it: have some over.',
   },

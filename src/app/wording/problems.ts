@@ -178,6 +178,12 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: 'Press toppings into its open face before it sets, or coat the wall instead of filling it.',
     action: 'Take the filling out',
   }),
+  warmRoom: ({ warmth }) => ({
+    mark: 'warm',
+    head: `A room of ${warmth('roomC')} is warm for real chocolate.`,
+    body: 'Cool it, take coating, or cast less at a time; wear gloves, as it softens in the hand.',
+    action: '',
+  }),
   longJob: ({ values, time }) => ({
     mark: 'long',
     head: `${values['rounds']} rounds take ${time('total')}.`,

@@ -81,6 +81,7 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   onHand: 'Chocolate on hand',
   painted: 'As thick as',
   painting: 'Painted in first',
+  openFace: 'Open face of a piece',
   outside: 'Outside of a piece',
   packSize: 'Pack',
   partHeight: 'Height of a part',

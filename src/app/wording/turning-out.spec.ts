@@ -1,14 +1,15 @@
 import { draftPlan } from '../../core/plan/draft';
+import type { PlanDraft } from '../../core/plan/plan-types';
 import type { Casting } from '../../core/record/casting';
 import { methodsFor } from '../../core/plan/methods';
 import { demoCastings } from '../../data/demo';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
-import { resistsText, touchedText, turningOut, type OutOfMold } from './turning-out';
+import { resistsText, touchedText, trimmedText, turningOut, waitingText } from './turning-out';
 
 const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
 
 /** The demo's bombs, cast by themselves in one cavity of another mold. */
-function castIn(moldId: string, at = 0, more: Partial<Casting['molds'][number]> = {}): OutOfMold {
+function castIn(moldId: string, at = 0, more: Partial<Casting['molds'][number]> = {}): PlanDraft {
   const shipped = SHIPPED_MOLDS.find(({ id }) => id === moldId);
   if (!shipped) throw new Error(`no mold ${moldId}`);
   const mold = { ...shipped, ...more };
@@ -51,6 +52,13 @@ describe('how a part comes out of its mold', () => {
         for (const sentence of [ready, ...how]) expect(sentence).toMatch(/^[A-Zo].*[.;]$/);
         expect(brief).toMatch(mold.material === 'glass' ? /^$/ : /^[a-z].*\.$/);
       });
+  });
+
+  it('says what is trimmed and goes back, and where halves wait while the mold is used again', () => {
+    expect(trimmedText(castIn('acorns'))).toContain('snaps off once it is set');
+    expect(trimmedText(castIn('bombs'))).toBe('');
+    expect(waitingText(3)).toContain('while the mold is used again');
+    expect(waitingText(1)).toBe('');
   });
 
   it('never cuts glass off food, cuts a plastic bottle, opens a tin', () => {

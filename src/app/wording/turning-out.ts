@@ -2,7 +2,7 @@ import type { CavityShape } from '../../core/cavity/shape';
 import type { MoldMaterial } from '../../core/matter/mold-material';
 import type { PartDraft } from '../../core/plan/plan-types';
 import type { Place } from '../../core/record/choices';
-import { fillsLevel, isTurned } from '../../core/record/method';
+import { fillsLevel, isClamped, isTurned } from '../../core/record/method';
 import { PLACE_NAMES } from './names';
 
 /** How a part comes out of its mold: common practice, no source. */
@@ -107,6 +107,8 @@ const WAYS_OUT = {
 const LARGE_M = 0.07;
 /** No deeper than this share of its width it is flat, and flexed. Working rule. */
 const FLAT = 0.3;
+/** Less than a kitchen scale tells is not worth a word, kg. */
+const LEAST_FEET_KG = 0.0005;
 /** So wide a hollow piece is called heavy and fragile, m. Working rule. */
 const BULKY_M = 0.11;
 
@@ -143,6 +145,22 @@ export function resistsText(place: Place): string {
   const where = place === 'room' ? 'in the fridge' : `more in the ${PLACE_NAMES[place]}`;
   return `It resists: 5 min ${where}. What is ready comes easily; nothing is pried out.`;
 }
+
+/** What is cut or broken off once it is set, and where it goes; empty where nothing stands over. */
+export function trimmedText({ coat, coatsMade, moldRecord }: OutOfMold & Pick<PartDraft, 'coat'>): string {
+  if (moldRecord.composition.kind === 'press' || coatsMade.some(({ method }) => isClamped(method)))
+    return 'The flash round it snaps off once it is set: weigh it, it goes back to the pot.';
+  const feet = coat.coats.some((one) => (one.feet?.value ?? 0) > LEAST_FEET_KG);
+  return feet
+    ? 'Feet and what stands over the rim are cut off with a small knife, away from the hand; they go back to the pot.'
+    : '';
+}
+
+/** Where halves wait that are done before the mold has given all; empty where one round gives them. */
+export const waitingText = (rounds: number): string =>
+  rounds > 1
+    ? 'What is done waits on paper in a cool, dry place, lightly covered, while the mold is used again; in the fridge only in a closed box.'
+    : '';
 
 /** What the hands wear, and what they carry. */
 export function touchedText({ chocolates, cavity, coatsMade }: OutOfMold): string {

@@ -63,6 +63,11 @@ describe('wording', () => {
     turned.closure = null;
     for (const a of answersOf({ ...planned(turned, true), casting: undefined, chillInput: undefined }))
       said.add(a.rule);
+    // And so does a solid piece that is sprinkled on its open face.
+    const tiles = demoCastings(new Date('2026-10-12T08:00:00Z')).find(({ id }) => id === 'demo-tiles') ?? turned;
+    const sprinkled = { id: 's', name: 's', kind: 'sprinkle' as const, fillingId: 'seeds', share: 1, sets: [] };
+    for (const { material } of planned({ ...tiles, closure: null, finishes: [sprinkled] }).finishes)
+      for (const { name } of material?.terms ?? []) named.add(name);
     const place = {
       bowl: { material: 'glass', kg: 0.5, diameterM: 0.2 },
       roomC: 20,

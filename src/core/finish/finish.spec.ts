@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import type { Finish } from '../record/casting';
+import { demoCastings } from '../../data/demo';
+import { planned } from '../../testing/planned';
 import { finishStation } from './finish';
 
 const OUTSIDE = 4 * Math.PI * 0.032 ** 2;
@@ -19,6 +21,7 @@ const finish = (of: Partial<Finish> & Pick<Finish, 'kind'>, topping: typeof seed
       ...of,
     } as unknown as Finish,
     outsideM2: OUTSIDE,
+    faceM2: undefined,
     meltKind: of.kind === 'drizzle' || of.kind === 'stickOn' ? 'white' : undefined,
     topping: topping ?? undefined,
   });
@@ -35,6 +38,19 @@ describe('finishing', () => {
     expect((finish({ kind: 'dust' }).material?.value ?? 0) * 1e3).toBeLessThan(0.1);
     expect((finish({ kind: 'paint' }).material?.value ?? 0) * 1e3).toBeLessThan(1);
     expect(finish({ kind: 'dust' }).chocolate).toBeUndefined();
+  });
+
+  // Common practice, no source: 72 cm² is the open face of a tile of 120 by 60 mm.
+  it('sprinkles the open face of a tile and not its floor and sides; dust goes all over', () => {
+    const [tiles] = demoCastings(new Date('2026-10-12T08:00:00Z')).filter(({ id }) => id === 'demo-tiles');
+    const sprinkled: Finish = { id: 's', name: 's', kind: 'sprinkle', fillingId: 'seeds', share: 1, sets: [] };
+    const dusted: Finish = { id: 'd', name: 'd', kind: 'dust', share: 1, sets: [] };
+    const plan = planned({ ...tiles, closure: null, finishes: [sprinkled, dusted] });
+    const area = (i: number) => plan.finishes[i].material?.terms[0];
+    expect(area(0)).toMatchObject({ name: 'openFace' });
+    expect(Number(area(0)?.value) * 1e4).toBeCloseTo(71.7, 1);
+    expect(area(1)).toMatchObject({ name: 'outside' });
+    expect(Number(area(1)?.value) * 1e4).toBeGreaterThan(100);
   });
 
   // Common practice, no source: a dot of chocolate, held 15 to 20 s.

@@ -1,5 +1,5 @@
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
-import { answer, term, type Answer } from '../quantity/answer';
+import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { RuleKey } from '../quantity/keys';
 import type { Finish } from '../record/casting';
 
@@ -8,6 +8,8 @@ export interface FinishInput {
   readonly finish: Finish;
   /** Outside of a piece, m². */
   readonly outsideM2: number;
+  /** Open face of a solid piece, m², which is wet when it is sprinkled; undefined for a piece without one. */
+  readonly faceM2: number | undefined;
   /** Of the melt it uses. */
   readonly meltKind: ChocolateKind | undefined;
   /** Of what is put on: mass over the space it takes, and the size of one piece. */
@@ -49,14 +51,14 @@ const DRIES_S: Readonly<Record<Finish['kind'], number>> = {
 };
 
 /** Amounts, seconds and drying time of one finish, a piece. */
-export function finishStation({ finish, outsideM2, meltKind, topping }: FinishInput): FinishAnswer {
+export function finishStation({ finish, outsideM2, faceM2, meltKind, topping }: FinishInput): FinishAnswer {
   const count = finish.kind === 'stickOn' ? finish.count : 1;
   const handsS = finish.kind === 'stickOn' && finish.by === 'melted' ? MELTED_ON_S : HANDS[finish.kind];
   const own = finish.sets.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0);
   return {
     finish,
     chocolate: meltKind && chocolateOf(finish, outsideM2, CHOCOLATE_MATTER[meltKind].meltedDensity),
-    material: materialOf(finish, outsideM2, topping),
+    material: materialOf(finish, { outsideM2, faceM2, topping }),
     hands: answer(handsS * count, 'duration', 'finish.hands', [term('count', count, 'count')]),
     held: finish.kind === 'stickOn' ? answer(HELD_S, 'duration', 'finish.held', []) : undefined,
     dries: answer(own > 0 ? own : DRIES_S[finish.kind], 'duration', own > 0 ? 'chill.ownInterval' : 'finish.dries', []),
@@ -76,17 +78,27 @@ function chocolateOf(finish: Finish, outsideM2: number, density: number): Answer
   return undefined;
 }
 
-function materialOf(finish: Finish, outsideM2: number, topping: FinishInput['topping']): Answer | undefined {
-  const spread = (perM2: number, rule: RuleKey): Answer =>
-    answer(perM2 * finishShare(finish) * outsideM2, 'mass', rule, [
-      term('outside', outsideM2, 'area'),
+function materialOf(
+  finish: Finish,
+  { outsideM2, faceM2, topping }: Pick<FinishInput, 'outsideM2' | 'faceM2' | 'topping'>,
+): Answer | undefined {
+  const spread = (perM2: number, rule: RuleKey, area: Term = term('outside', outsideM2, 'area')): Answer =>
+    answer(perM2 * finishShare(finish) * Number(area.value), 'mass', rule, [
+      area,
       term('covered', finishShare(finish), 'share'),
     ]);
   switch (finish.kind) {
     case 'drizzle':
       return undefined;
     case 'sprinkle':
-      return topping && spread(topping.bulkDensity * topping.pieceM, 'finish.sprinkle');
+      return (
+        topping &&
+        spread(
+          topping.bulkDensity * topping.pieceM,
+          'finish.sprinkle',
+          faceM2 === undefined ? undefined : term('openFace', faceM2, 'area'),
+        )
+      );
     case 'dust':
       return spread(DUST_KG_M2, 'finish.dust');
     case 'paint':

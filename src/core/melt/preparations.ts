@@ -130,11 +130,13 @@ export interface CaramelAnswer {
   readonly bursts: readonly { readonly seconds: number; readonly afterC: number }[];
   readonly count: Answer;
   readonly time: Answer;
+  /** From where it browns until it is cool enough to be worked like any coating, in the room, s. */
+  readonly cools: Answer;
   /** False where even the shortest burst would scorch so small an amount. */
   readonly reached: boolean;
 }
 
-/** A series of short bursts at half power, stirred after each, that caramelises an amount of white coating. */
+/** A series of short bursts at half power, stirred after each, that caramelises an amount of white coating; and how long it then cools. */
 export function caramelised(kg: number, fatShare: number, place: PreparationPlace): CaramelAnswer {
   const { bowl, roomC, microwaveW, microwaveFactor } = place;
   const pot = potOf(
@@ -174,9 +176,16 @@ export function caramelised(kg: number, fatShare: number, place: PreparationPlac
     term('delivered', watts, 'power'),
     term('browns', BROWNS_C, 'temperature'),
   ];
+  const { workToC } = CHOCOLATE_MATTER.compound;
+  const cools = secondsToReach(meltedPot(pot), BROWNS_C, workToC, 0);
   return {
     bursts,
     reached: browning >= BROWNING_BURSTS,
+    cools: answer(cools, 'duration', 'prepare.caramelCools', [
+      term('browns', BROWNS_C, 'temperature'),
+      term('workingTemperature', workToC, 'temperature'),
+      term('room', roomC, 'temperature'),
+    ]),
     count: answer(bursts.length, 'count', 'prepare.caramelBursts', terms, [
       Math.floor(bursts.length / 1.4),
       Math.ceil(bursts.length * 1.4),

@@ -44,7 +44,8 @@ export function assembled(plan: PlanDraft): AssembledPiece {
   const { lower, upper } = bodies(plan);
   const base = lower.part.role === 'base' ? undefined : parts.find(({ part }) => part.role === 'base');
   const groundM = base ? heightOf(base) : 0;
-  const lostM = close?.plate?.lost.value ?? 0;
+  // Of both rims; it lowers the upper part by no more than there is of the one below it.
+  const lostM = Math.min(close?.plate?.lost.value ?? 0, heightOf(lower));
   const single = upper === undefined;
   // A cup stays as it is; what is capped, plugged or poured level is turned out and shows what lay in the mold.
   const turnedOut = single && (closure !== null || lower.coat.body !== undefined);

@@ -3,6 +3,7 @@ import type { AfterCasting, BatchCoat, BatchInput, BatchPart, BatchResult } from
 import type { FurtherTask } from '../batch/timeline';
 import type { CoatAnswer } from '../coat/coat-answers';
 import type { Cavity } from '../cavity/cavity';
+import { lightness } from '../matter/colour';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
 import { pouredShare } from '../shell/coat-choice';
@@ -53,12 +54,6 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
 /** Light colours before dark ones, so that none travels into a lighter; of those alike the one listed first. */
 export function workOrder<T extends Pick<PartDraft, 'chocolates'>>(parts: readonly T[]): readonly T[] {
   return [...parts].sort((a, b) => lightness(b.chocolates[0].colour) - lightness(a.chocolates[0].colour));
-}
-
-/** How light a colour looks, 0 to 255: the weights of ITU-R BT.601. */
-function lightness(colour: string): number {
-  const [r, g, b] = [1, 3, 5].map((at) => parseInt(colour.slice(at, at + 2), 16));
-  return 0.299 * r + 0.587 * g + 0.114 * b;
 }
 
 /** How many times a layer of a part is filled in for so many pieces: once a piece, or in every one that is cast where it is capped in its mold. */

@@ -199,8 +199,19 @@ export function outsideOf(parts: readonly Pick<PartDraft, 'part' | 'cavity'>[]):
   );
 }
 
+/** Open faces of a piece that is filled from below and closed by nothing, m²; undefined where it has none. */
+function openFaceOf(casting: Casting, parts: readonly PartDraft[]): number | undefined {
+  const cast = parts.filter(({ part }) => part.role !== 'ornament');
+  const open = casting.closure === null && cast.every(({ coat, coatsMade }) => coat.body && !coatsMade.some(joins));
+  if (!open) return undefined;
+  return cast.reduce((sum, { part, cavity }) => sum + (part.perPiece * Math.PI * cavity.rimDiameterM ** 2) / 4, 0);
+}
+
+const joins = ({ method }: Coat): boolean => isClamped(method);
+
 function finished(casting: Casting, parts: readonly PartDraft[]): FinishAnswer[] {
   const outsideM2 = outsideOf(parts);
+  const faceM2 = openFaceOf(casting, parts);
   return casting.finishes.map((finish) => {
     const filling =
       'fillingId' in finish && finish.fillingId !== undefined ? fillingOf(casting, finish.fillingId) : undefined;
@@ -212,6 +223,7 @@ function finished(casting: Casting, parts: readonly PartDraft[]): FinishAnswer[]
     return finishStation({
       finish,
       outsideM2,
+      faceM2,
       meltKind: 'meltId' in finish ? chocolateOf(casting, meltOf(casting, finish.meltId)).kind : undefined,
       topping,
     });

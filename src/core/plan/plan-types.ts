@@ -72,6 +72,7 @@ export interface Problem {
     | 'tooWideForOpening'
     | 'sweats'
     | 'longJob'
+    | 'warmRoom'
     | 'neverWarms'
     | 'restFirst'
     | 'paintCracks'

@@ -35,6 +35,7 @@ export function findProblems(plan: Planned): Problem[] {
     ]),
     ...closeProblems(plan),
     ...ofParts((part) => [...sweatProblems(part), ...restProblems(part)]),
+    ...roomProblems(plan),
     ...jobProblems(plan),
   ];
 }
@@ -264,6 +265,16 @@ function sweatProblems({ chill, part }: Planned): Problem[] {
   const values = { surfaceC: chill.surface.value, dewPointC: chill.dewPoint.value, cover: chill.cover.value };
   if (!Number.isFinite(chill.cover.value)) return [{ key: 'neverWarms', station: 'chill', values }];
   return [{ key: 'sweats', station: 'chill', values, remedy: { key: 'coverRest' } }];
+}
+
+/** From here on a room is too warm to work tempered chocolate in, °C. Common practice, no source: 18 to 22 is right. */
+const WARM_ROOM_C = 24.5;
+
+/** Real chocolate sets slowly and thaws in the hand where it is worked too warm. */
+function roomProblems({ casting, parts }: Planned): Problem[] {
+  const { roomC } = casting.kitchen;
+  const real = parts.some(({ chocolates }) => chocolates.some(({ kind }) => kind !== 'compound'));
+  return real && roomC > WARM_ROOM_C ? [{ key: 'warmRoom', station: 'chill', values: { roomC } }] : [];
 }
 
 function jobProblems({ batch, parts }: Planned): Problem[] {

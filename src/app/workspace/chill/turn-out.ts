@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { PlanService } from '../../state/plan-service';
 import { Fold } from '../../ui/fold';
 import { Cautions } from '../cautions/cautions';
-import { touchedText, resistsText, turningOut } from '../../wording/turning-out';
+import { resistsText, touchedText, trimmedText, turningOut, waitingText } from '../../wording/turning-out';
 
 /** How the open part comes out of its mold: told by touch when, and with the hands how. */
 @Component({
@@ -22,7 +22,9 @@ import { touchedText, resistsText, turningOut } from '../../wording/turning-out'
         @if (way.brief) {
           <p class="plain">{{ way.resists }}</p>
         }
-        <p class="plain">{{ way.hands }}</p>
+        @for (line of way.more; track line) {
+          <p class="plain">{{ line }}</p>
+        }
       </ks-fold>
     }
   `,
@@ -48,6 +50,13 @@ export class TurnOut {
   protected readonly out = computed(() => {
     const plan = this.plan();
     const place = plan?.chill.coats.at(-1)?.chosen.place;
-    return plan && place && { ...turningOut(plan), resists: resistsText(place), hands: touchedText(plan) };
+    return (
+      plan &&
+      place && {
+        ...turningOut(plan),
+        resists: resistsText(place),
+        more: [touchedText(plan), trimmedText(plan), waitingText(plan.batch.rounds.value)].filter(Boolean),
+      }
+    );
   });
 }
