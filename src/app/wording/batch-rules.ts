@@ -48,7 +48,7 @@ export const BATCH_RULES = {
   },
   'batch.handsOn': {
     title: 'Hands-on minutes',
-    how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 8 s a part, filling 15 s a piece; melting, closing and finishing as their stations say.',
+    how: 'Pouring 8 s a cavity (spoon 20, brush, paint or spread 30, close and turn 30, top up and clamp 25), tipping and scraping a mold, unmolding 6 to 30 s a part or 30 s a tray, what is cut away some minutes, filling 15 s a piece; melting, closing and finishing as their stations say.',
     source: PRACTICE,
     sure: 'Within a quarter for a practised hand.',
   },

@@ -100,7 +100,7 @@ export function wantedRimText({ by }: AimGoal, { aimM, lowM, highM }: WantedRim,
 
 /** A found way in a line: coats, how, how warm, which way up, and how long the whole job takes. */
 export function foundText(
-  { method, wayUp, workingC, coats, side, totalSeconds }: FoundWay,
+  { method, sides, wayUp, workingC, coats, side, totalSeconds }: FoundWay,
   system: UnitSystem,
 ): string {
   const { choice } = side.coat.coats[0];
@@ -112,5 +112,7 @@ export function foundText(
   const how = tippedOut(method)
     ? `${stands}, tipped out ${Math.round(choice.drainSeconds)} s`
     : `${spoons(choice.doseM3).number} ${spoons(choice.doseM3).unit} each`;
-  return `${coats} × ${METHOD_NAMES[method]}, ${how}, ${WAY_UP_NAMES[wayUp]}, at ${text(workingC, 'temperature', system)}: ${text(totalSeconds, 'duration', system)} in all`;
+  const brushed = side.coat.coats.at(-1)?.choice.doseM3 ?? 0;
+  const then = sides ? `, then the sides brushed with ${spoons(brushed).number} ${spoons(brushed).unit} each` : '';
+  return `${sides ? coats - 1 : coats} × ${METHOD_NAMES[method]}, ${how}${then}, ${WAY_UP_NAMES[wayUp]}, at ${text(workingC, 'temperature', system)}: ${text(totalSeconds, 'duration', system)} in all`;
 }

@@ -1,8 +1,7 @@
-import type { CavityShape } from '../../core/cavity/shape';
-import type { MoldMaterial } from '../../core/matter/mold-material';
+import { wayOut, type WayOut } from '../../core/mold/way-out';
 import type { PartDraft } from '../../core/plan/plan-types';
 import type { Place } from '../../core/record/choices';
-import { fillsLevel, isClamped, isTurned } from '../../core/record/method';
+import { fillsLevel, isClamped } from '../../core/record/method';
 import { PLACE_NAMES } from './names';
 
 /** How a part comes out of its mold: common practice, no source. */
@@ -15,8 +14,7 @@ export interface TurningOut {
   readonly brief: string;
 }
 
-/** Ways out of a mold. */
-const WAYS_OUT = {
+const WORDS_OUT: Readonly<Record<WayOut, TurningOut>> = {
   pushed: {
     ready: 'Its back feels cold and hard through the mold.',
     how: [
@@ -101,41 +99,15 @@ const WAYS_OUT = {
     how: ['Glass is never cut or broken off food, however carefully.'],
     brief: '',
   },
-} as const satisfies Record<string, TurningOut>;
+};
 
-/** Silicone of this width is lifted off the piece; below it the piece is pushed out, m. Working rule. */
-const LARGE_M = 0.07;
-/** No deeper than this share of its width it is flat, and flexed. Working rule. */
-const FLAT = 0.3;
-/** Less than a kitchen scale tells is not worth a word, kg. */
-const LEAST_FEET_KG = 0.0005;
 /** So wide a hollow piece is called heavy and fragile, m. Working rule. */
 const BULKY_M = 0.11;
+/** Less than a kitchen scale tells is not worth a word, kg. */
+const LEAST_FEET_KG = 0.0005;
 
-const BY_MATERIAL: Readonly<Partial<Record<MoldMaterial, keyof typeof WAYS_OUT>>> = {
-  glass: 'glass',
-  tin: 'tin',
-  paper: 'liner',
-  film: 'leaf',
-  polycarbonate: 'tapped',
-  thinPlastic: 'tapped',
-};
-const FLAT_SHAPES: readonly CavityShape['kind'][] = ['tile', 'pillow', 'cylinder', 'cap', 'heart', 'star', 'drawn'];
-
-/** How a part comes out of its mold, by composition, material, method, shape and size. */
-export function turningOut({ moldRecord, coatsMade, cavity, part }: OutOfMold): TurningOut {
-  const { material, composition, cavities } = moldRecord;
-  if (composition.kind === 'press') return WAYS_OUT.press;
-  if (composition.kind === 'former') return WAYS_OUT.former;
-  const turned = coatsMade.some(({ method }) => isTurned(method));
-  if (turned && material === 'thinPlastic') return WAYS_OUT.bottle;
-  const way = BY_MATERIAL[material];
-  if (way) return WAYS_OUT[way];
-  const shape = cavities.find(({ id }) => id === part.cavityId)?.shape.kind;
-  if (shape !== undefined && FLAT_SHAPES.includes(shape) && cavity.depthM <= FLAT * cavity.lengthM)
-    return WAYS_OUT.flat;
-  return cavity.lengthM >= LARGE_M ? WAYS_OUT.large : WAYS_OUT.pushed;
-}
+/** How a part comes out of its mold. */
+export const turningOut = (part: OutOfMold): TurningOut => WORDS_OUT[wayOut(part)];
 
 /** What a way out is told by. */
 export type OutOfMold = Pick<PartDraft, 'moldRecord' | 'coatsMade' | 'cavity' | 'part' | 'chocolates'>;

@@ -195,6 +195,7 @@ const half: BatchPart = {
   solidKg: 0.086,
   coats: [coat],
   before: [],
+  out: { perPartS: 8, perMoldS: 0 },
   inMold: [],
 };
 const input: BatchInput = {

@@ -21,6 +21,8 @@ export interface BatchPart {
   readonly before: readonly FurtherTask[];
   readonly coats: readonly BatchCoat[];
   readonly inMold: readonly FurtherTask[];
+  /** Hands-on seconds to get it out, for each part and for each mold. */
+  readonly out: { readonly perPartS: number; readonly perMoldS: number };
 }
 
 /** Chocolate that goes on before or after casting: for each piece, or for each of a part that is cast. */

@@ -32,6 +32,7 @@ const part: TimelinePart = {
   parts: 38,
   coats: [coat, { ...coat, chillSeconds: 600 }],
   before: [],
+  out: { perPartS: 8, perMoldS: 0 },
   inMold: [],
 };
 const after: FurtherTask[] = [
@@ -210,6 +211,7 @@ describe('timeline', () => {
           moldId: fc.constantFrom('a', 'b'),
           cavityId: fc.constantFrom('c', 'd'),
           before: fc.constant([]),
+          out: fc.constant({ perPartS: 8, perMoldS: 0 }),
           inMold: fc.constant([]),
         }),
         { minLength: 1, maxLength: 4 },

@@ -64,6 +64,8 @@ export interface TimelinePart extends RoundPart {
   readonly coats: readonly TimelineCoat[];
   /** What is done before it leaves the mold, as filling and capping. */
   readonly inMold: readonly FurtherTask[];
+  /** Hands-on seconds to get it out, for each part and for each mold. */
+  readonly out: { readonly perPartS: number; readonly perMoldS: number };
 }
 
 export interface TimelineInput {
@@ -202,7 +204,7 @@ function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>
     ...part.coats.flatMap((coat, i) => coatTasks(coat, molds, parts / molds, i)),
     ...part.inMold.map(forAll),
   ];
-  tasks.push({ kind: 'unmold', handsOn: true, seconds: HANDS_ON.unmoldPerPart * parts });
+  tasks.push({ kind: 'unmold', handsOn: true, seconds: part.out.perPartS * parts + part.out.perMoldS * molds });
   return tasks.map((task) => ({ ...task, part: index }));
 }
 

@@ -74,7 +74,6 @@ export const WORKING_RULES = {
 export const HANDS_ON = {
   /** Tapping a filled mold so that bubbles come up. */
   tapPerMold: 10,
-  unmoldPerPart: 8,
   fillPerPiece: 15,
   closePerPiece: 25,
 } as const;

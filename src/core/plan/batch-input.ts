@@ -4,6 +4,7 @@ import type { FurtherTask } from '../batch/timeline';
 import type { CoatAnswer } from '../coat/coat-answers';
 import type { Cavity } from '../cavity/cavity';
 import { lightness } from '../matter/colour';
+import { WAYS_OUT, wayOut } from '../mold/way-out';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
 import { pouredShare } from '../shell/coat-choice';
@@ -79,10 +80,8 @@ export function castOf({ byPart }: Pick<BatchResult, 'byPart'>): (partId: string
   return (partId) => byPart.find((count) => count.partId === partId)?.parts.value ?? 0;
 }
 
-function batchPart(
-  { part, cavity, preps, coat, coatsMade, mold, moldRecord, cavities, chill }: PartPlan,
-  tasks: readonly FurtherTask[],
-): BatchPart {
+function batchPart(made: PartPlan, tasks: readonly FurtherTask[]): BatchPart {
+  const { part, cavity, preps, coat, coatsMade, mold, moldRecord, cavities, chill } = made;
   const { value, low = value, high = value } = coat.breakChance;
   return {
     partId: part.id,
@@ -95,10 +94,11 @@ function batchPart(
     // Poured over a former, about as much runs off as stays. Common practice, no source.
     before: paintingTasks(preps),
     solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value,
-    coats: coat.coats.map((made, i) =>
-      batchCoat(coatsMade[i], made, chill.coats[i].stay.value, cavity, moldRecord.material),
+    coats: coat.coats.map((one, i) =>
+      batchCoat(coatsMade[i], one, chill.coats[i].stay.value, cavity, moldRecord.material),
     ),
     inMold: tasks,
+    out: WAYS_OUT[wayOut(made)],
   };
 }
 

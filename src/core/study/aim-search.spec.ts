@@ -27,7 +27,22 @@ describe('ways that reach a goal', () => {
       expect(Math.abs(simulatedPlan(way.casting).coat.total.rim.value / 0.0024 - 1)).toBeLessThan(0.04);
     }
     for (let i = 1; i < ways.length; i++) expect(ways[i].totalSeconds).toBeGreaterThanOrEqual(ways[i - 1].totalSeconds);
-    expect(new Set(ways.map(({ method, wayUp, coats }) => `${method} ${wayUp} ${coats}`)).size).toBe(ways.length);
+    expect(new Set(ways.map(({ method, sides, wayUp, coats }) => `${method} ${sides} ${wayUp} ${coats}`)).size).toBe(
+      ways.length,
+    );
+  });
+
+  it('are mixed as well: one coat tipped out, and what its rim lacks brushed on the sides', () => {
+    const mixed = found({ by: 'rim', rimM: 0.0024 }).find(({ sides }) => sides);
+    expect(mixed?.casting.parts[0].coats.map(({ method, where }) => [method, where])).toEqual([
+      ['dump', 'all'],
+      ['brush', 'sides'],
+    ]);
+    const plan = mixed && simulatedPlan(mixed.casting);
+    expect((plan?.coat.total.rim.value ?? 0) / 0.0024).toBeCloseTo(1, 1);
+    // The base is spared.
+    const [poured, brushed] = plan?.coat.coats ?? [];
+    expect(brushed.thickness.base.value).toBeLessThan(poured.thickness.base.value);
   });
 
   it('survive unmolding, or are thin enough to be smashed and yet come out whole', () => {

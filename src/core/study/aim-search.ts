@@ -1,5 +1,5 @@
 import { neededRimM } from '../coat/survival';
-import type { Casting } from '../record/casting';
+import type { Casting, Coat, Part } from '../record/casting';
 import { copyOf } from '../record/copy';
 import type { Chocolate } from '../record/chocolate';
 import { WAYS_UP, type WayUp } from '../record/choices';
@@ -7,11 +7,12 @@ import { fillsLevel, type Method } from '../record/method';
 import { LIMITS, within } from '../record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
 import { chillNominal } from '../chill/chill';
+import { doseFor } from '../shell/laid-film';
 import type { Simulated } from '../shell/simulated';
 import { draftPlan } from '../plan/draft';
 import { makingOf, type Made } from '../plan/making';
 import { finishPlan } from '../plan/plan';
-import { makeBy } from '../edit/methods';
+import { freshCoatId, lastStaysOn, makeBy } from '../edit/methods';
 import { methodsFor } from '../plan/methods';
 import { keepCoatsAsMade } from '../edit/remedy';
 import { simulateMaking } from '../plan/simulate';
@@ -30,7 +31,9 @@ export type AimGoal =
 
 /** One way that reaches the goal. */
 export interface FoundWay {
+  /** Of its coats, or of all but the last where that is brushed on the sides alone. */
   readonly method: Method;
+  readonly sides: boolean;
   readonly wayUp: WayUp;
   readonly workingC: number;
   readonly coats: number;
@@ -87,9 +90,22 @@ export function rimOfGoal(goal: AimGoal, plan: Pick<CastingPlan, 'cavity' | 'cho
   return { aimM, lowM: aimM * (1 - CLOSE_SHARE), highM };
 }
 
+/** One way to try. */
+interface Candidate {
+  readonly method: Method;
+  /** One coat by the method, and what its rim lacks brushed on the sides. */
+  readonly sides: boolean;
+  readonly wayUp: WayUp;
+  readonly workingC: number;
+}
+
+/** The thinnest and the thickest that is brushed on the sides, m. Working rules. */
+const BRUSHED_M = [0.0004, 0.002] as const;
+
 /**
- * Ways that reach a goal, the quickest first, at most three that differ in more than a setting: every method, either way up, and the
- * chocolate's band from end to end, each with the fewest coats, dwell, drain or dose that land on it, all simulated.
+ * Ways that reach a goal, the quickest first, at most three that differ in more than a setting: every method, and one coat tipped out with
+ * the sides brushed after it, either way up, and the chocolate's band from end to end, each with the fewest coats, dwell, drain or dose
+ * that land on it, all simulated.
  * A generator, so that a worker can tell how far it is and be stopped.
  */
 export function* searchWays(casting: Casting, goal: AimGoal, partId?: string): Generator<number, readonly FoundWay[]> {
@@ -100,12 +116,17 @@ export function* searchWays(casting: Casting, goal: AimGoal, partId?: string): G
   const temperatures = workableAt(chocolateOf(casting, melt), melt.workingC);
   const candidates = [...new Set<Method>(['dump', 'spoon', 'chillDump', plan.coatsMade[0].method])]
     .filter((method) => allowed.includes(method) && !fillsLevel(method))
-    .flatMap((method) => WAYS_UP.flatMap((wayUp) => temperatures.map((workingC) => ({ method, wayUp, workingC }))));
+    .flatMap((method) =>
+      (method === 'dump' && allowed.includes('brush') ? [false, true] : [false]).map((sides) => ({ method, sides })),
+    )
+    .flatMap((how) =>
+      WAYS_UP.flatMap((wayUp) => temperatures.map((workingC): Candidate => ({ ...how, wayUp, workingC }))),
+    );
   const found: FoundWay[] = [];
   // What was found at one temperature is a good beginning for the next.
   const before = new Map<string, Simulated>();
   for (const [k, candidate] of candidates.entries()) {
-    const alike = `${candidate.method} ${candidate.wayUp}`;
+    const alike = `${candidate.method} ${candidate.sides} ${candidate.wayUp}`;
     const { way, simulated } = tried(plan, melt.id, wanted, candidate, before.get(alike));
     before.set(alike, simulated);
     if (way) found.push(way);
@@ -114,8 +135,8 @@ export function* searchWays(casting: Casting, goal: AimGoal, partId?: string): G
   found.sort((a, b) => a.totalSeconds - b.totalSeconds || a.side.coat.mass.value - b.side.coat.mass.value);
   const seen = new Set<string>();
   return found
-    .filter(({ method, wayUp, coats }) => {
-      const key = `${method} ${wayUp} ${coats}`;
+    .filter(({ method, sides, wayUp, coats }) => {
+      const key = `${method} ${sides} ${wayUp} ${coats}`;
       return seen.has(key) ? false : seen.add(key);
     })
     .slice(0, BEST);
@@ -125,19 +146,21 @@ function tried(
   plan: PlanDraft,
   meltId: string,
   { aimM, lowM, highM }: WantedRim,
-  { method, wayUp, workingC }: { readonly method: Method; readonly wayUp: WayUp; readonly workingC: number },
+  { method, sides, wayUp, workingC }: Candidate,
   from: Simulated | undefined,
 ): { readonly way: FoundWay | undefined; readonly simulated: Simulated } {
   const { casting } = plan;
   const changed = copyOf(casting);
   const part = partOf(changed, plan.part.id);
   if (part.coats.some((coat) => coat.method !== method)) makeBy(changed, method, plan);
-  part.coatsBy = { by: 'thickness', rimM: aimM };
+  part.coatsBy = sides ? { by: 'count' } : { by: 'thickness', rimM: aimM };
   for (const coat of part.coats) Object.assign(coat, { wayUp, where: 'all' });
   for (const one of changed.melts) if (one.id === meltId) one.workingC = workingC;
   const meets = ({ coat: { total, coats } }: Made): boolean =>
     total.rim.value > lowM && total.rim.value < highM && !coats.some(({ overHold }) => overHold);
-  const { simulated, made } = simulateMaking(makingOf(changed, part), from);
+  const { simulated, made } = sides
+    ? withSides(changed, part, plan, aimM)
+    : simulateMaking(makingOf(changed, part), from);
   if (!meets(made)) return { way: undefined, simulated };
   const draft = draftPlan(
     changed,
@@ -153,6 +176,7 @@ function tried(
   return {
     way: {
       method,
+      sides,
       wayUp,
       workingC,
       coats: draft.coatsMade.length,
@@ -162,4 +186,36 @@ function tried(
     },
     simulated,
   };
+}
+
+/**
+ * Leaves a part its first coat, and has what the rim then lacks brushed on the sides alone: the dose that lies so thick, put right once by
+ * what it adds when it is simulated. Where it lacks nothing, or more than is brushed in one coat, only the first coat is made.
+ */
+function withSides(
+  casting: Casting,
+  part: Part,
+  { cavity }: Pick<PlanDraft, 'cavity'>,
+  aimM: number,
+): Pick<ReturnType<typeof simulateMaking>, 'simulated' | 'made'> {
+  part.coats = part.coats.slice(0, 1);
+  const one = simulateMaking(makingOf(casting, part));
+  const rimM = one.made.coat.total.rim.value;
+  const lacksM = aimM - rimM;
+  if (lacksM < BRUSHED_M[0] || lacksM > BRUSHED_M[1]) return one;
+  const [first] = part.coats;
+  const brushed: Coat = {
+    ...copyOf(first),
+    id: freshCoatId([first.id]),
+    method: 'brush',
+    where: 'sides',
+    doseM3: within(LIMITS.doseM3, doseFor(cavity, 'sides', lacksM)),
+  };
+  part.coats = [first, brushed];
+  lastStaysOn(part.coats, first.then);
+  const tried = simulateMaking(makingOf(casting, part));
+  const added = tried.made.coat.total.rim.value - rimM;
+  if (!(added > 0)) return tried;
+  brushed.doseM3 = within(LIMITS.doseM3, (brushed.doseM3 * lacksM) / added);
+  return simulateMaking(makingOf(casting, part), tried.simulated);
 }
