@@ -1,7 +1,10 @@
 import { spawnSync } from 'node:child_process';
 import { chromium, type Browser, type CDPSession, type Locator, type Page } from '@playwright/test';
+import { writeCastingFile } from '../src/data/casting-file';
+import { demoCastings } from '../src/data/demo';
 import { writeMoldFile } from '../src/data/mold-file';
 import { shippedMolds } from '../src/data/mold-library';
+import type { Casting } from '../src/core/record/casting';
 import { CHROMIUM_FLAGS } from '../scripts/chromium.mjs';
 import { percentile, type Result } from './measure';
 
@@ -14,6 +17,7 @@ export async function browserResults(address: string): Promise<Result[]> {
     return [
       await wire(browser, address),
       ...(await drag(browser, THICKNESS(address))),
+      ...(await drag(browser, FOUR_COATS(address))),
       ...(await drag(browser, POINT(address))),
       ...(await drag(browser, FILL_LINE(address))),
       ...(await drag(browser, LAYER(address))),
@@ -107,6 +111,8 @@ interface Dragged {
   readonly upright?: true;
   /** The drawing follows the simulation of a worker meanwhile. */
   readonly simulated: boolean;
+  /** Imported before it is opened. */
+  readonly casting?: Casting;
 }
 
 const slider =
@@ -118,6 +124,28 @@ const THICKNESS = (address: string): Dragged => ({
   handle: slider('Wanted thickness at the rim'),
   what: 'Main-thread work a frame while the thickness is dragged',
   simulated: true,
+});
+/** The demo's bombs in four coats, each made its own way. */
+function fourCoats(): Casting {
+  const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+  const [half] = bombs.parts;
+  const [coat] = half.coats;
+  const ways = [
+    { method: 'dump' as const },
+    { method: 'brush' as const, where: 'sides' as const, doseM3: 3e-6 },
+    { method: 'spoon' as const, doseM3: 5e-6, wayUp: 'upright' as const },
+    { method: 'brush' as const, where: 'thin' as const, doseM3: 2e-6 },
+  ];
+  const coats = ways.map((way, i) => ({ ...coat, ...way, id: `coat-${i}` }));
+  const coatsBy = { by: 'thickness' as const, rimM: 0.004 };
+  return { ...bombs, id: 'four-coats', name: 'Four coats', parts: [{ ...half, coats, coatsBy }] };
+}
+const FOUR_COATS = (address: string): Dragged => ({
+  url: `${address}/casting/four-coats/coat`,
+  handle: slider('Wanted thickness at the rim'),
+  what: 'Main-thread work a frame while the thickness of four different coats is dragged',
+  simulated: false,
+  casting: fourCoats(),
 });
 const POINT = (address: string): Dragged => ({
   url: `${address}/molds/bells`,
@@ -141,10 +169,26 @@ const LAYER = (address: string): Dragged => ({
   upright: true,
 });
 
-async function drag(browser: Browser, { url, handle: find, what, simulated, upright }: Dragged): Promise<Result[]> {
+async function imported(page: Page, origin: string, casting: Casting): Promise<void> {
+  await page.goto(`${origin}/castings`);
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel(/A file exported/).setInputFiles({
+    name: 'casting.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeCastingFile([casting], new Date())),
+  });
+  await page.getByRole('button', { name: 'Take them' }).click();
+  await page.waitForTimeout(800);
+}
+
+async function drag(
+  browser: Browser,
+  { url, handle: find, what, simulated, upright, casting }: Dragged,
+): Promise<Result[]> {
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   const session = await page.context().newCDPSession(page);
   if (simulated) await page.addInitScript(WATCH_AGE);
+  if (casting) await imported(page, new URL(url).origin, casting);
   await page.goto(url);
   const handle = find(page);
   await handle.waitFor();
