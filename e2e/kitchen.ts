@@ -80,6 +80,14 @@ export async function namesIn(field: Locator): Promise<string[]> {
   const box = field.and(field.page().getByRole('combobox'));
   await box.press('Enter');
   await expect(box).toHaveAttribute('aria-activedescendant', /./);
+  // What the list holds may still be on its way from the store; when it comes, it begins again at its first.
+  await expect(
+    field
+      .page()
+      .locator(`#${await box.getAttribute('aria-controls')}`)
+      .getByRole('option'),
+  ).not.toHaveCount(1);
+  await drawn(field.page());
   for (let first = ''; ;) {
     const at = (await box.getAttribute('aria-activedescendant')) ?? '';
     if (at === first) break;

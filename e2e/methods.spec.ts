@@ -123,7 +123,10 @@ test('a sprayed mold moves the start by its rest, stands in the shopping and on 
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await page.goto('/casting/demo-bonbons/batch');
   await expect(page.getByText('Red cocoa butter').first()).toBeVisible();
+  await page.goto('/casting/demo-bonbons/batch');
+  await expect(page.getByText('Make Hazelnut ganache by')).toBeVisible();
   await page.goto('/casting/demo-bonbons/weigh-out');
+  await expect(page.locator('article')).toContainText(/Make Hazelnut ganache by\s*\d+:\d\d/);
   await expect(page.getByText(/Red cocoa butter, one half, .* rests 4 to 8 h at 18 to 22 °C/)).toBeVisible();
 });
 

@@ -12,6 +12,7 @@ import { CavityFields } from './cavity-fields';
 import { MoldCare } from './mold-care';
 import { MoldFields } from './mold-fields';
 import { MoldSheet } from './mold-sheet';
+import { MoldSize } from './mold-size';
 import { FieldScope } from '../ui/field-scope';
 
 /** One mold of the library: its cavities by formula or by points, how they lie and come together, and what a cavity comes to. */
@@ -26,6 +27,7 @@ import { FieldScope } from '../ui/field-scope';
     MoldCare,
     MoldFields,
     MoldSheet,
+    MoldSize,
     NzButtonComponent,
     ProfileEditor,
     RecordHeader,

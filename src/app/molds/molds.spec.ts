@@ -117,6 +117,14 @@ describe('Molds', () => {
   });
 });
 
+async function unfold(bench: Bench<unknown>, name: string): Promise<void> {
+  bench
+    .all('.ant-collapse-header')
+    .find((head) => head.textContent?.trim() === name)
+    ?.click();
+  await bench.settle();
+}
+
 describe('Mold page', () => {
   it('changes a cavity’s shape from any kind to any other, and all figures follow', async () => {
     const bench = await Bench.of(MoldPage, { id: 'bombs' });
@@ -144,6 +152,40 @@ describe('Mold page', () => {
     }
     for (let k = 0; k < 15; k++) store.undo();
     expect(moldOf('bombs').cavities[0].shape).toEqual({ kind: 'hemisphere', diameterM: 0.064 });
+  });
+
+  it('copies a whole design larger, and says so where no mold is of that size', async () => {
+    const bench = await Bench.of(MoldPage, { id: 'petal-cup' });
+    await unfold(bench, 'Larger or smaller');
+    await bench.type('Size', '150 %');
+    await bench.press('Copy it at 150 %');
+    const copy = library.molds().at(-1);
+    expect(copy?.name).toBe('Cup of a base and leaves, 150 %');
+    expect(copy?.cavities[1].shape).toMatchObject({ kind: 'pillow', depthM: expect.closeTo(0.0075, 9) });
+    expect(copy?.composition).toEqual(moldOf('petal-cup').composition);
+    const small = await Bench.of(MoldPage, { id: 'stars' });
+    await unfold(small, 'Larger or smaller');
+    await small.type('Size', '25 %');
+    expect(small.text).toContain('larger or smaller than any mold: 10 to 400 mm');
+    // Those of the library stay.
+    expect(library.molds()).toHaveLength(SHIPPED_MOLDS.length + 1);
+  });
+
+  it('draws an outline by its points, and a star and a heart by their measures', async () => {
+    const bench = await Bench.of(MoldPage, { id: 'catkins' });
+    await bench.type('Point 3, from the middle line', '14 mm');
+    expect(moldOf('catkins').cavities[0].shape).toMatchObject({ kind: 'drawn', points: { 2: { radiusM: 0.014 } } });
+    // Folded behind itself: said, and the last good one stays.
+    await bench.type('Point 3, along it', '69 mm');
+    expect(bench.text).toContain('The last good shape stays.');
+    expect(moldOf('catkins').cavities[0].shape).toMatchObject({ points: { 2: { radiusM: 0.014, heightM: 0.02 } } });
+    await bench.press('faceted');
+    expect(moldOf('catkins').cavities[0].shape).toMatchObject({ kind: 'drawn', form: 'faceted' });
+    await bench.choose('Shape', 'star');
+    await bench.type('Tips', '3');
+    expect(moldOf('catkins').cavities[0].shape).toMatchObject({ kind: 'star', tips: 5 });
+    await bench.type('Tips', '7');
+    expect(moldOf('catkins').cavities[0].shape).toMatchObject({ kind: 'star', tips: 7 });
   });
 
   it('holds sheets of several kinds, and puts them together', async () => {

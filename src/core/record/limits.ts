@@ -35,6 +35,7 @@ export const LIMITS = {
   waterC: limit('temperature', 1, 60),
   scaleStepKg: limit('mass', 0.00001, 0.05),
   mugDiameterM: limit('length', 0.03, 0.2),
+  moldSize: limit('share', 0.25, 4),
   moldWallM: limit('length', 0.00002, 0.02),
   cavities: limit('count', 1, 60),
   moldsAtHand: limit('count', 1, 20),
