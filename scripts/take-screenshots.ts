@@ -76,15 +76,6 @@ async function finishPears(page: Page): Promise<void> {
 }
 
 /** The blush that is brushed into the pears' mold. */
-/** Every kind of outline in sight: hearts, stars and leaves beside round ones. */
-async function scrollToHearts(page: Page): Promise<void> {
-  await page.getByText('Faceted heart').first().scrollIntoViewIfNeeded();
-  await page
-    .getByText('Faceted heart')
-    .first()
-    .evaluate((heart) => heart.scrollIntoView({ block: 'center' }));
-}
-
 async function openPaint(page: Page): Promise<void> {
   const step = page.getByRole('button', { name: /1\. Blush/ });
   await step.click();
@@ -114,7 +105,7 @@ const SHOTS: readonly Shot[] = [
     first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click(),
   },
   { name: 'mold', path: '/casting/demo-pears/mold', first: openPaint },
-  { name: 'molds', path: '/molds', first: scrollToHearts },
+  { name: 'molds', path: '/molds' },
   { name: 'melt', path: '/casting/demo-bombs/melt' },
   { name: 'thermometer', path: '/casting/demo-bombs/thermometer', first: readThermometer },
   { name: 'pantry', path: '/pantry' },

@@ -114,6 +114,19 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
   mold('seed-tiles', 'Seed-and-petal tiles', 'thinPlastic', [
     cavity({ kind: 'tile', lengthM: mm(120), widthM: mm(60), depthM: mm(9), cornerM: mm(6) }, 3, 1),
   ]),
+  mold(
+    'heart',
+    'Faceted heart',
+    'silicone',
+    [cavity({ kind: 'heart', form: 'faceted', widthM: mm(120), lengthM: mm(112), depthM: mm(38) }, 1, 1)],
+    { notes: 'Work chocolate into the notch with a brush: it stays thin there.' },
+  ),
+  mold('stars', 'Flat stars', 'silicone', [
+    cavity({ kind: 'star', form: 'flat', diameterM: mm(46), tips: 5, waist: 0.55, depthM: mm(9) }, 2, 4),
+  ]),
+  mold('catkins', 'Willow leaves', 'silicone', [
+    cavity({ kind: 'drawn', form: 'domed', points: points(WILLOW), depthM: mm(7) }, 1, 5),
+  ]),
   mold('bites', 'Small halves, 38 mm', 'silicone', [cavity({ kind: 'hemisphere', diameterM: mm(38) }, 3, 4)], {
     composition: { kind: 'halves' },
     wallM: mm(2),
@@ -136,19 +149,6 @@ export const SHIPPED_MOLDS: readonly Mold[] = [
   ]),
   mold('gems', 'Faceted gems', 'polycarbonate', [
     cavity({ kind: 'faceted', form: 'gem', diameterM: mm(32), facets: 6, depthM: mm(20) }, 3, 5),
-  ]),
-  mold(
-    'heart',
-    'Faceted heart',
-    'silicone',
-    [cavity({ kind: 'heart', form: 'faceted', widthM: mm(120), lengthM: mm(112), depthM: mm(38) }, 1, 1)],
-    { notes: 'Work chocolate into the notch with a brush: it stays thin there.' },
-  ),
-  mold('stars', 'Flat stars', 'silicone', [
-    cavity({ kind: 'star', form: 'flat', diameterM: mm(46), tips: 5, waist: 0.55, depthM: mm(9) }, 2, 4),
-  ]),
-  mold('catkins', 'Willow leaves', 'silicone', [
-    cavity({ kind: 'drawn', form: 'domed', points: points(WILLOW), depthM: mm(7) }, 1, 5),
   ]),
   mold('bells', 'Bells', 'silicone', [cavity({ kind: 'turned', points: points(BELL) }, 2, 3)]),
   mold('bottle', 'A found bottle', 'thinPlastic', [cavity({ kind: 'turned', points: points(BOTTLE) }, 1, 1)], {
