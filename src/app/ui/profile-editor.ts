@@ -27,6 +27,8 @@ import { readPoints, writePoints } from './profile-points';
 
 const MARGIN = { left: 44, right: 22, top: 18, bottom: 26 } as const;
 const GRID_M = 0.0005;
+/** Room that a number on the axis takes, px. */
+const TICK_PX = 36;
 
 /** What the points are points of: how they are checked, and what they are called. */
 const POINTS_OF = {
@@ -131,7 +133,7 @@ export class ProfileEditor {
         .ticks(5)
         .map((t) => ({ y: floorY - t * unit * perM, name: String(t) })),
       across: scaleLinear([0, radiusM / unit], [0, 1])
-        .ticks(4)
+        .ticks(Math.min(4, Math.max(1, Math.floor((radiusM * perM) / TICK_PX))))
         .map((t) => ({ x: axisX + t * unit * perM, name: String(t) })),
     };
   });

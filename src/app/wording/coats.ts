@@ -141,7 +141,3 @@ function placesText(coat: Pick<Coat, 'sets'>, system: UnitSystem): string {
   );
   return `${rests.join('')} in the ${PLACE_NAMES[placeOf(coat)]}`;
 }
-
-/** How long people leave it, whatever is computed. Common practice, no source. */
-export const OTHERS_LEAVE_IT =
-  'By habit, others leave a coat 5 to 10 min in the fridge or about 5 in the freezer before the next, and a shell 10 min in the fridge, a large one 15 to 30 in the freezer, before it comes out. Beyond the latest, longer gains nothing.';

@@ -68,13 +68,6 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
       name: 'rested in the pan',
       steps: ['Take hot cream off the heat, put the chocolate in, lid on.', 'Wait 5 min, then stir smooth.'],
     },
-    {
-      name: 'whipped',
-      steps: [
-        'Cold cream with cocoa and icing sugar, or a soft ganache from the fridge: whipped fast for about 2 min, just before it is served.',
-        'Gone slack, it is chilled and whipped again.',
-      ],
-    },
     { name: 'stirred at once', steps: ['Chocolate into the hot cream off the heat, stirred until none is left.'] },
   ],
   caramel: [
@@ -95,6 +88,13 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
         'Heat milk and cream; whisk them slowly into yolks and sugar.',
         'Back on very low heat, stirring, to 82 to 84 °C, when it coats a spoon: above that it curdles.',
         'Strain, lay a film on its face, cool it fast, keep it in the cold.',
+      ],
+    },
+    {
+      name: 'whipped',
+      steps: [
+        'Cold cream with cocoa and icing sugar, or a soft ganache from the fridge: whipped fast for about 2 min, just before it is served.',
+        'Gone slack, it is chilled and whipped again.',
       ],
     },
   ],

@@ -134,6 +134,10 @@ export const waitingText = (rounds: number): string =>
     ? 'What is done waits on paper in a cool, dry place, lightly covered, while the mold is used again; in the fridge only in a closed box.'
     : '';
 
+/** How long people leave it, whatever is computed. Common practice, no source. */
+export const OTHERS_LEAVE_IT =
+  'By habit, others leave a coat 5 to 10 min in the fridge or about 5 in the freezer before the next, and a shell 10 min in the fridge, a large one 15 to 30 in the freezer, before it comes out. Beyond the latest, longer gains nothing.';
+
 /** What the hands wear, and what they carry. */
 export function touchedText({ chocolates, cavity, coatsMade }: OutOfMold): string {
   const kind = chocolates[chocolates.length - 1].kind;

@@ -6,7 +6,6 @@ import { PlanService } from '../../state/plan-service';
 import { Figure } from '../../ui/figure';
 import { Pick } from '../../ui/pick';
 import { coatNameIn } from '../../wording/coats';
-import { OTHERS_LEAVE_IT } from '../../wording/coats';
 import { PLACE_NAMES } from '../../wording/names';
 
 interface Column {
@@ -63,14 +62,12 @@ const UNTIL_FILLED: readonly Column[] = [{ name: 'holds', of: ({ holds }) => inW
         }
       </tbody>
     </table>
-    <p class="plain">{{ others }}</p>
   `,
   styleUrls: ['../station.less', './place-comparison.less'],
 })
 export class PlaceComparison {
   private readonly plan = inject(PlanService).plan;
   protected readonly names = PLACE_NAMES;
-  protected readonly others = OTHERS_LEAVE_IT;
   protected readonly wanted = signal('');
   protected readonly options = computed(() =>
     (this.plan()?.chill.coats ?? []).map((_, i) => ({

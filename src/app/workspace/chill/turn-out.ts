@@ -2,7 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { PlanService } from '../../state/plan-service';
 import { Fold } from '../../ui/fold';
 import { Cautions } from '../cautions/cautions';
-import { resistsText, touchedText, trimmedText, turningOut, waitingText } from '../../wording/turning-out';
+import {
+  OTHERS_LEAVE_IT,
+  resistsText,
+  touchedText,
+  trimmedText,
+  turningOut,
+  waitingText,
+} from '../../wording/turning-out';
 
 /** How the open part comes out of its mold: told by touch when, and with the hands how. */
 @Component({
@@ -55,7 +62,9 @@ export class TurnOut {
       place && {
         ...turningOut(plan),
         resists: resistsText(place),
-        more: [touchedText(plan), trimmedText(plan), waitingText(plan.batch.rounds.value)].filter(Boolean),
+        more: [touchedText(plan), trimmedText(plan), waitingText(plan.batch.rounds.value), OTHERS_LEAVE_IT].filter(
+          Boolean,
+        ),
       }
     );
   });
