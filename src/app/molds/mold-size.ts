@@ -29,8 +29,8 @@ import { text } from '../wording/format';
         @if (larger()) {
           <button nz-button type="button" (ksOnce)="copy()">Copy it at {{ written() }}</button>
         } @else {
-          <p class="wrong" role="alert">
-            At {{ written() }} a cavity would be larger or smaller than any mold: 10 to 400 mm wide.
+          <p class="hint" role="alert">
+            At {{ written() }} a cavity would be larger or smaller than any mold. Take a size nearer to this one.
           </p>
         }
       </div>

@@ -59,12 +59,15 @@ export class TintAmounts {
     const { chocolates, colours, colour } = this.tint();
     const { chocolatesKg, coloursKg } = tintAmounts(this.tint(), this.wantedKg());
     const rows = [
-      ...chocolates.map(({ chocolateId }, i) => ({
-        name: this.names().find(({ value }) => value === chocolateId)?.name ?? '',
-        kg: chocolatesKg[i],
-        colour: this.pantry.chocolates().find(({ id }) => id === chocolateId)?.colour ?? UNKNOWN_COLOUR,
-        counted: wafersText(chocolatesKg[i]),
-      })),
+      ...chocolates.map(({ chocolateId }, i) => {
+        const chocolate = this.pantry.chocolates().find(({ id }) => id === chocolateId);
+        return {
+          name: this.names().find(({ value }) => value === chocolateId)?.name ?? '',
+          kg: chocolatesKg[i],
+          colour: chocolate?.colour ?? UNKNOWN_COLOUR,
+          counted: chocolate?.kind === 'compound' ? wafersText(chocolatesKg[i]) : '',
+        };
+      }),
       ...colours.map(({ name }, i) => ({ name, kg: coloursKg[i], colour, counted: '' })),
     ];
     return rows.map((row) => ({

@@ -16,7 +16,7 @@ const WAFER_KG = 0.00095;
 /** So few are counted out rather than weighed. */
 const COUNTED = 24;
 
-/** How many wafers a small amount is, to count it out; empty for more. */
+/** How many wafers of coating a small amount is, to count it out; empty for more. */
 export function wafersText(kg: number): string {
   const wafers = Math.round(kg / WAFER_KG);
   if (wafers < 1 || wafers > COUNTED) return '';

@@ -161,7 +161,8 @@ function tried(
   const { simulated, made } = sides
     ? withSides(changed, part, plan, aimM)
     : simulateMaking(makingOf(changed, part), from);
-  if (!meets(made)) return { way: undefined, simulated };
+  // What one coat reaches by itself is found without the sides.
+  if (!meets(made) || (sides && part.coats.length === 1)) return { way: undefined, simulated };
   const draft = draftPlan(
     changed,
     changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)),
