@@ -31,7 +31,7 @@ test('on a phone, with a mold told by two measures that is kept', async ({ page 
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Eggs');
   await saved(page);
   await page.goto('/castings');
-  await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(9);
+  await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(10);
   await page.goto('/molds');
   await expect(page.getByText('New mold for eggs')).toBeVisible();
 });

@@ -73,7 +73,7 @@ test('site data that are cleared while the page is open are written back, and sa
   await expect(page.getByText('has been saved again')).toBeVisible();
   await saved(page);
   await page.goto('/castings');
-  await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(8);
+  await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(9);
   await expect(page.getByText(/^33 pieces/)).toBeVisible();
 });
 
@@ -133,17 +133,17 @@ test('stored records that cannot be read are counted, saved as a file, taken out
 test('one wish is done once, however often it is pressed', async ({ page }) => {
   await page.goto('/castings');
   const cards = page.getByRole('listitem').filter({ has: page.locator('ks-small-section') });
-  await expect(cards).toHaveCount(8);
+  await expect(cards).toHaveCount(9);
   await page.getByRole('button', { name: 'Copy Cider-spice bombs' }).dblclick();
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cider-spice bombs 2');
   await page.goto('/castings');
-  await expect(cards).toHaveCount(9);
+  await expect(cards).toHaveCount(10);
   await page.getByRole('link', { name: 'New casting' }).click();
   await page.getByText('Cocoa bomb', { exact: true }).click();
   await page.getByRole('button', { name: 'Plan it' }).dblclick();
   await expect(page.getByLabel('Name of the casting')).toHaveValue('Cocoa bombs');
   await page.goto('/castings');
-  await expect(cards).toHaveCount(10);
+  await expect(cards).toHaveCount(11);
   await openBombs(page, 'batch');
   const book = page.getByRole('button', { name: 'Job done: book it into the pantry' });
   await book.dblclick();

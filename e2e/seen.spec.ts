@@ -309,7 +309,7 @@ for (const path of PAGES.filter((one) => !/castings$|weigh-out$|compare$/.test(o
     }
     await expect(page.locator('main :is(h1, h2)').first()).toBeVisible();
     await page.goto('/castings');
-    await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(8);
+    await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(9);
   });
 }
 

@@ -84,9 +84,9 @@ test('an import that cannot be used says why and where, and changes nothing', as
   await expect(page.getByRole('alert')).toContainText(
     'Casting 2 (“Pebble bites”): the value at pieces cannot be used.',
   );
-  await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(8);
+  await expect(page.getByRole('listitem').filter({ has: page.locator('ks-small-section') })).toHaveCount(9);
   await page.getByRole('button', { name: 'Take the good ones' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(15);
+  await expect(page.getByRole('listitem')).toHaveCount(17);
 });
 
 test('with storage blocked it works in memory, says so, and offers the export', async ({ page }) => {
@@ -203,7 +203,7 @@ test('an address that leads nowhere comes back home', async ({ page }) => {
   await page.goto('/casting/none/coat');
   await expect(page.getByRole('heading', { name: 'This casting is not here any more' })).toBeVisible();
   await page.getByRole('link', { name: 'See all castings' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(8);
+  await expect(page.getByRole('listitem')).toHaveCount(9);
   await page.goto('/nowhere/at/all');
   await expect(page).toHaveURL(/casting\/demo-bombs/);
 });

@@ -169,7 +169,13 @@ function furtherCastings(now: Date): Casting[] {
     { id: 'finish-1', kind: 'sprinkle', name: 'Seeds and petals', fillingId: 'seeds', share: 0.25, sets: [] },
   ];
   tiles.fillings.push(...SHIPPED_FILLINGS.filter(({ id }) => id === 'seeds').map((one) => structuredClone(one)));
-  return [bonbons, smashedPears(now), cups, owls, acorns, tiles];
+  return [bonbons, smashedPears(now), cups, owls, acorns, tiles, foundBottle(now)];
+}
+
+/** A vessel: turned twice in a plastic bottle with its neck closed, set in the room, and cut out of it. */
+function foundBottle(now: Date): Casting {
+  const turned: Coat = { ...coat('coat-1', 'turn', 24e-6, 'upright'), sets: [{ place: 'room' }] };
+  return supperCasting(now, 'demo-bottle', 'Perry bottle', 1, 'bottle', [turned, { ...turned, id: 'coat-2' }]);
 }
 
 /** Pears to be smashed: a blush brushed into one half of the mold, a light skin poured, and a dark coat brushed into it; filled through the opening that they stand on, and closed with a flat round. */

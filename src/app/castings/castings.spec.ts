@@ -71,7 +71,7 @@ describe('Castings', () => {
     await bench.settle();
     expect(bench.text).toContain('No castings yet');
     await bench.press('Bring the demo back');
-    expect(store.castings()).toHaveLength(8);
+    expect(store.castings()).toHaveLength(9);
   });
 
   describe('import', () => {

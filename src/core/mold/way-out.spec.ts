@@ -1,12 +1,14 @@
 import { planned } from '../../testing/planned';
 import { castIn } from '../edit/parts';
-import { newCasting } from '../../data/demo';
+import { demoCastings, newCasting } from '../../data/demo';
 import { SHIPPED_MOLDS } from '../../data/mold-library';
 import type { CastingPlan } from '../plan/plan-types';
 import { WAYS_OUT, wayOut } from './way-out';
 
+const NOW = new Date('2026-10-12T08:00:00Z');
+
 function cast(moldId: string): CastingPlan {
-  const casting = newCasting('c', 'c', new Date('2026-10-12T08:00:00Z'));
+  const casting = newCasting('c', 'c', NOW);
   const mold = SHIPPED_MOLDS.find(({ id }) => id === moldId) ?? SHIPPED_MOLDS[0];
   castIn(casting, casting.parts[0].id, mold);
   return planned({ ...casting, pieces: 1, closure: null });
@@ -28,6 +30,19 @@ describe('seconds to get a part out', () => {
       expect(wayOut(plan)).toBe(way);
       const [run] = plan.batch.runs;
       expect(unmolding(plan)).toBeCloseTo(run.cast[0] * WAYS_OUT[way].perPartS, 9);
+    }
+  });
+
+  it('are minutes for the bottle of the supper, which is turned, set in the room and cut away', () => {
+    const bottle = demoCastings(NOW).find(({ id }) => id === 'demo-bottle');
+    const plan = planned(bottle ?? newCasting('c', 'c', NOW), true);
+    expect(wayOut(plan)).toBe('bottle');
+    expect(unmolding(plan)).toBe(plan.batch.runs[0].cast[0] * WAYS_OUT.bottle.perPartS);
+    expect(plan.problems).toEqual([]);
+    // A thin shell is firm in the room after 15 to 40 min. Common practice, no source.
+    for (const { stay } of plan.chill.coats) {
+      expect(stay.value).toBeGreaterThan(10 * 60);
+      expect(stay.value).toBeLessThan(40 * 60);
     }
   });
 
