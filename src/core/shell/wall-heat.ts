@@ -223,6 +223,8 @@ export class WallHeat {
       const perWall = 1 / (cWall + toOutside[i] + gWall);
       const wallShare = gWall * perWall;
       const wallPart = (cWall * wallC[i] + toOutside[i] * outsideC) * perWall;
+      // What a neighbour takes up of a layer's heat: g (1 − g / (g + c)), written so that a good contact does not drown it in rounding.
+      const toWall = (cWall + toOutside[i]) * wallShare;
       const setBelow = belowSet[i];
       const setFilm = filmSet[i];
       let modeBelow = cBelow > 0 ? modeAt(below, belowC[i], setBelow) : 0;
@@ -233,12 +235,13 @@ export class WallHeat {
       for (let k = 0; k <= MODES_TRIED; k++) {
         const gainBelow = modeBelow === 0 ? 0 : cBelow * belowGain;
         const gainFilm = modeFilm === 0 ? 0 : cFilm * filmGain;
-        const perFilm = 1 / (cFilm + gFilm + toInside[i] + (modeFilm === 1 ? gainFilm * filmPerK : 0));
+        const filmTakes = cFilm + toInside[i] + (modeFilm === 1 ? gainFilm * filmPerK : 0);
+        const perFilm = 1 / (filmTakes + gFilm);
         const rFilm = cFilm * filmC[i] + toInside[i] * insideC + gainFilm * ((modeFilm === 1 ? filmFrom : 1) - setFilm);
-        const dBelow = cBelow + gWall + gFilm + (modeBelow === 1 ? gainBelow * belowPerK : 0);
+        const dBelow = cBelow + (modeBelow === 1 ? gainBelow * belowPerK : 0);
         const rBelow = cBelow * belowC[i] + gainBelow * ((modeBelow === 1 ? belowFrom : 1) - setBelow);
         const filmShare = gFilm * perFilm;
-        tBelow = (rBelow + gWall * wallPart + filmShare * rFilm) / (dBelow - gWall * wallShare - gFilm * filmShare);
+        tBelow = (rBelow + gWall * wallPart + filmShare * rFilm) / (dBelow + toWall + filmTakes * filmShare);
         tFilm = rFilm * perFilm + filmShare * tBelow;
         const nextBelow = cBelow > 0 ? modeAt(below, tBelow, setBelow) : 0;
         const nextFilm = cFilm > 0 ? modeAt(film, tFilm, setFilm) : 0;
