@@ -197,7 +197,8 @@ export class WallHeat {
   }
 
   /**
-   * Advances by `dt` seconds in the shape and air set last.
+   * Advances by `dt` seconds in the shape and air set last. What a layer loses to a neighbour, g (1 − g / (g + c)), is written as g c / (g + c),
+   * so that a good contact does not drown it in rounding.
    * @returns the largest change of temperature in any cell, K
    */
   step(dt: number): number {
@@ -208,8 +209,7 @@ export class WallHeat {
     const per = 1 / dt;
     // Latent heat over specific heat, K, and the share of the way to where the seed makes for that a step goes.
     const [filmWay, belowWay] = [dt / (dt + film.lagS), dt / (dt + below.lagS)];
-    const filmGain = (film.latent / film.heat) * filmWay;
-    const belowGain = (below.latent / below.heat) * belowWay;
+    const [filmGain, belowGain] = [(film.latent / film.heat) * filmWay, (below.latent / below.heat) * belowWay];
     const [filmPerK, belowPerK] = [1 / film.spanK, 1 / below.spanK];
     const [filmFrom, belowFrom] = [film.fromC * filmPerK, below.fromC * belowPerK];
     const least = NOTED_M * film.heat;
@@ -223,7 +223,6 @@ export class WallHeat {
       const perWall = 1 / (cWall + toOutside[i] + gWall);
       const wallShare = gWall * perWall;
       const wallPart = (cWall * wallC[i] + toOutside[i] * outsideC) * perWall;
-      // What a neighbour takes up of a layer's heat: g (1 − g / (g + c)), written so that a good contact does not drown it in rounding.
       const toWall = (cWall + toOutside[i]) * wallShare;
       const setBelow = belowSet[i];
       const setFilm = filmSet[i];
