@@ -206,13 +206,12 @@ export class WallHeat {
     const { film, below, toOutside, wallToBelow, belowToFilm, toInside } = this;
     const { wallCapacity, belowCapacity, filmCapacity, wallC, belowC, filmC, belowSet, filmSet } = this;
     const { outsideC, insideC } = this.air;
-    const per = 1 / dt;
+    const [per, least] = [1 / dt, NOTED_M * film.heat];
     // Latent heat over specific heat, K, and the share of the way to where the seed makes for that a step goes.
     const [filmWay, belowWay] = [dt / (dt + film.lagS), dt / (dt + below.lagS)];
     const [filmGain, belowGain] = [(film.latent / film.heat) * filmWay, (below.latent / below.heat) * belowWay];
     const [filmPerK, belowPerK] = [1 / film.spanK, 1 / below.spanK];
     const [filmFrom, belowFrom] = [film.fromC * filmPerK, below.fromC * belowPerK];
-    const least = NOTED_M * film.heat;
     let largest = 0;
     for (let i = 0; i < count; i++) {
       const gWall = wallToBelow[i];
