@@ -37,6 +37,18 @@ describe('the weigh-out sheet', () => {
     expect(rounds).toEqual(['Round 1: 24 parts.', expect.stringMatching(/^Round 2: [2-6] parts\.$/)]);
   });
 
+  it('ends with a tag for the guest: what it is, how it keeps, and what to mind with it', () => {
+    const { tag } = sheet(supper('demo-bombs'));
+    expect(tag.title).toBe(supper('demo-bombs').name);
+    expect(tag.lines[0]).toMatch(/^\d\d g\. Quarry 64; inside .*\.$/);
+    expect(tag.lines[1]).toBe('Contains milk and soya.');
+    expect(tag.lines[2]).toMatch(/^Made 17 Oct 2026\. It keeps as the chocolate itself does: closed, dry and cool\.$/);
+    expect(tag.lines[3]).toContain('not to be bitten into');
+    const bonbons = sheet(supper('demo-bonbons')).tag;
+    expect(bonbons.lines).toHaveLength(3);
+    expect(bonbons.lines[2]).toContain('It keeps some days, closed and in the cold');
+  });
+
   it('of two chocolates names them with their coats, and the seam with the one it is piped of', () => {
     const { tables, parts, lead } = sheet(supper('demo-pears'));
     expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Linen', 'Quarry 64']);

@@ -5,15 +5,15 @@ import { closedPart } from '../../core/plan/draft';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, fillingOf, meltOf } from '../../core/record/references';
-import { schoolRow } from '../../core/record/school';
 import { closingSteps, closingWords, FINISH_NAMES, finishText, KEEPING_TEXTS } from '../wording/closing';
 import { allCautions } from '../wording/cautions';
 import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
+import { containsText, guestTag, keptCold, type GuestTag } from '../wording/guest-tag';
 import { boilsDown } from '../wording/larder';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
-import { ALLERGEN_NAMES, PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
+import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
 import { noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
@@ -56,6 +56,8 @@ export interface SheetContent {
   readonly after: readonly SheetSteps[];
   readonly buy: readonly string[];
   readonly caution: string;
+  /** What goes with a piece to the guest. */
+  readonly tag: GuestTag;
 }
 
 /** How the plan stands when the sheet is written. */
@@ -101,6 +103,7 @@ export function sheetContent(
     after: afterSteps(plan, system),
     buy: lines.map((line) => buyText(line, currency, system)),
     caution: cautionText(plan),
+    tag: guestTag(plan, system),
   };
 }
 
@@ -271,12 +274,10 @@ function buyText(
 }
 
 function cautionText(plan: CastingPlan): string {
-  const { piece, melts } = plan;
-  const cold = melts.some(({ input }) => schoolRow(input.school).works === 'anywhere') ? ` ${KEPT_COLD_TEXT}` : '';
-  const contains =
-    listed(piece.allergens.map((allergen) => ALLERGEN_NAMES[allergen])) || 'none of the listed allergens';
+  const { piece } = plan;
+  const cold = keptCold(plan) ? ` ${KEPT_COLD_TEXT}` : '';
   const mind = allCautions(plan)
     .map((text) => ` ${text}`)
     .join('');
-  return `Contains ${contains}; check every packet and tell your guests.${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  return `${containsText(piece)}; check every packet and tell your guests.${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

@@ -3,7 +3,7 @@ import { demoCastings, newCasting } from '../../data/demo';
 import { draftPlan } from '../../core/plan/draft';
 import { makeBy } from '../../core/edit/methods';
 import type { Casting } from '../../core/record/casting';
-import { allCautions, cautionsAt } from './cautions';
+import { allCautions, cautionsAt, guestCautions } from './cautions';
 
 const NOW = new Date('2026-10-12T08:00:00Z');
 const castIn = (id: string, change: (casting: Casting) => void = () => undefined): Casting => {
@@ -38,6 +38,9 @@ describe('what is to be minded', () => {
     expect(at(bombs, 'close')).toContain('Hot plates burn');
     expect(at(bombs, 'fill')).toMatch(/Hot drinks burn.*boils over late.*not to be bitten/);
     expect(allCautions(draftPlan(bombs))).toHaveLength(2);
+    expect(guestCautions(draftPlan(bombs))).toEqual([
+      expect.stringMatching(/not to be bitten.*hot milk.*boil over late/),
+    ]);
     const bonbons = demoCastings(NOW).find(({ id }) => id === 'demo-bonbons') ?? bombs;
     expect(allCautions(draftPlan(bonbons))).toEqual([]);
     for (const [kind, said] of [
@@ -48,5 +51,19 @@ describe('what is to be minded', () => {
       bombs.fillings[0].kind = kind;
       expect(at(bombs, 'fill')).toContain(said);
     }
+    expect(guestCautions(draftPlan(bombs)).join(' ')).toMatch(/not to be eaten.*shards fly/);
+  });
+
+  it('of what is broken open or hung is told at its closing, and to the guest', () => {
+    const [bombs] = demoCastings(NOW);
+    bombs.fillings.forEach((filling) => (filling.kind = 'sweets'));
+    expect(at(bombs, 'close')).toContain('Shards fly');
+    expect(guestCautions(draftPlan(bombs))).toEqual([expect.stringContaining('one short knock')]);
+    // What is as small as a bite is bitten.
+    for (const { cavities } of bombs.molds) cavities[0].shape = { kind: 'hemisphere', diameterM: 0.03 };
+    expect(guestCautions(draftPlan(bombs))).toEqual([]);
+    const balloon = castIn('balloon');
+    expect(at(balloon, 'close')).toMatch(/knife away from every hand.*clear floor.*rated for its weight/);
+    expect(at(balloon, 'chill')).toContain('the knife away');
   });
 });

@@ -1,3 +1,4 @@
+import type { OutSeconds } from '../mold/way-out';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
@@ -21,8 +22,8 @@ export interface BatchPart {
   readonly before: readonly FurtherTask[];
   readonly coats: readonly BatchCoat[];
   readonly inMold: readonly FurtherTask[];
-  /** Hands-on seconds to get it out, for each part and for each mold. */
-  readonly out: { readonly perPartS: number; readonly perMoldS: number };
+  /** Hands-on seconds to get it out. */
+  readonly out: OutSeconds;
 }
 
 /** Chocolate that goes on before or after casting: for each piece, or for each of a part that is cast. */

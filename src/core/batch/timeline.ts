@@ -1,4 +1,5 @@
 import { HANDS_ON } from '../matter/working-rules';
+import type { OutSeconds } from '../mold/way-out';
 import type { Place } from '../record/choices';
 import { fillsLevel, handsOnS, isChilled, type Method, tippedOut } from '../record/method';
 import type { Rest } from '../record/sets';
@@ -64,8 +65,8 @@ export interface TimelinePart extends RoundPart {
   readonly coats: readonly TimelineCoat[];
   /** What is done before it leaves the mold, as filling and capping. */
   readonly inMold: readonly FurtherTask[];
-  /** Hands-on seconds to get it out, for each part and for each mold. */
-  readonly out: { readonly perPartS: number; readonly perMoldS: number };
+  /** Hands-on seconds to get it out. */
+  readonly out: OutSeconds;
 }
 
 export interface TimelineInput {

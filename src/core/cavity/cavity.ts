@@ -85,6 +85,7 @@ function workedOut(shape: CavityShape, outward: boolean): Cavity {
 
 /** Whether a shape is not turned about an upright axis. */
 function isEquivalent(shape: CavityShape): boolean {
+  if (isOutlined(shape)) return true;
   switch (shape.kind) {
     case 'egg':
       return shape.lengthM !== shape.widthM;
@@ -94,9 +95,6 @@ function isEquivalent(shape: CavityShape): boolean {
     case 'faceted':
     case 'liner':
     case 'measured':
-    case 'heart':
-    case 'star':
-    case 'drawn':
       return true;
     default:
       return false;
@@ -104,6 +102,7 @@ function isEquivalent(shape: CavityShape): boolean {
 }
 
 function outlineOf(shape: CavityShape): PlanOutline {
+  if (isOutlined(shape)) return outlineThrough(outlinePoints(shape));
   switch (shape.kind) {
     case 'egg':
       return ellipseOutline(shape.lengthM, shape.widthM);
@@ -116,10 +115,6 @@ function outlineOf(shape: CavityShape): PlanOutline {
       return circleOutline(shape.points[shape.points.length - 1].radiusM);
     case 'ball':
       return circleOutline(shape.openingM / 2);
-    case 'heart':
-    case 'star':
-    case 'drawn':
-      return outlineThrough(outlinePoints(shape));
     default:
       return circleOutline(shape.diameterM / 2);
   }

@@ -1,3 +1,4 @@
+import { isOutlined } from './free-outline';
 import type { CavityShape, FacetedForm, OutlineForm } from './shape';
 import { bowlExponent } from './measured-bowl';
 
@@ -40,6 +41,7 @@ const FACETED: Readonly<Record<FacetedForm, Corners>> = {
 
 /** The meridian of a shape. Points of a turned profile are taken as they are, its rim being the last. */
 export function meridianOf(shape: CavityShape): Meridian {
+  if (isOutlined(shape)) return outlined(shape.form, shape.depthM);
   switch (shape.kind) {
     case 'hemisphere':
       return arc(shape.diameterM / 2, shape.diameterM / 2, Math.PI / 2, shape.diameterM / 2);
@@ -64,10 +66,6 @@ export function meridianOf(shape: CavityShape): Meridian {
         [1, 0],
         [1, shape.depthM],
       ]);
-    case 'heart':
-    case 'star':
-    case 'drawn':
-      return outlined(shape.form, shape.depthM);
     case 'cup':
     case 'liner':
       return straight([

@@ -1,4 +1,5 @@
 import { cavityOf } from '../cavity/cavity';
+import { isOutlined } from '../cavity/free-outline';
 import type { CavityShape } from '../cavity/shape';
 import type { FillingKind } from '../matter/filling';
 import type { MoldMaterial } from '../matter/mold-material';
@@ -73,7 +74,7 @@ const BONBON_DEEP_M = 0.03;
 const LEAF_M = 0.008;
 const alone = ({ composition }: Mold): boolean => composition.kind === 'single';
 const isFlat = ({ shape }: MoldCavity): boolean =>
-  ['tile', 'cylinder', 'pillow', 'cap', 'faceted', 'heart', 'star', 'drawn'].includes(shape.kind) &&
+  (['tile', 'cylinder', 'pillow', 'cap', 'faceted'].includes(shape.kind) || isOutlined(shape)) &&
   depthOf(shape) <= Math.min(FLAT_M, FLAT_SHARE * widthOf(shape));
 /** A mouth no wider than this share of the body is a neck. Working rule. */
 const NECK = 0.7;

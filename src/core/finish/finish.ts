@@ -1,5 +1,5 @@
 import { CHOCOLATE_MATTER, type ChocolateKind } from '../matter/chocolate';
-import { answer, term, type Answer, type Term } from '../quantity/answer';
+import { answer, term, type Answer } from '../quantity/answer';
 import type { RuleKey } from '../quantity/keys';
 import type { Finish } from '../record/casting';
 
@@ -82,9 +82,9 @@ function materialOf(
   finish: Finish,
   { outsideM2, faceM2, topping }: Pick<FinishInput, 'outsideM2' | 'faceM2' | 'topping'>,
 ): Answer | undefined {
-  const spread = (perM2: number, rule: RuleKey, area: Term = term('outside', outsideM2, 'area')): Answer =>
-    answer(perM2 * finishShare(finish) * Number(area.value), 'mass', rule, [
-      area,
+  const spread = (perM2: number, rule: RuleKey, over: 'outside' | 'openFace', areaM2: number): Answer =>
+    answer(perM2 * finishShare(finish) * areaM2, 'mass', rule, [
+      term(over, areaM2, 'area'),
       term('covered', finishShare(finish), 'share'),
     ]);
   switch (finish.kind) {
@@ -96,13 +96,14 @@ function materialOf(
         spread(
           topping.bulkDensity * topping.pieceM,
           'finish.sprinkle',
-          faceM2 === undefined ? undefined : term('openFace', faceM2, 'area'),
+          faceM2 === undefined ? 'outside' : 'openFace',
+          faceM2 ?? outsideM2,
         )
       );
     case 'dust':
-      return spread(DUST_KG_M2, 'finish.dust');
+      return spread(DUST_KG_M2, 'finish.dust', 'outside', outsideM2);
     case 'paint':
-      return spread(PAINT_KG_M2, 'finish.paint');
+      return spread(PAINT_KG_M2, 'finish.paint', 'outside', outsideM2);
     case 'stickOn':
       return (
         topping &&

@@ -1,4 +1,5 @@
 import type { Cavity } from '../cavity/cavity';
+import { isOutlined } from '../cavity/free-outline';
 import type { CavityShape } from '../cavity/shape';
 import type { MoldMaterial } from '../matter/mold-material';
 import type { Coat, Part } from '../record/casting';
@@ -6,7 +7,7 @@ import { isTurned } from '../record/method';
 import type { Mold } from '../record/mold';
 
 /** How long the hands take to get parts out of their mold, s: for each part, and for each mold beside that. Working rules. */
-interface OutSeconds {
+export interface OutSeconds {
   readonly perPartS: number;
   readonly perMoldS: number;
 }
@@ -44,7 +45,7 @@ const BY_MATERIAL: Readonly<Partial<Record<MoldMaterial, WayOut>>> = {
   polycarbonate: 'tapped',
   thinPlastic: 'tapped',
 };
-const FLAT_SHAPES: readonly CavityShape['kind'][] = ['tile', 'pillow', 'cylinder', 'cap', 'heart', 'star', 'drawn'];
+const FLAT_SHAPES: readonly CavityShape['kind'][] = ['tile', 'pillow', 'cylinder', 'cap'];
 
 /** What a way out is told by. */
 export interface OutOf {
@@ -62,7 +63,8 @@ export function wayOut({ moldRecord, coatsMade, cavity, part }: OutOf): WayOut {
   if (material === 'thinPlastic' && coatsMade.some(({ method }) => isTurned(method))) return 'bottle';
   const way = BY_MATERIAL[material];
   if (way) return way;
-  const shape = cavities.find(({ id }) => id === part.cavityId)?.shape.kind;
-  if (shape !== undefined && FLAT_SHAPES.includes(shape) && cavity.depthM <= FLAT * cavity.lengthM) return 'flat';
+  const shape = cavities.find(({ id }) => id === part.cavityId)?.shape;
+  const plain = shape !== undefined && (FLAT_SHAPES.includes(shape.kind) || isOutlined(shape));
+  if (plain && cavity.depthM <= FLAT * cavity.lengthM) return 'flat';
   return cavity.lengthM >= LARGE_M ? 'large' : 'pushed';
 }
