@@ -41,7 +41,7 @@ describe('the weigh-out sheet', () => {
     const { tag } = sheet(supper('demo-bombs'));
     expect(tag.title).toBe(supper('demo-bombs').name);
     expect(tag.lines[0]).toMatch(/^\d\d g\. Quarry 64; inside .*\.$/);
-    expect(tag.lines[1]).toBe('Contains milk and soya.');
+    expect(tag.lines[1]).toBe('Contains soy and gelatine.');
     expect(tag.lines[2]).toMatch(/^Made 17 Oct 2026\. It keeps as the chocolate itself does: closed, dry and cool\.$/);
     expect(tag.lines[3]).toContain('not to be bitten into');
     const bonbons = sheet(supper('demo-bonbons')).tag;

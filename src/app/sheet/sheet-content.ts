@@ -1,7 +1,9 @@
 import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
 import { castOf, layersOf, workOrder } from '../../core/plan/batch-input';
-import { closedPart } from '../../core/plan/draft';
+import { closedPart, closedPartId } from '../../core/plan/closed-part';
+import type { FinishAnswer } from '../../core/finish/finish';
+import { toppedFace } from '../../core/plan/open-face';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, fillingOf, meltOf } from '../../core/record/references';
@@ -188,6 +190,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
           how: `${of && chocolates[i] ? `${of.trim()} ` : ''}${madeText(moldRecord, one.method)}: ${pressed ? pressText(coat.coats[i], system) : handsText(one, system)}. ${settingText(one, system)}${sets}`,
         };
       }),
+      ...(plan.close?.cap ? [] : toppingSteps(plan, part.id, system)),
       ...(handled ? [{ what: 'Before the cold,', how: `${hands}.` }] : []),
       ...(part.coveredRest && chill.cover.value > 0
         ? [{ what: 'Rest.', how: 'Keep loosely covered until warm.' }]
@@ -247,16 +250,34 @@ function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
               what: '',
               how,
             })),
+            ...(capped ? toppingSteps(plan, closedPartId(casting), system) : []),
             ...(capped ? [{ what: 'Unmold:', how: turningOut(closedPart(casting, plan.parts)).brief }] : []),
           ],
         },
       ]
     : [];
-  const finishing = finishes.map(({ finish, chocolate, material, dries }) => ({
-    what: `${capital(FINISH_NAMES[finish.kind])}:`,
-    how: `${[chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`, material && `${text(material.value, 'mass', system)} of ${finish.name}`].filter(Boolean).join(', ')} a piece. ${finishText(finish)}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`,
-  }));
+  const finishing = finishes
+    .filter(({ wet }) => !wet)
+    .map((one) => ({ what: `${capital(FINISH_NAMES[one.finish.kind])}:`, how: finishingText(one, system) }));
   return [...closing, ...(finishing.length > 0 ? [{ head: 'Finish', steps: finishing }] : [])];
+}
+
+/** What of a finish goes on a piece, and how. */
+function finishingText(one: FinishAnswer, system: UnitSystem): string {
+  const { finish, chocolate, material, dries } = one;
+  const amounts = [
+    chocolate && `${text(chocolate.value, 'mass', system)} of chocolate`,
+    material && `${text(material.value, 'mass', system)} of ${finish.name}`,
+  ];
+  return `${amounts.filter(Boolean).join(', ')} a piece. ${finishText(one)}${dries.value > 0 ? ` Dries ${text(dries.value, 'duration', system)}.` : ''}`;
+}
+
+/** What goes on the open face of a part before it goes into the cold. */
+function toppingSteps(plan: CastingPlan, partId: string, system: UnitSystem): SheetStep[] {
+  if (!toppedFace(plan)?.parts.some(({ part }) => part.id === partId)) return [];
+  return plan.finishes
+    .filter(({ wet }) => wet)
+    .map((one) => ({ what: `${capital(FINISH_NAMES[one.finish.kind])}:`, how: finishingText(one, system) }));
 }
 
 /** What something comes to in packs, and what of it the pantry lacks. */

@@ -1,3 +1,4 @@
+import type { FinishAnswer } from '../../core/finish/finish';
 import type { Finish } from '../../core/record/casting';
 import type { StuckBy } from '../../core/record/choices';
 import type { ClosingNumber, Closure, ClosureKind, NumberOf } from '../../core/record/closing';
@@ -165,7 +166,8 @@ const FINISH_TEXTS: Readonly<Record<Finish['kind'], string>> = {
 };
 
 /** What to mind with a finish. */
-export function finishText(finish: Finish): string {
+export function finishText({ finish, wet }: Pick<FinishAnswer, 'finish' | 'wet'>): string {
+  if (wet) return 'In the mold, while its open face is wet; heavy ones pressed in. Then the cold.';
   return finish.kind === 'stickOn' && finish.by === 'melted' ? MELTED_ON : FINISH_TEXTS[finish.kind];
 }
 

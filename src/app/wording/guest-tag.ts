@@ -28,9 +28,7 @@ export function guestTag(plan: CastingPlan, system: UnitSystem): GuestTag {
   const { casting, parts, piece } = plan;
   const chocolates = new Set(parts.flatMap((part) => part.chocolates.map(({ name }) => name)));
   const inside = new Set(parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.name)));
-  const keeps = keptCold(plan)
-    ? 'Keep it closed in the fridge and eat it cold'
-    : `It ${KEEPING_TEXTS[piece.keeping]}`;
+  const keeps = keptCold(plan) ? 'Keep it closed in the fridge and eat it cold' : `It ${KEEPING_TEXTS[piece.keeping]}`;
   return {
     title: casting.name,
     lines: [

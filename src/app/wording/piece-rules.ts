@@ -226,6 +226,12 @@ export const PIECE_RULES = {
     source: PRACTICE,
     sure: 'Within a third.',
   },
+  'finish.wet': {
+    title: 'Stays wet for a topping',
+    how: 'Until the open face is set to the touch in the room: the last coat, or the cap, computed as its chill is.',
+    source: 'As the chill.',
+    sure: 'A draught shortens it. In the cold it is over within a minute or two.',
+  },
   'finish.held': {
     title: 'Held until it stays',
     how: '15 to 20 s; on a cold base it takes at once.',

@@ -184,6 +184,12 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     body: 'Cool it, take coating, or cast less at a time; wear gloves, as it softens in the hand.',
     action: '',
   }),
+  dryTopping: ({ values, time }) => ({
+    mark: 'short',
+    head: `Topping ${values['cavities']} takes ${time('hands')}, and the face stays wet for ${time('wet')}.`,
+    body: 'Pour and top a few at a time, or have somebody strew while you pour.',
+    action: '',
+  }),
   longJob: ({ values, time }) => ({
     mark: 'long',
     head: `${values['rounds']} rounds take ${time('total')}.`,

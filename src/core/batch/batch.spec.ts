@@ -196,6 +196,7 @@ const half: BatchPart = {
   coats: [coat],
   before: [],
   out: { perPartS: 8, perMoldS: 0 },
+  onWet: [],
   inMold: [],
 };
 const input: BatchInput = {

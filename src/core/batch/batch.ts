@@ -21,6 +21,8 @@ export interface BatchPart {
   /** What is done to its empty mold. */
   readonly before: readonly FurtherTask[];
   readonly coats: readonly BatchCoat[];
+  /** What goes on its last coat while that is wet. */
+  readonly onWet: readonly FurtherTask[];
   readonly inMold: readonly FurtherTask[];
   /** Hands-on seconds to get it out. */
   readonly out: OutSeconds;

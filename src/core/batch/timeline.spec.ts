@@ -33,6 +33,7 @@ const part: TimelinePart = {
   coats: [coat, { ...coat, chillSeconds: 600 }],
   before: [],
   out: { perPartS: 8, perMoldS: 0 },
+  onWet: [],
   inMold: [],
 };
 const after: FurtherTask[] = [
@@ -212,6 +213,7 @@ describe('timeline', () => {
           cavityId: fc.constantFrom('c', 'd'),
           before: fc.constant([]),
           out: fc.constant({ perPartS: 8, perMoldS: 0 }),
+          onWet: fc.subarray([{ kind: 'finish' as const, handsOn: true, seconds: 5 }]),
           inMold: fc.constant([]),
         }),
         { minLength: 1, maxLength: 4 },

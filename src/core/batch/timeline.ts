@@ -63,6 +63,8 @@ export interface TimelinePart extends RoundPart {
   /** What is done to its empty mold. */
   readonly before: readonly FurtherTask[];
   readonly coats: readonly TimelineCoat[];
+  /** What goes on its last coat while that is wet. */
+  readonly onWet: readonly FurtherTask[];
   /** What is done before it leaves the mold, as filling and capping. */
   readonly inMold: readonly FurtherTask[];
   /** Hands-on seconds to get it out. */
@@ -202,14 +204,17 @@ function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>
   });
   const tasks: Bare[] = [
     ...part.before.map(forAll),
-    ...part.coats.flatMap((coat, i) => coatTasks(coat, molds, parts / molds, i)),
+    ...part.coats.flatMap((coat, i) =>
+      coatTasks(coat, molds, parts / molds, i, i === part.coats.length - 1 ? part.onWet.map(forAll) : []),
+    ),
     ...part.inMold.map(forAll),
   ];
   tasks.push({ kind: 'unmold', handsOn: true, seconds: part.out.perPartS * parts + part.out.perMoldS * molds });
   return tasks.map((task) => ({ ...task, part: index }));
 }
 
-function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: number): Bare[] {
+/** @param onWet what is done to it before it goes where it sets */
+function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: number, onWet: readonly Bare[]): Bare[] {
   const { meltIds } = coat;
   const laid = molds * coatOneMoldSeconds(coat, perMold);
   const tasks: Bare[] = [];
@@ -219,6 +224,7 @@ function coatTasks(coat: TimelineCoat, molds: number, perMold: number, index: nu
     tasks.push({ kind: 'chill', handsOn: false, seconds: coat.dwellSeconds, coat: index, place: coat.standsIn });
     tasks.push({ kind: 'coat', handsOn: true, seconds: laid - pour, coat: index, meltIds });
   } else tasks.push({ kind: 'coat', handsOn: true, seconds: laid, coat: index, meltIds });
+  tasks.push(...onWet);
   for (const { place, seconds } of coat.rests)
     tasks.push({ kind: 'chill', handsOn: false, seconds, coat: index, place });
   const turned = Math.min(coat.turnedSeconds, coat.chillSeconds);

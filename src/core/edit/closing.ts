@@ -1,6 +1,6 @@
 import { depthCurve } from '../cavity/depth-curve';
 import { amountForLevel } from '../fill/fill';
-import { closedPartId } from '../plan/draft';
+import { closedPartId } from '../plan/closed-part';
 import type { PlanDraft } from '../plan/plan-types';
 import { wantsRest } from '../plan/temper';
 import type { Casting } from '../record/casting';

@@ -8,7 +8,7 @@ export interface FinishInput {
   readonly finish: Finish;
   /** Outside of a piece, m². */
   readonly outsideM2: number;
-  /** Open face of a solid piece, m², which is wet when it is sprinkled; undefined for a piece without one. */
+  /** Open face that is wet in the mold, and sprinkled there, m²; undefined for a piece without one. */
   readonly faceM2: number | undefined;
   /** Of the melt it uses. */
   readonly meltKind: ChocolateKind | undefined;
@@ -19,6 +19,8 @@ export interface FinishInput {
 /** What one finish comes to, a piece. */
 export interface FinishAnswer {
   readonly finish: Finish;
+  /** It goes on in the mold, on an open face that is still wet, and sets with that. */
+  readonly wet: boolean;
   /** Chocolate, from its melt. */
   readonly chocolate: Answer | undefined;
   /** Sprinkles, dust, paint or what is stuck on; a part that is cast is weighed with the parts. */
@@ -54,14 +56,21 @@ const DRIES_S: Readonly<Record<Finish['kind'], number>> = {
 export function finishStation({ finish, outsideM2, faceM2, meltKind, topping }: FinishInput): FinishAnswer {
   const count = finish.kind === 'stickOn' ? finish.count : 1;
   const handsS = finish.kind === 'stickOn' && finish.by === 'melted' ? MELTED_ON_S : HANDS[finish.kind];
+  const wet = finish.kind === 'sprinkle' && faceM2 !== undefined;
   const own = finish.sets.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0);
   return {
     finish,
+    wet,
     chocolate: meltKind && chocolateOf(finish, outsideM2, CHOCOLATE_MATTER[meltKind].meltedDensity),
     material: materialOf(finish, { outsideM2, faceM2, topping }),
     hands: answer(handsS * count, 'duration', 'finish.hands', [term('count', count, 'count')]),
     held: finish.kind === 'stickOn' ? answer(HELD_S, 'duration', 'finish.held', []) : undefined,
-    dries: answer(own > 0 ? own : DRIES_S[finish.kind], 'duration', own > 0 ? 'chill.ownInterval' : 'finish.dries', []),
+    dries: answer(
+      own > 0 ? own : wet ? 0 : DRIES_S[finish.kind],
+      'duration',
+      own > 0 ? 'chill.ownInterval' : 'finish.dries',
+      [],
+    ),
   };
 }
 

@@ -46,10 +46,14 @@ describe('a piece as it stands', () => {
     expect(cup.height.value).toBeCloseTo(0.032, 9);
   });
 
-  it('poured level is turned out, as high as it was poured', () => {
-    const piece = standing(demo('demo-tiles'));
+  it('poured level is turned out, as high as it was poured, and lies face up where that was topped', () => {
+    const topped = standing(demo('demo-tiles'));
+    expect(names(topped)).toEqual(['Part']);
+    expect(topped.placed[0].openingM).toBeCloseTo(0.009, 9);
+    const piece = standing({ ...demo('demo-tiles'), finishes: [] });
     expect(names(piece)).toEqual(['Part turned']);
     expect(piece.height.value).toBeLessThan(0.009);
+    expect(piece.height.value).toBeCloseTo(topped.height.value, 9);
     expect(piece.placed[0].openingM).toBeCloseTo(piece.height.value - 0.009, 9);
   });
 

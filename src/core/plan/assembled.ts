@@ -6,7 +6,8 @@ import { answer, term, type Answer } from '../quantity/answer';
 import type { Part } from '../record/casting';
 import { closesFilled, isCap, isLid } from '../record/closing';
 import { hasRim } from '../record/choices';
-import { closedPart } from './draft';
+import { closedPart } from './closed-part';
+import { toppedFace } from './open-face';
 import type { PartDraft, PlanDraft } from './plan-types';
 
 /** One part as it stands in the finished piece. */
@@ -26,6 +27,8 @@ export interface AssembledPiece {
   readonly placed: readonly PlacedPart[];
   /** The part whose outside looks up: what goes on the piece lies on it. */
   readonly top: PlacedPart;
+  /** What was topped in its mold lies with that face up. */
+  readonly topped: boolean;
   /** Where two rims meet, m above the ground; undefined where none do. */
   readonly seamM: number | undefined;
   readonly height: Answer;
@@ -47,8 +50,10 @@ export function assembled(plan: PlanDraft): AssembledPiece {
   // Of both rims; it lowers the upper part by no more than there is of the one below it.
   const lostM = Math.min(close?.plate?.lost.value ?? 0, heightOf(lower));
   const single = upper === undefined;
-  // A cup stays as it is; what is capped, plugged or poured level is turned out and shows what lay in the mold.
-  const turnedOut = single && (closure !== null || lower.coat.body !== undefined);
+  const topped = toppedFace(plan)?.parts.includes(lower) ?? false;
+  // A cup stays as it is, and what is topped or peeled out of its liner; what else is capped, plugged or poured level is turned out and shows what lay in the mold.
+  const faceUp = topped || lower.moldRecord.material === 'paper';
+  const turnedOut = single && !faceUp && (closure !== null || lower.coat.body !== undefined);
   const body: PlacedPart = {
     draft: lower,
     turned: turnedOut,
@@ -80,6 +85,7 @@ export function assembled(plan: PlanDraft): AssembledPiece {
   return {
     placed,
     top,
+    topped: single && topped,
     seamM,
     loose: looseOf(plan, placed),
     height: heightAnswer(placed, topM + (ornament ? heightOf(ornament) : 0), lostM),

@@ -11,7 +11,9 @@ import { pouredShare } from '../shell/coat-choice';
 import type { Coat } from '../record/casting';
 import { placeOf, waysIn } from '../record/sets';
 import { cappedPartId } from './capping';
+import { closedPartId } from './closed-part';
 import { stuckOf } from './melts';
+import { toppedFace, toppedPerPiece } from './open-face';
 import { paintingTasks } from './painting';
 import { filledPerPiece } from './piece';
 import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
@@ -44,7 +46,9 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     spareRule: casting.spareRule,
     breakages: casting.breakages,
     parts: workOrder(parts).map((part) =>
-      batchPart(part, part.part.id === capped ? inMold(draft, part.chill.cap?.stay.value) : []),
+      part.part.id === capped
+        ? batchPart(part, [], inMold(draft, part.chill.cap?.stay.value))
+        : batchPart(part, toppingTasks(draft, part.part.id), []),
     ),
     onPieces: [...painting, ...closing, ...finishing],
     after: afterCasting(draft, parts, capped !== undefined),
@@ -80,7 +84,7 @@ export function castOf({ byPart }: Pick<BatchResult, 'byPart'>): (partId: string
   return (partId) => byPart.find((count) => count.partId === partId)?.parts.value ?? 0;
 }
 
-function batchPart(made: PartPlan, tasks: readonly FurtherTask[]): BatchPart {
+function batchPart(made: PartPlan, onWet: readonly FurtherTask[], tasks: readonly FurtherTask[]): BatchPart {
   const { part, cavity, preps, coat, coatsMade, mold, moldRecord, cavities, chill } = made;
   const { value, low = value, high = value } = coat.breakChance;
   return {
@@ -97,6 +101,7 @@ function batchPart(made: PartPlan, tasks: readonly FurtherTask[]): BatchPart {
     coats: coat.coats.map((one, i) =>
       batchCoat(coatsMade[i], one, chill.coats[i].stay.value, cavity, moldRecord.material),
     ),
+    onWet,
     inMold: tasks,
     out: WAYS_OUT[wayOut(made)],
   };
@@ -134,12 +139,23 @@ function batchCoat(
 
 const fillTask: FurtherTask = { kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece };
 
+/** What goes on the open face of each of a part while it is wet. */
+function toppingTasks(draft: PlanDraft, partId: string): FurtherTask[] {
+  const face = toppedFace(draft);
+  if (!face?.parts.some(({ part }) => part.id === partId)) return [];
+  const each = toppedPerPiece(face);
+  return draft.finishes.flatMap(({ wet, hands }): FurtherTask[] =>
+    wet ? [{ kind: 'finish', handsOn: true, seconds: hands.value / each }] : [],
+  );
+}
+
 /** @param staySeconds in the last place where it sets, where that is computed */
-function closeTasks({ close }: PlanDraft, staySeconds?: number): FurtherTask[] {
+function closeTasks({ close }: PlanDraft, onWet: readonly FurtherTask[] = [], staySeconds?: number): FurtherTask[] {
   if (!close) return [];
   const { closure, mass, hands } = close;
   return [
     { kind: 'close', handsOn: true, seconds: hands.value, ...(mass.value > 0 ? { meltIds: [closure.meltId] } : {}) },
+    ...onWet,
     ...closure.sets.map(({ place, seconds }): FurtherTask => ({
       kind: 'chill',
       handsOn: false,
@@ -152,7 +168,10 @@ function closeTasks({ close }: PlanDraft, staySeconds?: number): FurtherTask[] {
 /** Filled and capped before it leaves the mold. */
 function inMold(draft: PlanDraft, staySeconds: number | undefined): FurtherTask[] {
   const filled = draft.parts.some(({ fill }) => fill.layers.length > 0);
-  return [...(filled ? [fillTask] : []), ...closeTasks(draft, staySeconds)];
+  return [
+    ...(filled ? [fillTask] : []),
+    ...closeTasks(draft, toppingTasks(draft, closedPartId(draft.casting)), staySeconds),
+  ];
 }
 
 function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: boolean): FurtherTask[] {
@@ -169,13 +188,17 @@ function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: bool
     ...(levelling ? [{ kind: 'level' as const, handsOn: true, seconds: levelling.value }] : []),
     ...(filled ? [fillTask] : []),
     ...(capped ? [] : closeTasks(draft)),
-    ...draft.finishes.flatMap(({ finish, chocolate, hands, dries }): FurtherTask[] => [
-      {
-        kind: 'finish',
-        handsOn: true,
-        seconds: hands.value,
-        ...(chocolate && 'meltId' in finish ? { meltIds: [finish.meltId] } : {}),
-      },
+    ...draft.finishes.flatMap(({ finish, wet, chocolate, hands, dries }): FurtherTask[] => [
+      ...(wet
+        ? []
+        : [
+            {
+              kind: 'finish' as const,
+              handsOn: true,
+              seconds: hands.value,
+              ...(chocolate && 'meltId' in finish ? { meltIds: [finish.meltId] } : {}),
+            },
+          ]),
       ...(dries.value > 0 ? [{ kind: 'finish' as const, handsOn: false, seconds: dries.value }] : []),
     ]),
   ];

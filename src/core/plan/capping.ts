@@ -5,7 +5,7 @@ import { FILLING_SPECIFIC_HEAT } from '../matter/filling';
 import { CLOSING_ROWS, isCap } from '../record/closing';
 import { chocolateOf, meltOf } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf } from '../record/sets';
-import { closedPartId } from './draft';
+import { closedPartId } from './closed-part';
 import { isUnseeded } from './temper';
 import type { CastingPlan, PartDraft, PlanDraft } from './plan-types';
 

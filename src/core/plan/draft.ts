@@ -11,7 +11,7 @@ import { finishStation, type FinishAnswer } from '../finish/finish';
 import { moldStation } from '../mold/mold';
 import type { Answer } from '../quantity/answer';
 import type { Casting, Coat, Part } from '../record/casting';
-import { closesFilled, joinsOf, type Closure } from '../record/closing';
+import { joinsOf, type Closure } from '../record/closing';
 import { hasRim } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
 import {
@@ -25,7 +25,9 @@ import {
 } from '../record/references';
 import type { Simulated } from '../shell/simulated';
 import { make, makingOf, staysOn } from './making';
+import { closedPart } from './closed-part';
 import { coatModels } from './methods';
+import { openFaceOf } from './open-face';
 import { paintedIn } from './painting';
 import { pieceOf } from './piece';
 import { isUnseeded } from './temper';
@@ -144,17 +146,6 @@ export function otherHalf<T extends { readonly part: Part }>(part: Part, all: re
   return all.find((one) => one.part.id !== part.id && hasRim(one.part));
 }
 
-/** The part whose rim or mouth a closing works on: for a cap the one that is filled, else the first. */
-export function closedPart<T extends { readonly part: Part }>(casting: Casting, parts: readonly T[]): T {
-  const id = closedPartId(casting);
-  return parts.find(({ part }) => part.id === id) ?? parts[0];
-}
-
-/** The same by its id. */
-export function closedPartId({ closure, fill, parts }: Casting): string {
-  return closesFilled(closure) && fill.length > 0 ? fill[0].partId : parts[0].id;
-}
-
 function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[]): CloseResult {
   const { cavity, coat, coatsMade, fill, chocolates } = closedPart(casting, parts);
   const { kind, fatShare } = chocolates[chocolates.length - 1];
@@ -199,19 +190,9 @@ export function outsideOf(parts: readonly Pick<PartDraft, 'part' | 'cavity'>[]):
   );
 }
 
-/** Open faces of a piece that is filled from below and closed by nothing, m²; undefined where it has none. */
-function openFaceOf(casting: Casting, parts: readonly PartDraft[]): number | undefined {
-  const cast = parts.filter(({ part }) => part.role !== 'ornament');
-  const open = casting.closure === null && cast.every(({ coat, coatsMade }) => coat.body && !coatsMade.some(joins));
-  if (!open) return undefined;
-  return cast.reduce((sum, { part, cavity }) => sum + (part.perPiece * Math.PI * cavity.rimDiameterM ** 2) / 4, 0);
-}
-
-const joins = ({ method }: Coat): boolean => isClamped(method);
-
 function finished(casting: Casting, parts: readonly PartDraft[]): FinishAnswer[] {
   const outsideM2 = outsideOf(parts);
-  const faceM2 = openFaceOf(casting, parts);
+  const faceM2 = openFaceOf(casting, parts)?.areaM2;
   return casting.finishes.map((finish) => {
     const filling =
       'fillingId' in finish && finish.fillingId !== undefined ? fillingOf(casting, finish.fillingId) : undefined;

@@ -5,6 +5,7 @@ import type { Casting } from '../record/casting';
 import { LIMITS } from '../record/limits';
 import { fillingOf, meltOf, sharesOf } from '../record/references';
 import { batchInput, layerCount } from './batch-input';
+import { toppedFace, toppedPerPiece, type OpenFace } from './open-face';
 import type { CastingPlan, PlanDraft } from './plan-types';
 
 /** How many parts of a kind are cast. */
@@ -17,10 +18,16 @@ export function fillingMasses(plan: PlanDraft, pieces: number, cast: CastCount):
   for (const part of plan.parts)
     for (const layer of part.fill.layers)
       add(layer.choice.filling.id, layer.mass.value * layerCount(plan, part, pieces, cast));
-  for (const { finish, material } of plan.finishes)
+  const face = toppedFace(plan);
+  for (const { finish, wet, material } of plan.finishes)
     if ('fillingId' in finish && finish.fillingId !== undefined && material)
-      add(finish.fillingId, material.value * pieces);
+      add(finish.fillingId, material.value * (wet && face ? toppedPieces(face, cast) : pieces));
   return masses;
+}
+
+/** For how many pieces there are parts that are topped in their molds, spares with them. */
+function toppedPieces(face: OpenFace, cast: CastCount): number {
+  return face.parts.reduce((sum, { part }) => sum + cast(part.id), 0) / toppedPerPiece(face);
 }
 
 /** What an amount of a filling comes down to. */

@@ -73,6 +73,7 @@ export interface Problem {
     | 'sweats'
     | 'longJob'
     | 'warmRoom'
+    | 'dryTopping'
     | 'neverWarms'
     | 'restFirst'
     | 'paintCracks'
@@ -169,5 +170,7 @@ export interface CastingPlan extends PlanDraft, PartPlan {
   /** One for each melt that is used, in the order of its use. */
   readonly melts: readonly MeltResult[];
   readonly fillings: readonly FillingNeed[];
+  /** How long the open face stays wet that is topped in the mold; undefined where none is. */
+  readonly wet: Answer | undefined;
   readonly problems: readonly Problem[];
 }

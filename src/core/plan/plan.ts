@@ -11,6 +11,7 @@ import { batchInput, castOf } from './batch-input';
 import { cappedWith } from './capping';
 import { meltInput, stretchesFor } from './melts';
 import { fillingMasses, fillingParts } from './needs';
+import { staysWet } from './open-face';
 import { findProblems } from './problems';
 import type { CastingPlan, FillingNeed, PartPlan, PlanDraft } from './plan-types';
 
@@ -43,7 +44,7 @@ export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): Ca
   const seen = parts.find(({ part }) => part.id === draft.part.id) ?? parts[0];
   const start = startBy(casting.due, batch.total);
   const fillings = fillingNeeds(draft, batch, start);
-  const plan = { ...draft, ...seen, parts, batch, start, melts, fillings };
+  const plan = { ...draft, ...seen, parts, batch, start, melts, fillings, wet: staysWet(draft, parts) };
   return { ...plan, problems: findProblems(plan) };
 }
 

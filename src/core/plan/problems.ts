@@ -8,10 +8,12 @@ import { LIMITS } from '../record/limits';
 import { pieceWidthM } from '../fill/packing';
 import { isFor, schoolRow } from '../record/school';
 import { placeOf, restsOf } from '../record/sets';
-import { closedPart, otherHalf, seenFrom } from './draft';
+import { closedPart } from './closed-part';
+import { otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
 import { cappedPartId } from './capping';
 import { coatProblems } from './coat-problems';
+import { toppedFace, toppedPerPiece } from './open-face';
 import { paintProblems } from './paint-problems';
 import type { CastingPlan, PartDraft, Problem, Remedy } from './plan-types';
 import { wantsRest } from './temper';
@@ -36,6 +38,7 @@ export function findProblems(plan: Planned): Problem[] {
     ...closeProblems(plan),
     ...ofParts((part) => [...sweatProblems(part), ...restProblems(part)]),
     ...roomProblems(plan),
+    ...toppingProblems(plan),
     ...jobProblems(plan),
   ];
 }
@@ -275,6 +278,18 @@ function roomProblems({ casting, parts }: Planned): Problem[] {
   const { roomC } = casting.kitchen;
   const real = parts.some(({ chocolates }) => chocolates.some(({ kind }) => kind !== 'compound'));
   return real && roomC > WARM_ROOM_C ? [{ key: 'warmRoom', station: 'chill', values: { roomC } }] : [];
+}
+
+/** A mold of open faces that sets before all of them are topped. */
+function toppingProblems(plan: Planned): Problem[] {
+  const { finishes, wet } = plan;
+  const face = toppedFace(plan);
+  if (!face || !wet) return [];
+  const hands = finishes.reduce((sum, one) => sum + (one.wet ? one.hands.value : 0), 0) / toppedPerPiece(face);
+  const cavities = Math.max(...face.parts.map((one) => one.cavities));
+  return hands * cavities > wet.value
+    ? [{ key: 'dryTopping', station: 'finish', values: { cavities, hands: hands * cavities, wet: wet.value } }]
+    : [];
 }
 
 function jobProblems({ batch, parts }: Planned): Problem[] {

@@ -67,6 +67,7 @@ export type RuleKey =
   | 'finish.hands'
   | 'finish.held'
   | 'finish.dries'
+  | 'finish.wet'
   | 'batch.partsByConfidence'
   | 'batch.partsLearned'
   | 'batch.partsByShare'

@@ -1,4 +1,4 @@
-import { closedPart } from '../../../core/plan/draft';
+import { closedPart } from '../../../core/plan/closed-part';
 import { inWholeMinutes, type CapAnswers } from '../../../core/chill/chill-answers';
 import type { PlanDraft } from '../../../core/plan/plan-types';
 import { closesFilled, isLid } from '../../../core/record/closing';

@@ -69,7 +69,7 @@ export class FinishList {
       one,
       id: one.finish.id,
       name: FINISH_NAMES[one.finish.kind],
-      text: finishText(one.finish),
+      text: finishText(one),
       choices: this.choicesOf(plan.casting, one.finish),
       amounts: amountsOf(one),
     }));
@@ -192,12 +192,17 @@ export class FinishList {
   }
 }
 
-function amountsOf({ finish, dries }: FinishAnswer): readonly Amount[] {
+function amountsOf({ finish, wet, dries }: FinishAnswer): readonly Amount[] {
   const drying: Amount[] =
     dries.value > 0 ? [{ key: 'drying', label: 'Dries for', value: dries.value, limit: 'setMinutesS' }] : [];
   if (finish.kind === 'stickOn')
     return [{ key: 'count', label: 'On a piece', value: finish.count, limit: 'stickOnCount' }, ...drying];
-  const share: Amount = { key: 'share', label: 'Of the outside', value: finish.share, limit: 'finishShare' };
+  const share: Amount = {
+    key: 'share',
+    label: wet ? 'Of the open face' : 'Of the outside',
+    value: finish.share,
+    limit: 'finishShare',
+  };
   return finish.kind === 'drizzle'
     ? [share, { key: 'lineM', label: 'Thread, wide', value: finish.lineM, limit: 'lineM' }, ...drying]
     : [share, ...drying];

@@ -25,14 +25,18 @@ const KINDS = Object.keys(FINISH_NAMES) as Finish['kind'][];
 export class FinishStation {
   private readonly store = inject(CastingStore);
   private readonly fillings = inject(Fillings);
-  protected readonly plan = inject(PlanService).draft;
+  private readonly plans = inject(PlanService);
+  protected readonly plan = this.plans.draft;
   protected readonly names = FINISH_NAMES;
   protected readonly kinds = KINDS;
   protected readonly full = computed(() => (this.plan()?.casting.finishes.length ?? 0) >= MOST.finishes);
   protected readonly usesDust = computed(
     () => this.plan()?.casting.finishes.some(({ kind }) => kind === 'dust' || kind === 'paint') ?? false,
   );
-  protected readonly answers = computed(() => answerRow('A piece weighs', this.plan()?.piece.mass, { strong: true }));
+  protected readonly answers = computed(() => [
+    ...answerRow('A piece weighs', this.plan()?.piece.mass, { strong: true }),
+    ...answerRow('Its face stays wet in the room', this.plans.plan()?.wet),
+  ]);
 
   protected add(kind: Finish['kind']): void {
     this.store.edit(`add ${FINISH_NAMES[kind]}`, (casting) => {

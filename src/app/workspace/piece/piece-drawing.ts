@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Answer } from '../../../core/quantity/answer';
 import { capThick } from '../../../core/edit/closing';
-import { closedPartId, seenFrom } from '../../../core/plan/draft';
+import { closedPartId } from '../../../core/plan/closed-part';
+import { seenFrom } from '../../../core/plan/draft';
 import { within } from '../../../core/record/limits';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';

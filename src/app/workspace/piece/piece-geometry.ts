@@ -64,6 +64,8 @@ export interface PieceMargin {
 
 /** No thread lies closer to the next than this share of the way. */
 const CLOSEST = 0.9;
+/** As far apart as bits are drawn at most, as the share of a line that they take. */
+const SPARSEST = 0.05;
 /** Lens of a sprinkle or a sweet: height over width. */
 const FLAT = 0.55;
 /** Pieces that are about as tall as wide. */
@@ -85,7 +87,7 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
   const tallM = piece.height.value;
   const standsOff = standingOff(plan);
   // On a part that is turned over it may stand on top, and on any at its sides.
-  const onTopM = piece.top.turned ? standsOff : 0;
+  const onTopM = piece.top.turned || piece.topped ? standsOff : 0;
   const pxPerM = Math.max(
     1,
     Math.min(
@@ -108,7 +110,7 @@ export function pieceGeometry(plan: PlanDraft, width: number, height: number, ma
     topY: groundY - tallM * pxPerM,
     halfWidth: widestM * pxPerM,
     paints: piece.placed.flatMap((placed) => paintsOf(plan.casting, placed, placeOf(placed))),
-    finishes: plan.finishes.flatMap(({ finish }) => finishDrawn(plan, finish, piece.top, top, pxPerM)),
+    finishes: plan.finishes.flatMap(({ finish }) => finishDrawn(plan, finish, piece, top, pxPerM)),
     ...closing(plan, piece, placeOf, pxPerM),
     cap: parts.find(({ cap }) => cap)?.cap,
   };
@@ -131,7 +133,7 @@ function placing(axisX: number, groundY: number, pxPerM: number): (placed: Place
 function drawn(placed: PlacedPart, place: Place, pxPerM: number, cap: CutCap | undefined): DrawnPart {
   const { cavity, coat, fill } = placed.draft;
   const holds = { ...fill, layers: placed.layers, heapM: placed.layers.length > 0 && !placed.turned ? fill.heapM : 0 };
-  const capped = cap && placed.turned && !coat.body && placed.layers.length > 0 ? cap : undefined;
+  const capped = cap && !coat.body && placed.layers.length > 0 ? cap : undefined;
   const cut = cutThrough({ cavity, coat, fill: holds, cap: capped }, pxPerM, 1, place);
   const { radiusM, heightM } = outsideLine(placed.draft);
   const middle = halfUp(
@@ -208,8 +210,14 @@ function closing(
 }
 
 /** What a finish looks like on the outside of the topmost part: from its highest point down, which is the rim of one that stands with its opening up. */
-function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Place, pxPerM: number): DrawnFinish[] {
-  const outside = top.turned ? outsideLine(top.draft) : reversed(outsideLine(top.draft));
+function finishDrawn(
+  plan: PlanDraft,
+  finish: Finish,
+  { top, topped }: AssembledPiece,
+  place: Place,
+  pxPerM: number,
+): DrawnFinish[] {
+  const outside = topped ? faceLine(top.draft) : top.turned ? outsideLine(top.draft) : reversed(outsideLine(top.draft));
   const areaM2 = outsideOf(plan.parts);
   // Gone along backwards a line looks the other way.
   const looks = (at: LinePlace): number => (top.turned ? at.looks : at.looks - Math.PI);
@@ -240,7 +248,10 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
     }
     case 'sprinkle': {
       const form = formOf(fillingOf(plan.casting, finish.fillingId));
-      const places = placesAlong(stretchOfArea(outside, finish.share * areaM2), form.wideM);
+      // An open face is strewn alike all over.
+      const places = topped
+        ? placesAlong(outside, form.wideM / Math.max(SPARSEST, finish.share))
+        : placesAlong(stretchOfArea(outside, finish.share * areaM2), form.wideM);
       return drawnOn(
         finish,
         places,
@@ -270,6 +281,16 @@ function finishDrawn(plan: PlanDraft, finish: Finish, top: PlacedPart, place: Pl
     case 'paint':
       return coverDrawn(finish, stretchOfArea(outside, finish.share * areaM2), top.turned, place);
   }
+}
+
+/** The open face of what lies as it was poured, from its middle to its rim. */
+function faceLine({ cavity, coat }: PlacedPart['draft']): Line {
+  const { radiusM, heightM } = cavity.profile;
+  const { toM } = coat.coats.at(-1)?.levels ?? {};
+  const atM = toM === undefined ? cavity.depthM : heightM[0] + toM;
+  const rim = heightM.findIndex((z) => z >= atM - 1e-9);
+  const rimM = radiusM[rim < 0 ? radiusM.length - 1 : rim];
+  return { radiusM: Float64Array.of(0, rimM), heightM: Float64Array.of(atM, atM) };
 }
 
 /** What covers a stretch of the outside. */

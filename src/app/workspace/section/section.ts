@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { map, timer } from 'rxjs';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { closedPartId } from '../../../core/plan/draft';
+import { closedPartId } from '../../../core/plan/closed-part';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { isCap } from '../../../core/record/closing';
 import { PlanService } from '../../state/plan-service';
