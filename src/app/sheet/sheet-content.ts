@@ -1,7 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
 import { castOf, layersOf, workOrder } from '../../core/plan/batch-input';
-import { closedPart, closedPartId } from '../../core/plan/closed-part';
 import type { FinishAnswer } from '../../core/finish/finish';
 import { toppedFace } from '../../core/plan/open-face';
 import { joinsOf, type Closure } from '../../core/record/closing';
@@ -239,19 +238,28 @@ function closingSetsText({ sets }: Closure, staySeconds: number, system: UnitSys
 }
 
 function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
-  const { casting, close, finishes } = plan;
+  const { casting, close, closings, finishes } = plan;
   const capped = cappedChill(plan);
+  const partOf = (partId: string) => plan.parts.find(({ part }) => part.id === partId);
+  const sizes =
+    closings.length > 1
+      ? closings.map(
+          ({ partId, count, close: { mass } }) =>
+            `${count} × ${partOf(partId)?.part.name ?? ''}${mass.value > 0 ? `, ${text(mass.value, 'mass', system)} each` : ''}`,
+        )
+      : [];
   const closing = close
     ? [
         {
-          head: `Close, ${closingWords(close.closure.kind).name}${close.mass.value > 0 ? `, ${text(close.mass.value, 'mass', system)} a piece` : ''}${closingSetsText(close.closure, (capped ?? close).stay?.value ?? 0, system)}`,
+          head: `Close, ${closingWords(close.closure.kind).name}${sizes.length === 0 && close.mass.value > 0 ? `, ${text(close.mass.value * closings[0].count, 'mass', system)} a piece` : ''}${closingSetsText(close.closure, (capped ?? close).stay?.value ?? 0, system)}`,
           steps: [
+            ...(sizes.length > 0 ? [{ what: 'Each by itself:', how: `${sizes.join('; ')}.` }] : []),
             ...closingSteps(close.closure, close.plate?.perWarming.value ?? 1, joinsOf(casting.parts)).map((how) => ({
               what: '',
               how,
             })),
-            ...(capped ? toppingSteps(plan, closedPartId(casting), system) : []),
-            ...(capped ? [{ what: 'Unmold:', how: turningOut(closedPart(casting, plan.parts)).brief }] : []),
+            ...(capped ? toppingSteps(plan, closings[0].partId, system) : []),
+            ...(capped ? [{ what: 'Unmold:', how: turningOut(partOf(closings[0].partId) ?? plan).brief }] : []),
           ],
         },
       ]

@@ -1,4 +1,4 @@
-import type { OutSeconds } from '../mold/way-out';
+import type { OutSeconds } from '../matter/working-rules';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';

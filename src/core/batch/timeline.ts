@@ -1,5 +1,4 @@
-import { HANDS_ON } from '../matter/working-rules';
-import type { OutSeconds } from '../mold/way-out';
+import { HANDS_ON, type OutSeconds } from '../matter/working-rules';
 import type { Place } from '../record/choices';
 import { fillsLevel, handsOnS, isChilled, type Method, tippedOut } from '../record/method';
 import type { Rest } from '../record/sets';

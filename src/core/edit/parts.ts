@@ -96,10 +96,13 @@ function joinAsNeeded(casting: Casting, joined: boolean): void {
   if (joins === 'halves' && !casting.closure && joined) casting.closure = usualClosing(casting, 'warmPlate');
 }
 
-/** Ways a part is added: the second of two halves that are alike so far, or another part of a role. */
-export type PartKind = 'secondHalf' | Exclude<PartRole, 'shell'>;
+/** Ways a part is added: the second of two halves that are alike so far, as much again of it in another size, or another part of a role. */
+export type PartKind = 'secondHalf' | 'size' | Exclude<PartRole, 'shell'>;
 
-/** Adds a part, made like one that is there, and gives its id. Two halves alike become two parts that can differ in colour. */
+/**
+ * Adds a part, made like one that is there, and gives its id. Two halves alike become two parts that can differ in colour; another size is
+ * filled as the first is.
+ */
 export function addPart(
   casting: Casting,
   like: string,
@@ -114,9 +117,22 @@ export function addPart(
   if (kind === 'secondHalf') {
     part.perPiece = Math.max(1, model.perPiece - 1);
     Object.assign(model, { perPiece: 1, name: otherName });
-  } else Object.assign(part, { role: kind, perPiece: 1, filled: 'one', heaped: false, prep: [] });
+  } else if (kind === 'size') fillAlike(casting, like, id);
+  else Object.assign(part, { role: kind, perPiece: 1, filled: 'one', heaped: false, prep: [] });
   casting.parts.push(part);
   return id;
+}
+
+/** Fills a part as another is, as far as there is room for more layers. */
+function fillAlike({ fill }: Casting, like: string, partId: string): void {
+  const taken = new Set(fill.map(({ id }) => id));
+  const alike = fill.filter((layer) => layer.partId === like).slice(0, MOST.fill - fill.length);
+  for (const layer of alike) {
+    let n = fill.length + 1;
+    while (taken.has(`layer-${n}`)) n++;
+    taken.add(`layer-${n}`);
+    fill.push({ ...copyOf(layer), id: `layer-${n}`, partId });
+  }
 }
 
 /** Takes a part out with all that is said of it; one always stays. */

@@ -77,3 +77,9 @@ export const HANDS_ON = {
   fillPerPiece: 15,
   closePerPiece: 25,
 } as const;
+
+/** How long the hands take to get parts out of their mold, s: for each part, and for each mold beside that. Working rules. */
+export interface OutSeconds {
+  readonly perPartS: number;
+  readonly perMoldS: number;
+}

@@ -2,15 +2,10 @@ import type { Cavity } from '../cavity/cavity';
 import { isOutlined } from '../cavity/free-outline';
 import type { CavityShape } from '../cavity/shape';
 import type { MoldMaterial } from '../matter/mold-material';
+import type { OutSeconds } from '../matter/working-rules';
 import type { Coat, Part } from '../record/casting';
 import { isTurned } from '../record/method';
 import type { Mold } from '../record/mold';
-
-/** How long the hands take to get parts out of their mold, s: for each part, and for each mold beside that. Working rules. */
-export interface OutSeconds {
-  readonly perPartS: number;
-  readonly perMoldS: number;
-}
 
 /**
  * Every way out of a mold: pushed up from below, lifted off what is large, flexed off what is flat, tapped out of what is rigid, a press

@@ -6,7 +6,7 @@ import { answer, term, type Answer } from '../quantity/answer';
 import type { Part } from '../record/casting';
 import { closesFilled, isCap, isLid } from '../record/closing';
 import { hasRim } from '../record/choices';
-import { closedPart } from './closed-part';
+import { closedPart, joinedPerPiece } from './closed-part';
 import { toppedFace } from './open-face';
 import type { PartDraft, PlanDraft } from './plan-types';
 
@@ -32,6 +32,8 @@ export interface AssembledPiece {
   /** Where two rims meet, m above the ground; undefined where none do. */
   readonly seamM: number | undefined;
   readonly height: Answer;
+  /** Bodies that are closed by themselves and stand beside it, by the part that is closed. */
+  readonly beside: readonly { readonly part: Part; readonly count: number }[];
   /** What of a piece stands nowhere in it yet: halves that nothing joins, parts that nothing sticks on. */
   readonly loose: readonly { readonly part: Part; readonly count: number }[];
 }
@@ -87,6 +89,7 @@ export function assembled(plan: PlanDraft): AssembledPiece {
     top,
     topped: single && topped,
     seamM,
+    beside: besideOf(plan, lower),
     loose: looseOf(plan, placed),
     height: heightAnswer(placed, topM + (ornament ? heightOf(ornament) : 0), lostM),
   };
@@ -115,14 +118,24 @@ function stuckOn({ casting, parts }: PlanDraft): PartDraft | undefined {
   return parts.find(({ part }) => ids.includes(part.id));
 }
 
+/** What is closed by itself and is not the body that stands here. */
+function besideOf({ parts, closings }: PlanDraft, here: PartDraft): AssembledPiece['beside'] {
+  return closings.flatMap(({ partId, count }) => {
+    const part = parts.find((one) => one.part.id === partId)?.part;
+    const others = partId === here.part.id ? count - 1 : count;
+    return part && others > 0 ? [{ part, count: others }] : [];
+  });
+}
+
 function looseOf({ casting, parts }: PlanDraft, placed: readonly PlacedPart[]): AssembledPiece['loose'] {
   const stuck = (id: string): number =>
     casting.finishes.reduce(
       (sum, finish) => sum + (finish.kind === 'stickOn' && finish.partId === id ? finish.count : 0),
       0,
     );
+  const joined = joinedPerPiece(casting);
   const standing = ({ part }: PartDraft): number =>
-    Math.max(stuck(part.id), placed.filter((one) => one.draft.part.id === part.id).length);
+    Math.max(stuck(part.id), joined(part.id), placed.filter((one) => one.draft.part.id === part.id).length);
   return parts.flatMap((one) =>
     one.part.perPiece > standing(one) ? [{ part: one.part, count: one.part.perPiece - standing(one) }] : [],
   );

@@ -1,6 +1,7 @@
 import { isTurned } from '../record/method';
 import type { AfterCasting, BatchCoat, BatchInput, BatchPart, BatchResult } from '../batch/batch';
 import type { FurtherTask } from '../batch/timeline';
+import type { CloseResult } from '../close/close';
 import type { CoatAnswer } from '../coat/coat-answers';
 import type { Cavity } from '../cavity/cavity';
 import { lightness } from '../matter/colour';
@@ -9,9 +10,9 @@ import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
 import { pouredShare } from '../shell/coat-choice';
 import type { Coat } from '../record/casting';
+import { isCap } from '../record/closing';
 import { placeOf, waysIn } from '../record/sets';
-import { cappedPartId } from './capping';
-import { closedPartId } from './closed-part';
+import { isCapped } from './capping';
 import { stuckOf } from './melts';
 import { toppedFace, toppedPerPiece } from './open-face';
 import { paintingTasks } from './painting';
@@ -20,19 +21,15 @@ import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
 
 /** What the batch is computed from: every part in the order of the work, and what is done to the pieces afterwards. */
 export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchInput {
-  const { casting, close } = draft;
-  const capped = cappedPartId(draft);
-  const closing: AfterCasting[] =
-    close && close.mass.value > 0
-      ? [
-          {
-            meltId: close.closure.meltId,
-            use: 'closing',
-            eachKg: close.mass.value,
-            ...(capped === undefined ? {} : { partId: capped }),
-          },
-        ]
-      : [];
+  const { casting, closings } = draft;
+  const closing = closings.flatMap(({ partId, count, close: { closure, mass } }): AfterCasting[] => {
+    if (mass.value === 0) return [];
+    const taken = { meltId: closure.meltId, use: 'closing' as const };
+    // A cap is cast on every one that is cast, and does not know how many of them are in a piece.
+    return isCapped(draft, partId)
+      ? [{ ...taken, eachKg: mass.value, partId }]
+      : [{ ...taken, eachKg: count * mass.value }];
+  });
   const painting = parts.flatMap(({ part, preps }) =>
     preps.flatMap(({ step, takes }): AfterCasting[] =>
       'meltId' in step ? [{ meltId: step.meltId, use: 'painting', eachKg: takes.value, partId: part.id }] : [],
@@ -46,12 +43,12 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     spareRule: casting.spareRule,
     breakages: casting.breakages,
     parts: workOrder(parts).map((part) =>
-      part.part.id === capped
-        ? batchPart(part, [], inMold(draft, part.chill.cap?.stay.value))
+      isCapped(draft, part.part.id)
+        ? batchPart(part, [], inMold(draft, part))
         : batchPart(part, toppingTasks(draft, part.part.id), []),
     ),
     onPieces: [...painting, ...closing, ...finishing],
-    after: afterCasting(draft, parts, capped !== undefined),
+    after: afterCasting(draft, parts),
     stuckKg: (meltId, kg) => stuckOf(casting, meltId, kg),
   };
 }
@@ -68,7 +65,7 @@ export function layerCount(
   pieces: number,
   cast: (partId: string) => number,
 ): number {
-  return cappedPartId(plan) === part.part.id ? cast(part.part.id) : pieces * filledPerPiece(part);
+  return isCapped(plan, part.part.id) ? cast(part.part.id) : pieces * filledPerPiece(part);
 }
 
 /** The same for a plan's own pieces. */
@@ -149,45 +146,68 @@ function toppingTasks(draft: PlanDraft, partId: string): FurtherTask[] {
   );
 }
 
-/** @param staySeconds in the last place where it sets, where that is computed */
-function closeTasks({ close }: PlanDraft, onWet: readonly FurtherTask[] = [], staySeconds?: number): FurtherTask[] {
-  if (!close) return [];
-  const { closure, mass, hands } = close;
+/**
+ * Closing by hand, then where it sets.
+ * @param onWet what is done to it before that
+ * @param staySeconds in the last place, where that is computed
+ */
+function closeTasks(
+  { closure, mass }: CloseResult,
+  handsS: number,
+  staySeconds: number,
+  onWet: readonly FurtherTask[] = [],
+): FurtherTask[] {
   return [
-    { kind: 'close', handsOn: true, seconds: hands.value, ...(mass.value > 0 ? { meltIds: [closure.meltId] } : {}) },
+    { kind: 'close', handsOn: true, seconds: handsS, ...(mass.value > 0 ? { meltIds: [closure.meltId] } : {}) },
     ...onWet,
     ...closure.sets.map(({ place, seconds }): FurtherTask => ({
       kind: 'chill',
       handsOn: false,
-      seconds: seconds ?? staySeconds ?? close.stay?.value ?? 0,
+      seconds: seconds ?? staySeconds,
       place,
     })),
   ];
 }
 
 /** Filled and capped before it leaves the mold. */
-function inMold(draft: PlanDraft, staySeconds: number | undefined): FurtherTask[] {
-  const filled = draft.parts.some(({ fill }) => fill.layers.length > 0);
+function inMold(draft: PlanDraft, { part, fill, chill }: PartPlan): FurtherTask[] {
+  const close = draft.closings.find(({ partId }) => partId === part.id)?.close;
   return [
-    ...(filled ? [fillTask] : []),
-    ...closeTasks(draft, toppingTasks(draft, closedPartId(draft.casting)), staySeconds),
+    ...(fill.layers.length > 0 ? [fillTask] : []),
+    ...(close ? closeTasks(close, close.hands.value, chill.cap?.stay.value ?? 0, toppingTasks(draft, part.id)) : []),
   ];
 }
 
-function afterCasting(draft: PlanDraft, parts: readonly PartPlan[], capped: boolean): FurtherTask[] {
+/** All bodies of a piece are closed one after another, and set together. */
+function joined({ closings }: PlanDraft): FurtherTask[] {
+  if (closings.length === 0) return [];
+  const stays = closings.map(({ close }) => close.stay?.value ?? 0);
+  return closeTasks(
+    closings[0].close,
+    sumOf(closings, ({ hands }) => hands.value),
+    Math.max(...stays),
+  );
+}
+
+function sumOf(closings: PlanDraft['closings'], of: (close: CloseResult) => number): number {
+  return closings.reduce((sum, { count, close }) => sum + count * of(close), 0);
+}
+
+function afterCasting(draft: PlanDraft, parts: readonly PartPlan[]): FurtherTask[] {
   const cover = Math.max(
     0,
     ...parts.map(({ part, chill }) =>
       part.coveredRest && Number.isFinite(chill.cover.value) ? Math.ceil(chill.cover.value / 60) * 60 : 0,
     ),
   );
-  const levelling = draft.close?.levelling;
-  const filled = !capped && parts.some(({ fill }) => fill.layers.length > 0);
+  const levelling = sumOf(draft.closings, (close) => close.levelling?.value ?? 0);
+  const capped = isCap(draft.closure);
+  const filled = parts.some(({ part, fill }) => fill.layers.length > 0 && !isCapped(draft, part.id));
   return [
     ...(cover > 0 ? [{ kind: 'cover' as const, handsOn: false, seconds: cover }] : []),
-    ...(levelling ? [{ kind: 'level' as const, handsOn: true, seconds: levelling.value }] : []),
+    ...(levelling > 0 ? [{ kind: 'level' as const, handsOn: true, seconds: levelling }] : []),
     ...(filled ? [fillTask] : []),
-    ...(capped ? [] : closeTasks(draft)),
+    ...(capped ? [] : joined(draft)),
     ...draft.finishes.flatMap(({ finish, wet, chocolate, hands, dries }): FurtherTask[] => [
       ...(wet
         ? []

@@ -5,27 +5,28 @@ import { FILLING_SPECIFIC_HEAT } from '../matter/filling';
 import { CLOSING_ROWS, isCap } from '../record/closing';
 import { chocolateOf, meltOf } from '../record/references';
 import { ownSecondsOf, placeOf, restsOf } from '../record/sets';
-import { closedPartId } from './closed-part';
+import { closedIn } from './closed-part';
 import { isUnseeded } from './temper';
 import type { CastingPlan, PartDraft, PlanDraft } from './plan-types';
 
-/** The part that is filled and capped in its mold, where one is. */
-export function cappedPartId({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure'>): string | undefined {
-  return isCap(closure) ? closedPartId(casting) : undefined;
+/** Whether a part is filled and capped in its mold. */
+export function isCapped({ casting, closure }: Pick<PlanDraft, 'casting' | 'closure'>, partId: string): boolean {
+  return isCap(closure) && closedIn(casting).some((one) => one.partId === partId);
 }
 
 /** What a part is capped with and how that chills; undefined where it is not capped. */
 export function cappedWith(draft: PlanDraft, part: PartDraft): CappedWith | undefined {
-  const cap = part.part.id === cappedPartId(draft) ? capOf(draft, part) : undefined;
+  const cap = isCapped(draft, part.part.id) ? capOf(draft, part) : undefined;
   return cap && { cap, chill: chillCapped(part.chillInput, cap) };
 }
 
-/** How the cap of a plan's pieces sets; undefined where they have none. */
+/** How the cap of a plan's pieces sets, or the first of several; undefined where they have none. */
 export function cappedChill(plan: Pick<CastingPlan, 'parts'> | undefined): CapAnswers | undefined {
   return plan?.parts.find(({ chill }) => chill.cap)?.chill.cap;
 }
 
-function capOf({ casting, close }: PlanDraft, { fill, cavity, cavities }: PartDraft): ChillCap | undefined {
+function capOf({ casting, closings }: PlanDraft, { part, fill, cavity, cavities }: PartDraft): ChillCap | undefined {
+  const close = closings.find(({ partId }) => partId === part.id)?.close;
   if (!close?.cap) return undefined;
   const { closure, cap } = close;
   const melt = meltOf(casting, closure.meltId);

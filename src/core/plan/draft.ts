@@ -25,13 +25,13 @@ import {
 } from '../record/references';
 import type { Simulated } from '../shell/simulated';
 import { make, makingOf, staysOn } from './making';
-import { closedPart } from './closed-part';
+import { closedIn } from './closed-part';
 import { coatModels } from './methods';
 import { openFaceOf } from './open-face';
 import { paintedIn } from './painting';
 import { pieceOf } from './piece';
 import { isUnseeded } from './temper';
-import type { PartDraft, PlanDraft } from './plan-types';
+import type { PartDraft, PieceClosing, PlanDraft } from './plan-types';
 
 /**
  * The part of a plan that does not wait for the chill: mold, coat, fill, closing and finishing of every part, and what its chill is to be
@@ -60,10 +60,20 @@ export function draftPlan(
   }));
   const clamped = parts.some(({ coatsMade }) => isClamped(coatsMade[coatsMade.length - 1].method));
   const closure = clamped ? null : casting.closure;
-  const close = closure ? closed(casting, closure, parts) : undefined;
+  const closings = closure ? closingsOf(casting, closure, parts) : [];
   const finishes = finished(casting, parts);
   return seenFrom(
-    { ...parts[0], casting, parts, clamped, closure, close, finishes, piece: pieceOf(casting, parts, close, finishes) },
+    {
+      ...parts[0],
+      casting,
+      parts,
+      clamped,
+      closure,
+      close: closings[0]?.close,
+      closings,
+      finishes,
+      piece: pieceOf(casting, parts, closings, finishes),
+    },
     seen,
   );
 }
@@ -146,15 +156,27 @@ export function otherHalf<T extends { readonly part: Part }>(part: Part, all: re
   return all.find((one) => one.part.id !== part.id && hasRim(one.part));
 }
 
-function closed(casting: Casting, closure: Closure, parts: readonly PartDraft[]): CloseResult {
-  const { cavity, coat, coatsMade, fill, chocolates } = closedPart(casting, parts);
+function closingsOf(casting: Casting, closure: Closure, parts: readonly PartDraft[]): PieceClosing[] {
+  return closedIn(casting).flatMap(({ partId, count }) => {
+    const part = parts.find((one) => one.part.id === partId);
+    return part ? [{ partId, count, close: closed(casting, closure, parts, part, count) }] : [];
+  });
+}
+
+function closed(
+  casting: Casting,
+  closure: Closure,
+  parts: readonly PartDraft[],
+  { cavity, coat, coatsMade, fill, chocolates }: PartDraft,
+  count: number,
+): CloseResult {
   const { kind, fatShare } = chocolates[chocolates.length - 1];
   const melt = meltOf(casting, closure.meltId);
   const closing = chocolateOf(casting, melt);
   const curve = depthCurve(fill.inside);
   return closeStation({
     closure,
-    pieces: casting.pieces,
+    pieces: casting.pieces * count,
     kitchen: casting.kitchen,
     depthM: coat.body ? Math.max(...coat.coats.map(({ levels }) => levels?.toM ?? 0)) : cavity.depthM,
     rimLengthM: cavity.rimLengthM,

@@ -4,12 +4,12 @@ import type { Casting } from '../record/casting';
 import { isCap } from '../record/closing';
 import { isClamped } from '../record/method';
 import { cappedWith } from './capping';
-import { closedPart } from './closed-part';
+import { closedIn } from './closed-part';
 import type { PartDraft, PartPlan, PlanDraft } from './plan-types';
 
 /** An open face of wet chocolate that a topping goes on while the piece is still in its mold. */
 export interface OpenFace<T extends Pick<PartDraft, 'part'> = PartDraft> {
-  /** The parts that have one each: the one that is capped, or all that are filled from below where nothing closes them. */
+  /** The parts that have one each: those that are capped, or all that are filled from below where nothing closes them. */
   readonly parts: readonly T[];
   /** Of all parts of a piece together, m². */
   readonly areaM2: number;
@@ -23,9 +23,11 @@ export function openFaceOf<T extends Pick<PartDraft, 'part' | 'cavity' | 'coat' 
   const cast = parts.filter(({ part }) => part.role !== 'ornament');
   const clamped = cast.some(({ coatsMade }) => coatsMade.some(({ method }) => isClamped(method)));
   if (!clamped && isCap(casting.closure)) {
-    const capped = closedPart(casting, parts);
-    const { radiusM } = capped.fill.inside;
-    return { parts: [capped], areaM2: capped.part.perPiece * Math.PI * radiusM[radiusM.length - 1] ** 2 };
+    const ids = closedIn(casting).map(({ partId }) => partId);
+    const capped = parts.filter(({ part }) => ids.includes(part.id));
+    const capM2 = ({ part, fill: { inside } }: T): number =>
+      part.perPiece * Math.PI * inside.radiusM[inside.radiusM.length - 1] ** 2;
+    return { parts: capped, areaM2: capped.reduce((sum, part) => sum + capM2(part), 0) };
   }
   if (clamped || casting.closure !== null || !cast.every(({ coat }) => coat.body)) return undefined;
   const faceM2 = ({ part, cavity }: T): number => (part.perPiece * Math.PI * cavity.rimDiameterM ** 2) / 4;

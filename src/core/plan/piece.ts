@@ -3,10 +3,10 @@ import { FILLING_MATTER, KEEPING } from '../matter/filling';
 import { answer, term } from '../quantity/answer';
 import type { TermName } from '../quantity/keys';
 import type { Casting } from '../record/casting';
+import type { Chocolate } from '../record/chocolate';
 import { chocolateOf, fillingOf, meltOf } from '../record/references';
-import type { CloseResult } from '../close/close';
 import type { FinishAnswer } from '../finish/finish';
-import type { PartDraft, PieceResult } from './plan-types';
+import type { PartDraft, PieceClosing, PieceResult } from './plan-types';
 
 /** How many of a part in a piece hold the filling. */
 export function filledPerPiece({ part, fill }: Pick<PartDraft, 'part' | 'fill'>): number {
@@ -17,7 +17,7 @@ export function filledPerPiece({ part, fill }: Pick<PartDraft, 'part' | 'fill'>)
 export function pieceOf(
   casting: Casting,
   parts: readonly PartDraft[],
-  close: CloseResult | undefined,
+  closings: readonly PieceClosing[],
   finishes: readonly FinishAnswer[],
 ): PieceResult {
   const shellKg = parts.reduce((sum, { coat, part }) => sum + coat.mass.value * part.perPiece, 0);
@@ -28,7 +28,10 @@ export function pieceOf(
   const fillKg = parts.reduce((sum, one) => sum + one.fill.fillMass.value * filledPerPiece(one), 0);
   const end = (side: 'low' | 'high'): number =>
     parts.reduce((sum, one) => sum + (one.fill.fillMass[side] ?? one.fill.fillMass.value) * filledPerPiece(one), 0);
-  const closingKg = (close?.mass.value ?? 0) - (close?.plate?.lostMass.value ?? 0);
+  const closingKg = closings.reduce(
+    (sum, { count, close: { mass, plate } }) => sum + count * (mass.value - (plate?.lostMass.value ?? 0)),
+    0,
+  );
   const finishingKg = finishes.reduce(
     (sum, { chocolate, material }) => sum + (chocolate?.value ?? 0) + (material?.value ?? 0),
     0,
@@ -39,15 +42,7 @@ export function pieceOf(
       'fillingId' in finish && finish.fillingId !== undefined ? [fillingOf(casting, finish.fillingId)] : [],
     ),
   ];
-  const melts = [
-    ...parts.flatMap(({ part }) => part.prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
-    ...(close && close.mass.value > 0 ? [close.closure.meltId] : []),
-    ...finishes.flatMap(({ finish, chocolate }) => (chocolate && 'meltId' in finish ? [finish.meltId] : [])),
-  ];
-  const chocolates = [
-    ...parts.flatMap((one) => one.chocolates),
-    ...melts.map((meltId) => chocolateOf(casting, meltOf(casting, meltId))),
-  ];
+  const chocolates = chocolatesIn(casting, parts, closings, finishes);
   const layers = parts.flatMap((one) =>
     one.fill.layers.flatMap((layer) =>
       Array.from({ length: filledPerPiece(one) }, () => term('layerMass', layer.mass.value, 'mass')),
@@ -72,4 +67,22 @@ export function pieceOf(
     keeping: KEEPING[Math.max(0, ...fillings.map(({ kind }) => KEEPING.indexOf(FILLING_MATTER[kind].keeping)))],
     inedible: fillings.some(({ kind }) => FILLING_MATTER[kind].inedible),
   };
+}
+
+/** Every chocolate in a piece: of its coats, of what is painted in, closes and finishes it. */
+function chocolatesIn(
+  casting: Casting,
+  parts: readonly PartDraft[],
+  closings: readonly PieceClosing[],
+  finishes: readonly FinishAnswer[],
+): Chocolate[] {
+  const melts = [
+    ...parts.flatMap(({ part }) => part.prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
+    ...closings.flatMap(({ close: { closure, mass } }) => (mass.value > 0 ? [closure.meltId] : [])),
+    ...finishes.flatMap(({ finish, chocolate }) => (chocolate && 'meltId' in finish ? [finish.meltId] : [])),
+  ];
+  return [
+    ...parts.flatMap((one) => one.chocolates),
+    ...melts.map((meltId) => chocolateOf(casting, meltOf(casting, meltId))),
+  ];
 }

@@ -113,6 +113,14 @@ export interface PieceResult {
   readonly inedible: boolean;
 }
 
+/** A body in a piece that is closed by itself. */
+export interface PieceClosing {
+  /** The part whose rim or mouth is closed, and how often in a piece. */
+  readonly partId: string;
+  readonly count: number;
+  readonly close: CloseResult;
+}
+
 /** What follows for one part of a casting without its chill. */
 export interface PartDraft {
   readonly part: Part;
@@ -143,6 +151,8 @@ export interface PlanDraft extends PartDraft {
   /** What the pieces are closed with; nothing where they are clamped together. */
   readonly closure: Closure | null;
   readonly close: CloseResult | undefined;
+  /** The same of every body in a piece that is closed by itself, the first of them first; none where nothing is. */
+  readonly closings: readonly PieceClosing[];
   readonly finishes: readonly FinishAnswer[];
   readonly piece: PieceResult;
 }

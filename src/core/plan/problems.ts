@@ -8,10 +8,9 @@ import { LIMITS } from '../record/limits';
 import { pieceWidthM } from '../fill/packing';
 import { isFor, schoolRow } from '../record/school';
 import { placeOf, restsOf } from '../record/sets';
-import { closedPart } from './closed-part';
 import { otherHalf, seenFrom } from './draft';
 import { RESTS_S } from '../record/sets';
-import { cappedPartId } from './capping';
+import { isCapped } from './capping';
 import { coatProblems } from './coat-problems';
 import { toppedFace, toppedPerPiece } from './open-face';
 import { paintProblems } from './paint-problems';
@@ -46,9 +45,14 @@ export function findProblems(plan: Planned): Problem[] {
 /** More of a rim than this lost to the plate makes a piece lopsided, as a share of the depth of its part. Working rule. */
 const MOST_LOST = 0.05;
 
-function closeProblems({ close, parts, casting }: Planned): Problem[] {
-  if (!close) return [];
-  const closed = closedPart(casting, parts);
+function closeProblems({ closings, parts }: Planned): Problem[] {
+  return closings.flatMap(({ partId, close }) => {
+    const closed = parts.find(({ part }) => part.id === partId);
+    return closed ? problemsOfClosing(close, closed) : [];
+  });
+}
+
+function problemsOfClosing(close: CloseResult, closed: PartDraft): Problem[] {
   const { closure, cap } = close;
   const about = { station: 'close' as const, partId: closed.part.id };
   if (isLid(closure) && closure.partId === closed.part.id)
@@ -219,7 +223,7 @@ const HARDLY_A_REST_S = 300;
 /** A piece that wants to rest in the room goes straight into the cold: with its last coat, or with its cap. */
 function restProblems({ casting, closure, part, coatsMade }: Planned): Problem[] {
   const last = coatsMade[coatsMade.length - 1];
-  const cap = closure !== null && part.id === cappedPartId({ casting, closure }) ? closure : undefined;
+  const cap = closure !== null && isCapped({ casting, closure }, part.id) ? closure : undefined;
   const setting = cap ?? last;
   const place = placeOf(setting);
   const rested = restsOf(setting).reduce((sum, { seconds }) => sum + seconds, 0);

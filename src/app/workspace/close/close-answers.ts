@@ -1,18 +1,44 @@
-import { closedPart } from '../../../core/plan/closed-part';
 import { inWholeMinutes, type CapAnswers } from '../../../core/chill/chill-answers';
-import type { PlanDraft } from '../../../core/plan/plan-types';
+import type { PieceClosing, PlanDraft } from '../../../core/plan/plan-types';
 import { closesFilled, isLid } from '../../../core/record/closing';
 import { answerRow, type AnswerRow } from '../../ui/answers';
 
+/** What closing one body of a piece comes to; named where a piece has several. */
+export interface ClosingGroup {
+  readonly name: string;
+  readonly rows: readonly AnswerRow[];
+}
+
 /**
- * What closing a piece comes to, as the Close station tells it; nothing where nothing closes it.
- * @param capped how a cap sets, once that is worked out
+ * What closing a piece comes to, as the Close station tells it: a group for every body that is closed by itself; none where nothing is.
+ * @param capped how the cap of a part sets, once that is worked out
  */
-export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly AnswerRow[] {
-  const { close, closure, casting, parts, piece } = plan;
-  if (!close) return [];
+export function closeAnswers(
+  plan: PlanDraft,
+  capped: (partId: string) => CapAnswers | undefined,
+): readonly ClosingGroup[] {
+  const { closings, parts, piece } = plan;
+  const several = closings.length > 1;
+  return closings.map((one, i) => {
+    const name = parts.find(({ part }) => part.id === one.partId)?.part.name ?? '';
+    return {
+      name: several ? `${name}${one.count > 1 ? `, ${one.count} of them` : ''}` : '',
+      rows: [
+        ...bodyRows(plan, one, several || one.count > 1 ? 'each' : 'a piece', capped(one.partId)),
+        ...(i === closings.length - 1 ? answerRow('A piece weighs', piece.mass, { strong: true }) : []),
+      ],
+    };
+  });
+}
+
+function bodyRows(
+  { closure, parts }: PlanDraft,
+  { partId, close }: PieceClosing,
+  of: string,
+  capped: CapAnswers | undefined,
+): readonly AnswerRow[] {
   const { plate, mass, cap, stay, levelling, hands } = close;
-  const under = closesFilled(closure) ? closedPart(casting, parts).fill.headspace : undefined;
+  const under = closesFilled(closure) ? parts.find(({ part }) => part.id === partId)?.fill.headspace : undefined;
   return [
     ...(plate
       ? [
@@ -24,7 +50,7 @@ export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly Ans
           ...answerRow('Warmings in the job', plate.warmings),
           ...answerRow('Plates, one a colour', plate.plates),
         ]
-      : answerRow('Chocolate for a piece', mass, { strong: true })),
+      : answerRow(`Chocolate for ${of}`, mass, { strong: true })),
     ...(cap ? answerRow('Cap, thick', cap.thickness, { strong: true }) : []),
     ...answerRow('Stays below the rim', cap && cap.below.value > 0 ? cap.below : undefined),
     ...(capped
@@ -44,7 +70,6 @@ export function closeAnswers(plan: PlanDraft, capped?: CapAnswers): readonly Ans
     ...(cap ? [] : answerRow(isLid(closure) ? 'Headspace under it' : 'Headspace', under)),
     ...answerRow('Joint set after', stay && Number.isFinite(stay.value) ? stay : undefined, { strong: true }),
     ...answerRow('To level its rims', levelling),
-    ...answerRow('Hands-on, a piece', hands),
-    ...answerRow('A piece weighs', piece.mass, { strong: true }),
+    ...answerRow(`Hands-on, ${of}`, hands),
   ];
 }

@@ -54,7 +54,11 @@ export class CloseFields {
     const plan = this.plan();
     if (!plan) return [];
     const joins = joinsOf(plan.casting.parts);
-    const able = { rims: !!joins, cavity: joins !== 'halves', lid: this.lids().length > 0, nothing: true };
+    // Halves join; several cavities side by side are capped each.
+    const cavities = plan.parts.every(
+      ({ part, moldRecord }) => !hasRim(part) || moldRecord.composition.kind === 'single',
+    );
+    const able = { rims: !!joins, cavity: joins !== 'halves' || cavities, lid: this.lids().length > 0, nothing: true };
     const kinds: Choice[] = [OPEN, ...CLOSURES.filter((kind) => able[CLOSING_ROWS[kind].needs])];
     // A record from elsewhere may be closed in a way that its parts do not suggest.
     if (plan.closure && !kinds.includes(plan.closure.kind)) kinds.push(plan.closure.kind);

@@ -73,6 +73,20 @@ describe('Close station, of two halves', () => {
     expect(bench.text).toContain('A hairline gap');
   });
 
+  it('closes balls of two sizes each by itself, filled alike', async () => {
+    const list = await Bench.of(PartList);
+    await list.press('More parts or colours');
+    await list.press('Add another size');
+    expect(casting().parts.map(({ perPiece }) => perPiece)).toEqual([2, 2]);
+    expect(casting().fill.map(({ partId }) => partId)).toEqual(['half', 'half', 'part-2', 'part-2']);
+    whole(casting());
+    const close = await Bench.of(CloseStation);
+    expect(close.text.match(/Rim lost on the plate/g)).toHaveLength(2);
+    expect(close.text).toContain('Half 2');
+    await close.choose('How it is closed', 'pipedSeam');
+    expect(close.text.match(/Chocolate for each1\.8 g/g)).toHaveLength(2);
+  });
+
   it('glues a lid on, tells the room under it, and opens again when the lid is taken out', async () => {
     const list = await Bench.of(PartList);
     await list.press('More parts or colours');

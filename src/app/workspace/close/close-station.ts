@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { cappedChill } from '../../../core/plan/capping';
 import { isOnPlate, joinsOf } from '../../../core/record/closing';
 import { PlanService } from '../../state/plan-service';
 import { Answers } from '../../ui/answers';
@@ -31,10 +30,10 @@ export class CloseStation {
       ({ moldRecord: { composition } }) => composition.kind === 'press' && !composition.joined,
     ),
   );
-  private readonly capped = computed(() => cappedChill(this.plans.plan()));
-  protected readonly answers = computed(() => {
+  protected readonly groups = computed(() => {
     const plan = this.plan();
-    return plan ? closeAnswers(plan, this.capped()) : [];
+    const parts = this.plans.plan()?.parts;
+    return plan ? closeAnswers(plan, (partId) => parts?.find(({ part }) => part.id === partId)?.chill.cap) : [];
   });
   protected readonly steps = computed(() => {
     const plan = this.plan();

@@ -74,6 +74,9 @@ const NEW_NAMES: Readonly<Record<Exclude<PartRole, 'shell'>, string>> = {
               Two halves of two colours
             </button>
           }
+          @if (inSizes()) {
+            <button nz-button nzType="link" type="button" class="small" (click)="add('size')">Add another size</button>
+          }
           @for (role of roles; track role) {
             <button nz-button nzType="link" type="button" class="small" (click)="add(role)">
               Add {{ role === 'ornament' ? 'an' : 'a' }} {{ role }}
@@ -105,6 +108,11 @@ export class PartList {
       shades: coatShades(chocolates.map(({ colour }) => colour)),
     })),
   );
+  /** Halves that make a body by themselves, or one cavity that does. */
+  protected readonly inSizes = computed(() => {
+    const plan = this.plan();
+    return plan?.part.role === 'shell' && (plan.part.perPiece > 1 || plan.moldRecord.composition.kind === 'single');
+  });
   protected readonly mayAdd = computed(() => this.rows().length < MOST.parts);
 
   protected rename(name: string): void {
@@ -118,11 +126,12 @@ export class PartList {
 
   protected add(kind: PartKind): void {
     let added: string | undefined;
-    this.open.edit('add a part', ({ id }, casting) => {
+    this.open.edit('add a part', (part, casting) => {
+      const { id } = part;
       added =
         kind === 'secondHalf'
           ? addPart(casting, id, kind, 'Lower half', 'Upper half')
-          : addPart(casting, id, kind, this.free(NEW_NAMES[kind]), '');
+          : addPart(casting, id, kind, this.free(kind === 'size' ? part.name : NEW_NAMES[kind]), '');
     });
     this.open.open(added);
   }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Answer } from '../../../core/quantity/answer';
 import { capThick } from '../../../core/edit/closing';
+import type { AssembledPiece } from '../../../core/plan/assembled';
 import { closedPartId } from '../../../core/plan/closed-part';
 import { seenFrom } from '../../../core/plan/draft';
 import { within } from '../../../core/record/limits';
@@ -135,9 +136,8 @@ export class PieceDrawing {
   protected readonly set = computed<readonly SetLabel[]>(() =>
     this.beside() && this.labels().length * LABEL_HEIGHT <= this.height() ? setApart(this.labels(), this.height()) : [],
   );
-  protected readonly looseText = computed(() =>
-    (this.geometry()?.piece.loose ?? []).map(({ part, count }) => `${count} × ${part.name}`).join(', '),
-  );
+  protected readonly looseText = computed(() => countedText(this.geometry()?.piece.loose));
+  protected readonly besideText = computed(() => countedText(this.geometry()?.piece.beside));
   protected readonly description = computed(() => {
     const system = this.units.system();
     const geometry = this.geometry();
@@ -178,6 +178,10 @@ export class PieceDrawing {
     const thicknessM = within(CAP_M, moved, CAP_STEP_M);
     this.store.edit('cap', (casting) => capThick(casting, capped, thicknessM), `cap ${move.gesture}`);
   }
+}
+
+function countedText(parts: AssembledPiece['loose'] = []): string {
+  return parts.map(({ part, count }) => `${count} × ${part.name}`).join(', ');
 }
 
 /** Spreads labels, sorted from the top, so that none lies on another and all stay in the box. */

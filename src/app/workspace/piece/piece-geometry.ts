@@ -263,13 +263,7 @@ function finishDrawn(
       // A part that is cast stands in the piece itself.
       if (finish.fillingId === undefined) return [];
       const form = formOf(fillingOf(plan.casting, finish.fillingId));
-      // One of an odd number stands in the middle, where there is one, and the others in pairs beside it.
-      const pairs = Math.ceil(finish.count / 2);
-      const odd = finish.count % 2 === 1;
-      const places = placesAlong(outside, APART * form.wideM, top.turned && odd ? 0 : undefined)
-        .filter(({ heightM }) => top.turned || heightM >= form.wideM / 2)
-        .slice(0, pairs);
-      const single = odd ? places[top.turned ? 0 : pairs - 1] : undefined;
+      const { places, single } = stuckAlong(outside, finish.count, form, top.turned);
       return drawnOn(
         finish,
         places,
@@ -291,6 +285,21 @@ function faceLine({ cavity, coat }: PlacedPart['draft']): Line {
   const rim = heightM.findIndex((z) => z >= atM - 1e-9);
   const rimM = radiusM[rim < 0 ? radiusM.length - 1 : rim];
   return { radiusM: Float64Array.of(0, rimM), heightM: Float64Array.of(atM, atM) };
+}
+
+/** Where so many things are stuck on: one of an odd number in the middle, where there is one, and the others in pairs beside it. */
+function stuckAlong(
+  outside: Line,
+  count: number,
+  { wideM }: Form,
+  turned: boolean,
+): { readonly places: readonly LinePlace[]; readonly single: LinePlace | undefined } {
+  const pairs = Math.ceil(count / 2);
+  const odd = count % 2 === 1;
+  const places = placesAlong(outside, APART * wideM, turned && odd ? 0 : undefined)
+    .filter(({ heightM }) => turned || heightM >= wideM / 2)
+    .slice(0, pairs);
+  return { places, single: odd ? places[turned ? 0 : pairs - 1] : undefined };
 }
 
 /** What covers a stretch of the outside. */

@@ -90,11 +90,12 @@ export class WeighOut {
   protected readonly manyRounds = computed(() => (this.plan()?.batch.rounds.value ?? 1) > 1);
   protected readonly inside = computed(() => {
     const plan = this.plan();
+    const filled = plan?.parts.filter(({ fill }) => fill.layers.length > 0) ?? [];
     return plan
-      ? plan.parts.flatMap((part) =>
+      ? filled.flatMap((part) =>
           part.fill.layers.map(({ choice, mass }) => ({
             id: choice.id,
-            name: choice.filling.name,
+            name: filled.length > 1 ? `${choice.filling.name}, ${part.part.name.toLowerCase()}` : choice.filling.name,
             mass,
             jobKg: mass.value * layersOf(plan, part),
           })),
