@@ -217,7 +217,7 @@ function finishDrawn(
   place: Place,
   pxPerM: number,
 ): DrawnFinish[] {
-  const outside = topped ? faceLine(top.draft) : top.turned ? outsideLine(top.draft) : reversed(outsideLine(top.draft));
+  const outside = finishedLine(top, topped);
   const areaM2 = outsideOf(plan.parts);
   // Gone along backwards a line looks the other way.
   const looks = (at: LinePlace): number => (top.turned ? at.looks : at.looks - Math.PI);
@@ -236,12 +236,10 @@ function finishDrawn(
       .join('');
   switch (finish.kind) {
     case 'drizzle': {
-      const here = Math.min(CLOSEST, (finish.share * areaM2) / Math.max(1e-9, sweptM2(outside)));
-      const places = placesAlong(outside, finish.lineM / Math.max(0.01, here));
       const r = (finish.lineM / 2) * pxPerM;
       return drawnOn(
         finish,
-        places,
+        threadsAlong(outside, finish, areaM2),
         (at) => [-1, 1].map((side) => disc(on(at, side, 0), r, r, 0)).join(''),
         (at) => on(at, 1, 0),
       );
@@ -277,6 +275,12 @@ function finishDrawn(
   }
 }
 
+/** The line that finishes lie along: an open face that was topped, or the outside from its highest point down. */
+function finishedLine({ draft, turned }: PlacedPart, topped: boolean): Line {
+  if (topped) return faceLine(draft);
+  return turned ? outsideLine(draft) : reversed(outsideLine(draft));
+}
+
 /** The open face of what lies as it was poured, from its middle to its rim. */
 function faceLine({ cavity, coat }: PlacedPart['draft']): Line {
   const { radiusM, heightM } = cavity.profile;
@@ -285,6 +289,16 @@ function faceLine({ cavity, coat }: PlacedPart['draft']): Line {
   const rim = heightM.findIndex((z) => z >= atM - 1e-9);
   const rimM = radiusM[rim < 0 ? radiusM.length - 1 : rim];
   return { radiusM: Float64Array.of(0, rimM), heightM: Float64Array.of(atM, atM) };
+}
+
+/** Where a drizzle's threads lie that cover a share of so much of the outside, m². */
+function threadsAlong(
+  outside: Line,
+  { share, lineM }: Pick<Extract<Finish, { kind: 'drizzle' }>, 'share' | 'lineM'>,
+  areaM2: number,
+): readonly LinePlace[] {
+  const here = Math.min(CLOSEST, (share * areaM2) / Math.max(1e-9, sweptM2(outside)));
+  return placesAlong(outside, lineM / Math.max(0.01, here));
 }
 
 /** Where so many things are stuck on: one of an odd number in the middle, where there is one, and the others in pairs beside it. */
