@@ -40,7 +40,10 @@ const drawn = fc.record({
   wallM: within('moldWallM'),
   coats,
   prep,
-  layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount }), { maxLength: 4 }),
+  layers: fc.array(fc.record({ kind: fc.constantFrom(...FILLING_KINDS), amount, dipped: fc.boolean() }), {
+    maxLength: 4,
+  }),
+  stick: fc.option(fc.record({ thickM: within('stickM'), insideM: within('stickInsideM') }), { nil: undefined }),
   wantedRimM: fc.option(within('wantedRimM'), { nil: undefined }),
   perPiece: fc.integer({ min: 1, max: 2 }),
   confidence: fc.option(within('confidence'), { nil: undefined }),
@@ -91,6 +94,7 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = drawn.map((a): Casting =>
     partId: a.second && i > 1 ? 'p2' : 'p',
     fillingId: `f${i}`,
     amount: layer.amount,
+    ...(layer.dipped ? { dip: { meltId: 'w' } } : {}),
   })),
   ...(a.broke ? { breakages: { cast: a.broke[0] + a.broke[1], broken: a.broke[0] } } : {}),
   closure: a.closure,
@@ -178,6 +182,7 @@ function partsOf(a: Drawn): Casting['parts'] {
       cavityId: 'c',
       prep: a.prep.map((step, i) => ({ ...step, id: `d${i}` })),
       coveredRest: a.coveredRest,
+      ...(a.stick ? { stick: a.stick } : {}),
       coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
       coats: coatsOf(a.coats, [{ meltId: 'w', share: 1 }]),
     },
@@ -213,8 +218,9 @@ function partsOf(a: Drawn): Casting['parts'] {
 type AnyCoats = typeof coats extends fc.Arbitrary<infer T> ? T : never;
 
 function coatsOf(made: AnyCoats, shares: Coat['shares']): Coat[] {
-  return made.map(({ place, seconds, rests, clamped, method, ...coat }, i) => ({
+  return made.map(({ place, seconds, rests, clamped, method, mixed, ...coat }, i) => ({
     ...coat,
+    ...(mixed === undefined ? {} : { mixIn: { fillingId: 'top', share: mixed } }),
     id: `k${i}`,
     method: method === 'solid' && clamped && i > 0 && i === made.length - 1 ? 'clamp' : method,
     shares: shares.map((share) => ({ ...share })),

@@ -53,6 +53,7 @@ export const coats = fc.boolean().chain((level) =>
       place: fc.constantFrom(...PLACES),
       seconds: fc.option(within('setMinutesS'), { nil: undefined }),
       then: fc.array(fc.record({ place: fc.constantFrom(...PLACES), seconds: within('afterColdS') }), { maxLength: 2 }),
+      mixed: fc.option(within('mixInShare'), { nil: undefined, freq: 5 }),
     }),
     { minLength: 1, maxLength: 4 },
   ),

@@ -10,7 +10,7 @@ export interface FilledLayer {
   readonly filling: Filling;
 }
 
-const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'crumbs', 'surprise'] as const;
+const PLAIN_KINDS = ['caramel', 'nutButter', 'custard', 'fruit', 'wholeFruit', 'crumbs', 'surprise'] as const;
 /** What a piece measures in the patterns of pieces, the ball of its volume, and how tall a row of them is, in their own units. */
 const PIECE_UNITS = 4.95;
 const ROW_UNITS = { marshmallow: 4.5, sweets: 4 } as const;

@@ -76,6 +76,12 @@ export const BATCH_RULES = {
     source: 'Working rule: a small bowl that is scraped out loses 3 to 6 g.',
     sure: 'Depends on the spatula.',
   },
+  'batch.dipping': {
+    title: 'Goes into dipping',
+    how: 'The film on every piece that is dipped, times the pieces that go in.',
+    source: 'Sum.',
+    sure: 'As the film.',
+  },
   'batch.painting': {
     title: 'Goes into painting',
     how: 'What one cavity takes of it, times the parts that are cast.',

@@ -3,7 +3,7 @@ import { MOLD_MATTER } from '../../core/matter/mold-material';
 import { fillsLevel, isClamped, isTurned } from '../../core/record/method';
 
 /** A coat as it is looked after by hand: common practice, no source. */
-type Coated = Pick<PartDraft, 'moldRecord' | 'coatsMade' | 'coat'>;
+type Coated = Pick<PartDraft, 'part' | 'moldRecord' | 'coatsMade' | 'coat'>;
 
 interface Handling {
   /** As a sentence beside the fields. */
@@ -24,6 +24,10 @@ const onWall = (part: Coated): boolean => open(part) && !part.coatsMade.some(({ 
 /** What is peeled off afterwards, a liner or a leaf, lies in the hand. */
 const inMold = ({ moldRecord }: Coated): boolean => !MOLD_MATTER[moldRecord.material].peeled;
 const level = (part: Coated): boolean => open(part) && !onWall(part);
+
+/** How a stick goes in. */
+export const STICK_TEXT =
+  'In once it is filled, turned until it is coated all round; then the cold. It takes the room of that much chocolate.';
 
 const HANDLING: readonly Handling[] = [
   {
@@ -77,6 +81,11 @@ const HANDLING: readonly Handling[] = [
     when: open,
   },
   {
+    text: STICK_TEXT,
+    brief: 'a stick in each, turned until it is coated',
+    when: ({ part }) => part.stick !== undefined,
+  },
+  {
     text: 'Shake the mold gently until the back is level, or leave it rough where it will not be seen.',
     brief: 'shake the back level',
     when: (part) => level(part) && !part.coatsMade.some(({ method }) => isClamped(method)),
@@ -87,6 +96,18 @@ const HANDLING: readonly Handling[] = [
     when: (part) => level(part) && part.coat.total.base.value <= THIN_BASE_M,
   },
 ];
+
+/** Bits no larger than this show as specks in a coat and leave it whole; larger ones tear it, m. Working rules. */
+const SPECK_M = 0.0022;
+
+/** What something stirred in does to a coat's look, by how large its bits are; undefined for what is no bits. */
+export function mixedInText(pieceM: number | undefined): string {
+  if (pieceM === undefined)
+    return 'Fine or soft things make a coat duller and thicker: stir in little, and test how it runs.';
+  return pieceM <= SPECK_M
+    ? 'Tiny bright ones show as specks; metallic ones lose their shine under chocolate. What is poured back is speckled.'
+    : 'Too large for a coat: they hide in it, stand off the mold and weaken the rim. Take tiny ones, or strew these on.';
+}
 
 /** What the hands look after while a part is coated, in the order of the work. */
 export function handlingTexts(part: Coated): readonly string[] {

@@ -70,6 +70,7 @@ export const FILLING_NAMES: Readonly<Record<FillingKind, string>> = {
   caramel: 'caramel',
   nutButter: 'nut butter',
   custard: 'custard',
+  wholeFruit: 'whole fruit',
   fruit: 'fruit',
   crumbs: 'cake crumbs',
   marshmallow: 'marshmallows',

@@ -226,6 +226,30 @@ export const PIECE_RULES = {
     source: PRACTICE,
     sure: 'Within a third.',
   },
+  'dip.thickness': {
+    title: 'Film on a dipped piece',
+    how: 'What drains off a ball as large as the piece in 8 s over the bowl: the closed form of the draining Casson film over half its girth; a quarter of the piece at most.',
+    source: 'Casson film under its own weight; flow values of the fluidity class.',
+    sure: 'Within a half: a fork leaves a foot, and cold fruit takes more.',
+  },
+  'dip.mass': {
+    title: 'Chocolate on a dipped piece',
+    how: 'The shell between the piece and the piece with its film, both as balls.',
+    source: 'Mensuration.',
+    sure: 'As the film.',
+  },
+  'dip.sets': {
+    title: 'Until a dipped piece is set',
+    how: 'The film on the piece in the room, cooled from outside and by what it lies on, until six tenths of its fat has set.',
+    source: 'Heat conduction with setting, as the chill.',
+    sure: 'Within a third; cold fruit sets it sooner and sweats.',
+  },
+  'dip.hands': {
+    title: 'Hands-on, a dipped piece',
+    how: 'Dipped, tapped off over the bowl and set on paper: 10 s.',
+    source: PRACTICE,
+    sure: 'Within a third.',
+  },
   'finish.wet': {
     title: 'Stays wet for a topping',
     how: 'Until the open face is set to the touch in the room: the last coat, or the cap, computed as its chill is.',

@@ -199,6 +199,12 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
       'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; air by natural convection (Churchill and Chu) and radiation; thermal values from memory, setting calibrated on common practice.',
     sure: 'The range adds place ±1 K and air exchange ±20 %.',
   },
+  'coat.mixed': {
+    title: 'Stirred into the coat',
+    how: 'Its share of the coat’s weight; bits take up their own room in the coat, and so much less chocolate goes in.',
+    source: 'Sum; the density of a bit from its bulk.',
+    sure: 'As the coat.',
+  },
   'chill.touch': {
     title: 'Minutes until the next coat can go on',
     how: 'Heat leaves through the mold wall and the open side; the chocolate gives up its heat of setting on the way: its seed grows at once as it cools, the rest follows slowly, the more slowly the warmer it is, and nothing melts back. The next coat can go on when six tenths of the fat has set.',

@@ -25,6 +25,7 @@ import { ChillStation } from './chill/chill-station';
 import { CloseFields } from './close/close-fields';
 import { CoatChocolate } from './coat/coat-chocolate';
 import { CoatLayers } from './coat/coat-layers';
+import { CoatExtras } from './coat/coat-extras';
 import { CoatMaking } from './coat/coat-making';
 import { CoatWay } from './coat/coat-way';
 import { CoatNumbers } from './coat/coat-numbers';
@@ -93,6 +94,13 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
       sourceOf(of, chance),
     ),
   streak: ({ of, chance }) => of(CoatChocolate)['setStreak']([0], sourceOf(of, chance), chance.of([0, 0.1, 0.5])),
+  stirIn: ({ of }) => of(CoatExtras)['stirIn'](),
+  stirred: ({ of, chance }) => of(CoatExtras)['setMixed'](fillingOf(of, chance), chance.within('mixInShare')),
+  notStirred: ({ of }) => of(CoatExtras)['clearMixed'](),
+  stick: ({ of, chance }) =>
+    of(CoatExtras)['setStick'](
+      chance.of([undefined, { thickM: chance.within('stickM'), insideM: chance.within('stickInsideM') }]),
+    ),
   fluidity: ({ of, chance }) => of(CoatChocolate)['setFluidity'](chance.of(FLUIDITY_CLASSES)),
   dose: ({ of, chance }) => of(CoatNumbers)['set']('doseM3', { value: chance.within('doseM3'), dimension: 'volume' }),
   dwell: ({ of, chance }) =>
@@ -148,7 +156,7 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   prepRest: ({ of, chance, casting }) => of(PrepList)['setRest'](stepOf(casting(), chance), chance.of([0, 600])),
   prepOwn: ({ of, chance, casting }) =>
     of(PrepList)['setOwn'](stepOf(casting(), chance), chance.of([undefined, chance.within('setMinutesS')])),
-  part: ({ of, chance }) => of(PartList)['add'](chance.of(['secondHalf', 'lid', 'base', 'ornament'])),
+  part: ({ of, chance }) => of(PartList)['add'](chance.of(['secondHalf', 'size', 'lid', 'base', 'ornament'])),
   partOut: ({ of, chance, casting }) => of(PartList)['remove'](chance.of(casting().parts).id),
   perPiece: ({ of, chance }) => of(PartList)['setPerPiece'](1 + Math.floor(chance.share() * 23)),
   partName: ({ of, chance }) => of(PartList)['rename'](chance.of(['', '\u200b', 'x'.repeat(300), 'A half'])),
@@ -177,6 +185,8 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   layerMoved: ({ of, casting }) => casting().fill.length > 1 && of(FillLayers)['move'](0, 1),
   filling: ({ of, chance, casting }) =>
     of(FillLayers)['setFilling'](chance.of(casting().fill)?.id, fillingOf(of, chance)),
+  dip: ({ of, chance, casting }) =>
+    of(FillLayers)['setDip'](chance.of(casting().fill)?.id, chance.share() < 0.3 ? '' : sourceOf(of, chance)),
   amount: ({ of, chance, casting }) =>
     of(FillLayers)['setAmount'](chance.of(casting().fill)?.id, {
       value: chance.within('fillMassKg'),
@@ -241,7 +251,8 @@ function holds(casting: Casting): void {
   for (const part of plan.parts) {
     for (const { choice, mass } of part.fill.layers) {
       const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.mass.value ?? 0;
-      expect(need).toBeGreaterThanOrEqual(mass.value * layersOf(plan, part) * (1 - 1e-9));
+      const film = part.dips.find(({ layerId }) => layerId === choice.id)?.dip.chocolateShare ?? 0;
+      expect(need).toBeGreaterThanOrEqual((1 - film) * mass.value * layersOf(plan, part) * (1 - 1e-9));
     }
     expect(
       JSON.stringify(

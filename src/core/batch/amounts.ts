@@ -34,7 +34,7 @@ export interface PartAmount {
 /** Chocolate that goes into empty molds or on pieces, kg in all and for those of the fullest round, from one melt. */
 export interface OnPieces {
   readonly meltId: string;
-  readonly use: 'painting' | 'closing' | 'finishing';
+  readonly use: 'painting' | 'dipping' | 'closing' | 'finishing';
   readonly kg: number;
   readonly perRoundKg: number;
 }
@@ -46,15 +46,17 @@ export interface AmountsInput {
   readonly stuckKg: (meltId: string, kg: number) => number;
 }
 
-/** One melt's chocolate for the whole job; melted = in parts + painting + closing + finishing + comes back + stuck + drips, exactly. */
+/** One melt's chocolate for the whole job; melted = in parts + painting + dipping + closing + finishing + comes back + stuck + drips, exactly. */
 export interface MeltAmount {
   readonly meltId: string;
   readonly inPartsKg: number;
   readonly paintingKg: number;
+  readonly dippingKg: number;
   readonly closingKg: number;
   readonly finishingKg: number;
-  /** Painting, closing and finishing of the fullest round. */
+  /** Painting, dipping, closing and finishing of the fullest round. */
   readonly paintingPerRoundKg: number;
+  readonly dippingPerRoundKg: number;
   readonly closingPerRoundKg: number;
   readonly finishingPerRoundKg: number;
   readonly comesBackKg: number;
@@ -101,19 +103,33 @@ function meltAmount({ parts, onPieces, stuckKg: sticks }: AmountsInput, meltId: 
   }
   const on = (use: OnPieces['use'], of: 'kg' | 'perRoundKg'): number =>
     onPieces.reduce((sum, one) => sum + (one.meltId === meltId && one.use === use ? one[of] : 0), 0);
-  const used = (of: 'kg' | 'perRoundKg') => [on('painting', of), on('closing', of), on('finishing', of)];
-  const [paintingKg, closingKg, finishingKg] = used('kg');
-  const [paintingPerRoundKg, closingPerRoundKg, finishingPerRoundKg] = used('perRoundKg');
-  const workedKg = inPartsKg + paintingKg + closingKg + finishingKg + comesBackKg + dripsKg;
-  const inRoundKg = roundKg + paintingPerRoundKg + closingPerRoundKg + finishingPerRoundKg + comesBackKg + roundDripsKg;
+  const used = (of: 'kg' | 'perRoundKg') => [
+    on('painting', of),
+    on('dipping', of),
+    on('closing', of),
+    on('finishing', of),
+  ];
+  const [paintingKg, dippingKg, closingKg, finishingKg] = used('kg');
+  const [paintingPerRoundKg, dippingPerRoundKg, closingPerRoundKg, finishingPerRoundKg] = used('perRoundKg');
+  const workedKg = inPartsKg + paintingKg + dippingKg + closingKg + finishingKg + comesBackKg + dripsKg;
+  const inRoundKg =
+    roundKg +
+    paintingPerRoundKg +
+    dippingPerRoundKg +
+    closingPerRoundKg +
+    finishingPerRoundKg +
+    comesBackKg +
+    roundDripsKg;
   const stuckKg = sticks(meltId, workedKg);
   return {
     meltId,
     inPartsKg,
     paintingKg,
+    dippingKg,
     closingKg,
     finishingKg,
     paintingPerRoundKg,
+    dippingPerRoundKg,
     closingPerRoundKg,
     finishingPerRoundKg,
     comesBackKg,

@@ -51,10 +51,12 @@ export interface MeltAnswers {
   readonly meltId: string;
   readonly inParts: Answer;
   readonly painting: Answer;
+  readonly dipping: Answer;
   readonly closing: Answer;
   readonly finishing: Answer;
   /** Of these, what the pieces of the fullest round take, kg. */
   readonly paintingPerRoundKg: number;
+  readonly dippingPerRoundKg: number;
   readonly closingPerRoundKg: number;
   readonly finishingPerRoundKg: number;
   readonly comesBack: Answer;
@@ -240,6 +242,7 @@ function meltAnswers(melt: MeltAmount): MeltAnswers {
   const sum = [
     term('inParts', melt.inPartsKg, 'mass'),
     ...(melt.paintingKg > 0 ? [term('painting', melt.paintingKg, 'mass')] : []),
+    ...(melt.dippingKg > 0 ? [term('dipping', melt.dippingKg, 'mass')] : []),
     ...(melt.closingKg > 0 ? [term('closing', melt.closingKg, 'mass')] : []),
     ...(melt.finishingKg > 0 ? [term('finishing', melt.finishingKg, 'mass')] : []),
     term('comesBack', melt.comesBackKg, 'mass'),
@@ -252,9 +255,11 @@ function meltAnswers(melt: MeltAmount): MeltAnswers {
     mixed: melt.mixed,
     inParts: answer(melt.inPartsKg, 'mass', 'batch.inParts', [inParts]),
     painting: answer(melt.paintingKg, 'mass', 'batch.painting', []),
+    dipping: answer(melt.dippingKg, 'mass', 'batch.dipping', []),
     closing: answer(melt.closingKg, 'mass', 'batch.closing', []),
     finishing: answer(melt.finishingKg, 'mass', 'batch.finishing', []),
     paintingPerRoundKg: melt.paintingPerRoundKg,
+    dippingPerRoundKg: melt.dippingPerRoundKg,
     closingPerRoundKg: melt.closingPerRoundKg,
     finishingPerRoundKg: melt.finishingPerRoundKg,
     comesBack: answer(melt.comesBackKg, 'mass', 'batch.comesBack', sum),

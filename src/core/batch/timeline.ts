@@ -8,7 +8,20 @@ import { inTurn, type Task } from './in-turn';
 /** One stretch of the ribbon. */
 export interface Stretch {
   readonly kind:
-    'melt' | 'prep' | 'coat' | 'turn' | 'chill' | 'unmold' | 'rounds' | 'cover' | 'level' | 'fill' | 'close' | 'finish';
+    | 'melt'
+    | 'prep'
+    | 'coat'
+    | 'stick'
+    | 'turn'
+    | 'dip'
+    | 'chill'
+    | 'unmold'
+    | 'rounds'
+    | 'cover'
+    | 'level'
+    | 'fill'
+    | 'close'
+    | 'finish';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;
@@ -47,7 +60,7 @@ export interface TimelineCoat {
 
 /** Something done to a part in its mold, or to a piece: seconds for each, or in all where it waits. */
 export interface FurtherTask {
-  readonly kind: 'prep' | 'cover' | 'level' | 'fill' | 'close' | 'finish' | 'chill';
+  readonly kind: 'prep' | 'stick' | 'dip' | 'cover' | 'level' | 'fill' | 'close' | 'finish' | 'chill';
   readonly handsOn: boolean;
   /** Hands-on: for each one. Waiting: in all. */
   readonly seconds: number;

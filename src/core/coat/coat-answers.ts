@@ -1,10 +1,12 @@
-import type { CoatChoice, CoatPlaceInput } from '../shell/coat-choice';
+import { mixedShare, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Simulated } from '../shell/simulated';
 import { breakChance, neededRimM } from './survival';
 
 export interface CoatInput extends CoatPlaceInput {
   readonly coats: readonly CoatChoice[];
+  /** Taken up by a stick that is pushed into what is filled from below, m³. */
+  readonly stickM3?: number | undefined;
   /** Wanted thickness at the rim, m: coats and their tuning are found; undefined: the coats as they are. */
   readonly wantedRimM?: number | undefined;
   /** What a simulation of coats made alike found; without it the closed form stands. */
@@ -27,6 +29,8 @@ export interface CoatAnswer {
   /** At each point of the profile, m. */
   readonly thicknessM: Float64Array;
   readonly mass: Answer;
+  /** What is stirred into it, kg; undefined where nothing is. */
+  readonly mixed: Answer | undefined;
   readonly spooned: Answer;
   readonly drain: Answer | undefined;
   /** How long it stands before it is tipped out: as chosen, or less where a wanted thickness asks for it. */
@@ -72,6 +76,17 @@ export interface CoatResult {
   readonly overEdges: Answer | undefined;
   /** A solid fill as its heat sees it; undefined for a shell. */
   readonly body: SolidBody | undefined;
+}
+
+/** What of a coat's volume is stirred in, kg; undefined where nothing is. */
+export function mixedIn(choice: CoatChoice, volumeM3: number, chocolateDensity: number): Answer | undefined {
+  const { mixIn } = choice;
+  if (!mixIn) return undefined;
+  const m3 = volumeM3 * mixedShare(choice, chocolateDensity);
+  return answer(m3 * mixIn.density, 'mass', 'coat.mixed', [
+    term('mixedIn', mixIn.share, 'share'),
+    term('layerVolume', volumeM3, 'volume'),
+  ]);
 }
 
 /** All coats of one cavity, added. */

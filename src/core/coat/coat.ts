@@ -4,12 +4,13 @@ import { fillsLevel, isDosed, isTurned, tippedOut } from '../record/method';
 import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { RuleKey } from '../quantity/keys';
 import { aimCoats } from './aim';
-import type { CoatChoice, Press } from '../shell/coat-choice';
+import { mixedShare, type CoatChoice, type Press } from '../shell/coat-choice';
 import { readings, type Readings } from '../shell/laid-film';
 import type { SimulatedCoat } from '../shell/simulated';
 import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coats';
 import {
   massInAll,
+  mixedIn,
   overEdges,
   survival,
   totals,
@@ -80,18 +81,24 @@ function coatAnswer(
   const high = readings(profile, thick.thicknessM);
   const read = (of: (r: Readings) => number): Answer => answer(of(nominal), 'length', rule, terms, [of(low), of(high)]);
   const mean = (l: LaidCoat): number => l.volumeM3 / input.cavity.wallAreaM2;
+  const chocolate = density * (1 - mixedShare(choice, density));
   return {
     choice,
     levels: undefined,
     thickness: { rim: read((r) => r.rimM), wall: read((r) => r.wallM), base: read((r) => r.baseM) },
     thicknessM: laid.thicknessM,
     mass: answer(
-      laid.volumeM3 * density,
+      laid.volumeM3 * chocolate,
       'mass',
       'coat.mass',
-      [term('layerVolume', laid.volumeM3, 'volume'), term('meltedDensity', density, 'density')],
-      [thin.volumeM3 * density, thick.volumeM3 * density],
+      [
+        term('layerVolume', laid.volumeM3, 'volume'),
+        term('meltedDensity', density, 'density'),
+        ...(choice.mixIn ? [term('mixedIn', choice.mixIn.share, 'share')] : []),
+      ],
+      [thin.volumeM3 * chocolate, thick.volumeM3 * chocolate],
     ),
+    mixed: mixedIn(choice, laid.volumeM3, density),
     spooned: answer(laid.volumeM3, 'volume', 'coat.mass', [term('layerVolume', laid.volumeM3, 'volume')]),
     ...emptied(choice, terms),
     hold: answer(
@@ -104,7 +111,7 @@ function coatAnswer(
       ],
       [thin.holdM, thick.holdM],
     ),
-    ...(simulated ? observed(input, choice, simulated, laid, density) : { rest: undefined, feet: undefined }),
+    ...(simulated ? observed(input, choice, simulated, laid, chocolate) : { rest: undefined, feet: undefined }),
     // A liner or a leaf holds its coat.
     overHold:
       !input.press &&

@@ -2,9 +2,10 @@ import type { Cavity } from '../cavity/cavity';
 import { depthCurve, type DepthCurve } from '../cavity/depth-curve';
 import { CHOCOLATE_MATTER, holdThicknessM, nearestClass, rheologyAt } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
-import type { CoatChoice } from '../shell/coat-choice';
+import { mixedShare, type CoatChoice } from '../shell/coat-choice';
 import {
   massInAll,
+  mixedIn,
   survival,
   totals,
   type CoatAnswer,
@@ -31,8 +32,9 @@ export function solidShell(input: CoatInput): CoatResult {
   });
   const level = (share: number): number => curve.levelAt(share * curve.capacityM3);
   const body = solidBody(cavity, curve, level(filled));
-  const coats = layers.map(({ choice, from, to }): CoatAnswer =>
+  const coats = layers.map(({ choice, from, to }, i): CoatAnswer =>
     layerAnswer(input, choice, {
+      stickM3: i === layers.length - 1 ? (input.stickM3 ?? 0) : 0,
       from,
       to,
       fromM: level(from),
@@ -49,7 +51,7 @@ export function solidShell(input: CoatInput): CoatResult {
     totalM,
     totalLowM: off(1 - BY_EYE),
     totalHighM: totalM,
-    volumeM3: filled * cavity.volumeM3,
+    volumeM3: filled * cavity.volumeM3 - (input.stickM3 ?? 0),
     mass: massInAll(coats),
     ...survival(input, choices, total.rim),
     coatsNeeded: undefined,
@@ -66,16 +68,20 @@ interface Layer {
   readonly toM: number;
   /** How much of the slab it stands for the layer takes, m. */
   readonly throughM: number;
+  /** What a stick takes up of it, m³. */
+  readonly stickM3: number;
 }
 
 function layerAnswer(
   { cavity, roomC, moldC = roomC }: CoatInput,
   choice: CoatChoice,
-  { from, to, fromM, toM, throughM }: Layer,
+  { from, to, fromM, toM, throughM, stickM3 }: Layer,
 ): CoatAnswer {
   const { kind, fluidity } = choice.chocolate;
   const density = CHOCOLATE_MATTER[kind].meltedDensity;
-  const volumeM3 = (to - from) * cavity.volumeM3;
+  // Its level is as it would be without the stick, which makes it rise by what it takes up.
+  const volumeM3 = Math.max(0, (to - from) * cavity.volumeM3 - stickM3);
+  const chocolate = density * (1 - mixedShare(choice, density));
   const likely = (value: number): [number, number] => [value * (1 - BY_EYE), to < 1 ? value * (1 + BY_EYE) : value];
   const depth: Answer = answer(
     toM - fromM,
@@ -96,12 +102,18 @@ function layerAnswer(
     thickness: { rim: depth, wall: depth, base: depth },
     thicknessM: depthsBelow(cavity, fromM, toM),
     mass: answer(
-      volumeM3 * density,
+      volumeM3 * chocolate,
       'mass',
       'coat.fillMass',
-      [term('layerVolume', volumeM3, 'volume'), term('meltedDensity', density, 'density')],
-      likely(volumeM3 * density),
+      [
+        term('layerVolume', volumeM3, 'volume'),
+        term('meltedDensity', density, 'density'),
+        ...(stickM3 > 0 ? [term('stick', stickM3, 'volume')] : []),
+        ...(choice.mixIn ? [term('mixedIn', choice.mixIn.share, 'share')] : []),
+      ],
+      likely(volumeM3 * chocolate),
     ),
+    mixed: mixedIn(choice, volumeM3, density),
     spooned: answer(volumeM3, 'volume', 'coat.fillMass', [term('layerVolume', volumeM3, 'volume')]),
     drain: undefined,
     dwell: undefined,

@@ -5,6 +5,7 @@ import { LIMITS } from '../record/limits';
 import type { Casting, Coat, Part } from '../record/casting';
 import { isCap, isOnPlate } from '../record/closing';
 import { copyOf } from '../record/copy';
+import { dropUnused } from './melting';
 import { computedPaint, paintToFridge } from './prep';
 import { restFirst, setIn, stayFor } from './sets';
 import { meltOf, partOf } from '../record/references';
@@ -96,6 +97,7 @@ const MENDS: { readonly [K in Remedy['key']]: Mend<K> } = {
   fitCap: ({ casting, plan }, { belowRimM }) => fitCap(casting, plan, belowRimM),
   emptyFill: ({ casting, part }) => {
     casting.fill = casting.fill.filter((layer) => layer.partId !== part.id);
+    dropUnused(casting);
   },
   plateAt: ({ casting }, { plateC }) => {
     if (isOnPlate(casting.closure)) casting.closure.plateC = plateC;

@@ -5,6 +5,7 @@ export const FILLING_KINDS = [
   'nutButter',
   'custard',
   'fruit',
+  'wholeFruit',
   'crumbs',
   'marshmallow',
   'sweets',
@@ -43,7 +44,7 @@ export interface FillingMatter {
 export const FILLING_SPECIFIC_HEAT = 2000;
 
 /**
- * Drink powder loose 550, ganache 1:1 1100, caramel 1300, nut butter 1080, custard 1050, fruit 1050, cake crumbs 350, small
+ * Whole fruit in bulk 600 (piece 1000, 6 g each), drink powder loose 550, ganache 1:1 1100, caramel 1300, nut butter 1080, custard 1050, fruit 1050, cake crumbs 350, small
  * marshmallows in bulk 210 (piece 350, 0.5 g each), sugar-coated lentils in bulk 880 (0.9 g each); kg/m³, from memory.
  * Packed: spheres at random 0.636 (Scott & Kilgour 1969), oblate sweets 0.685 (Donev et al. 2004); marshmallows 210 over 350.
  */
@@ -54,6 +55,7 @@ export const FILLING_MATTER: Readonly<Record<FillingKind, FillingMatter>> = {
   nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: true, made: { handsOnS: 600, standsS: 1800 } },
   custard: { bulkDensity: 1050, keeping: 'days', warm: true, made: { handsOnS: 1200, standsS: 2 * 3600 } },
   fruit: { bulkDensity: 1050, keeping: 'days', warm: true, made: { handsOnS: 1200, standsS: 2 * 3600 } },
+  wholeFruit: { bulkDensity: 600, pieceKg: 0.006, packed: 0.6, keeping: 'days' },
   crumbs: { bulkDensity: 350, keeping: 'days' },
   marshmallow: { bulkDensity: 210, pieceKg: 0.0005, packed: 0.6, gives: 1.05, keeping: 'dry' },
   sweets: { bulkDensity: 880, pieceKg: 0.0009, packed: 0.685, keeping: 'dry' },

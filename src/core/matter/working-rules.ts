@@ -76,6 +76,7 @@ export const HANDS_ON = {
   tapPerMold: 10,
   fillPerPiece: 15,
   closePerPiece: 25,
+  stick: 8,
 } as const;
 
 /** How long the hands take to get parts out of their mold, s: for each part, and for each mold beside that. Working rules. */

@@ -45,12 +45,24 @@ export function batchInput(draft: PlanDraft, parts: readonly PartPlan[]): BatchI
     parts: workOrder(parts).map((part) =>
       isCapped(draft, part.part.id)
         ? batchPart(part, [], inMold(draft, part))
-        : batchPart(part, toppingTasks(draft, part.part.id), []),
+        : batchPart(part, [...stickTasks(part), ...toppingTasks(draft, part.part.id)], []),
     ),
-    onPieces: [...painting, ...closing, ...finishing],
+    onPieces: [...painting, ...parts.flatMap((part) => dippingOf(draft, part)), ...closing, ...finishing],
     after: afterCasting(draft, parts),
     stuckKg: (meltId, kg) => stuckOf(casting, meltId, kg),
   };
+}
+
+/** What a part's filling is dipped in. */
+function dippingOf(draft: PlanDraft, made: PartPlan): AfterCasting[] {
+  return made.dips.map(({ layerId, meltId, dip }): AfterCasting => {
+    const layer = made.fill.layers.find(({ choice }) => choice.id === layerId);
+    const kg = (layer?.mass.value ?? 0) * dip.chocolateShare;
+    const taken = { meltId, use: 'dipping' as const };
+    return isCapped(draft, made.part.id)
+      ? { ...taken, eachKg: kg, partId: made.part.id }
+      : { ...taken, eachKg: kg * filledPerPiece(made) };
+  });
 }
 
 /** Light colours before dark ones, so that none travels into a lighter; of those alike the one listed first. */
@@ -136,6 +148,20 @@ function batchCoat(
 
 const fillTask: FurtherTask = { kind: 'fill', handsOn: true, seconds: HANDS_ON.fillPerPiece };
 
+/** A stick goes in once it is filled, and is turned until it is coated. Common practice, no source. */
+function stickTasks({ part, coat }: PartPlan): FurtherTask[] {
+  return part.stick && coat.body ? [{ kind: 'stick', handsOn: true, seconds: HANDS_ON.stick }] : [];
+}
+
+/** Dipping what goes into so many of a part in a piece, then the wait until it has set. */
+function dipTasks({ dips, fill }: PartPlan, filled: number): FurtherTask[] {
+  const count = (id: string): number => fill.layers.find(({ choice }) => choice.id === id)?.count?.value ?? 0;
+  return dips.flatMap(({ layerId, meltId, dip }): FurtherTask[] => [
+    { kind: 'dip', handsOn: true, seconds: filled * count(layerId) * dip.hands.value, meltIds: [meltId] },
+    { kind: 'chill', handsOn: false, seconds: dip.sets.value, place: 'room' },
+  ]);
+}
+
 /** What goes on the open face of each of a part while it is wet. */
 function toppingTasks(draft: PlanDraft, partId: string): FurtherTask[] {
   const face = toppedFace(draft);
@@ -170,9 +196,11 @@ function closeTasks(
 }
 
 /** Filled and capped before it leaves the mold. */
-function inMold(draft: PlanDraft, { part, fill, chill }: PartPlan): FurtherTask[] {
+function inMold(draft: PlanDraft, made: PartPlan): FurtherTask[] {
+  const { part, fill, chill } = made;
   const close = draft.closings.find(({ partId }) => partId === part.id)?.close;
   return [
+    ...dipTasks(made, 1),
     ...(fill.layers.length > 0 ? [fillTask] : []),
     ...(close ? closeTasks(close, close.hands.value, chill.cap?.stay.value ?? 0, toppingTasks(draft, part.id)) : []),
   ];
@@ -206,6 +234,7 @@ function afterCasting(draft: PlanDraft, parts: readonly PartPlan[]): FurtherTask
   return [
     ...(cover > 0 ? [{ kind: 'cover' as const, handsOn: false, seconds: cover }] : []),
     ...(levelling > 0 ? [{ kind: 'level' as const, handsOn: true, seconds: levelling }] : []),
+    ...parts.flatMap((one) => (isCapped(draft, one.part.id) ? [] : dipTasks(one, filledPerPiece(one)))),
     ...(filled ? [fillTask] : []),
     ...(capped ? [] : joined(draft)),
     ...draft.finishes.flatMap(({ finish, wet, chocolate, hands, dries }): FurtherTask[] => [

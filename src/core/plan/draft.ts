@@ -4,6 +4,7 @@ import { depthCurve } from '../cavity/depth-curve';
 import { insetLine } from '../cavity/inset';
 import { closeStation, type CloseResult } from '../close/close';
 import type { CoatResult } from '../coat/coat-answers';
+import { dipStation } from '../fill/dip';
 import { fillStation, type FillResult } from '../fill/fill';
 import { pieceKg, pieceWidthM } from '../fill/packing';
 import { warmestOf } from '../fill/warmth';
@@ -24,14 +25,14 @@ import {
   type Sources,
 } from '../record/references';
 import type { Simulated } from '../shell/simulated';
-import { make, makingOf, staysOn } from './making';
+import { chocolateAsWorked, make, makingOf, staysOn } from './making';
 import { closedIn } from './closed-part';
 import { coatModels } from './methods';
 import { openFaceOf } from './open-face';
 import { paintedIn } from './painting';
 import { pieceOf } from './piece';
 import { isUnseeded } from './temper';
-import type { PartDraft, PieceClosing, PlanDraft } from './plan-types';
+import type { LayerDip, PartDraft, PieceClosing, PlanDraft } from './plan-types';
 
 /**
  * The part of a plan that does not wait for the chill: mold, coat, fill, closing and finishing of every part, and what its chill is to be
@@ -53,11 +54,15 @@ export function draftPlan(
       (stands && before.parts.find((one) => one.part === part && one.simulated === simulated[i])) ||
       shellOf(casting, part, simulated[i]),
   );
-  const parts = unfilled.map((shell): PartDraft => ({
-    ...shell,
-    fill: filled(casting, shell, unfilled),
-    warmest: warmest(casting, shell),
-  }));
+  const parts = unfilled.map((shell): PartDraft => {
+    const dips = dipsIn(casting, shell.part);
+    return {
+      ...shell,
+      dips,
+      fill: filled(casting, shell, unfilled, dips),
+      warmest: warmest(casting, shell),
+    };
+  });
   const clamped = parts.some(({ coatsMade }) => isClamped(coatsMade[coatsMade.length - 1].method));
   const closure = clamped ? null : casting.closure;
   const closings = closure ? closingsOf(casting, closure, parts) : [];
@@ -84,13 +89,14 @@ export function seenFrom<P extends { readonly parts: readonly PartDraft[] }>(pla
   return { ...plan, ...at };
 }
 
-type Shell = Omit<PartDraft, 'fill' | 'warmest'>;
+type Shell = Omit<PartDraft, 'dips' | 'fill' | 'warmest'>;
 
 /** What is looked at to tell whether a shell still stands: none of the sources may be left out. */
 const SOURCES = Object.keys({
   molds: true,
   chocolates: true,
   tints: true,
+  fillings: true,
   melts: true,
   kitchen: true,
 } satisfies Record<keyof Sources, true>) as (keyof Sources)[];
@@ -129,14 +135,38 @@ function shellOf(casting: Sources, part: Part, simulated: Simulated | undefined)
   };
 }
 
-function filled(casting: Casting, { part, cavity, coat }: Shell, all: readonly Shell[]): FillResult {
+/** What of a part's filling is dipped in chocolate before it goes in. */
+function dipsIn(casting: Casting, part: Part): LayerDip[] {
+  return casting.fill.flatMap(({ id, partId, fillingId, dip }): LayerDip[] => {
+    if (!dip || partId !== part.id) return [];
+    const melt = meltOf(casting, dip.meltId);
+    const made = dipStation({
+      filling: fillingOf(casting, fillingId),
+      chocolate: chocolateAsWorked(casting, dip.meltId),
+      workingC: melt.workingC,
+      kitchen: casting.kitchen,
+    });
+    return made ? [{ layerId: id, meltId: dip.meltId, dip: made }] : [];
+  });
+}
+
+function filled(
+  casting: Casting,
+  { part, cavity, coat }: Shell,
+  all: readonly Shell[],
+  dips: readonly LayerDip[],
+): FillResult {
   const over = part.heaped ? otherHalf(part, all) : undefined;
   return fillStation({
     profile: cavity.profile,
     shellM: lining(cavity, coat),
     layers: casting.fill
       .filter((layer) => layer.partId === part.id)
-      .map((layer) => ({ id: layer.id, filling: fillingOf(casting, layer.fillingId), amount: layer.amount })),
+      .map(({ id, fillingId, amount }) => ({
+        id,
+        filling: dips.find(({ layerId }) => layerId === id)?.dip.dipped ?? fillingOf(casting, fillingId),
+        amount,
+      })),
     heapInto:
       over && !over.coat.body && !over.cavity.outward ? insetLine(over.cavity.profile, over.coat.totalM) : undefined,
   });

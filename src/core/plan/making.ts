@@ -5,13 +5,24 @@ import type { CavityShape } from '../cavity/shape';
 import type { ChillInput } from '../chill/chill-input';
 import { coatStation } from '../coat/coat';
 import type { CoatResult } from '../coat/coat-answers';
+import { FILLING_MATTER } from '../matter/filling';
 import { MOLD_MATTER, type MoldMaterial } from '../matter/mold-material';
 import type { Coat, Part } from '../record/casting';
 import type { Place } from '../record/choices';
 import { cavityCount } from '../record/mold-cavities';
-import { cavityRecordOf, coatChocolate, coatWorkingC, moldOf, type Sources } from '../record/references';
+import type { Chocolate } from '../record/chocolate';
+import {
+  cavityRecordOf,
+  chocolateOf,
+  meltOf,
+  coatChocolate,
+  coatWorkingC,
+  fillingOf,
+  moldOf,
+  type Sources,
+} from '../record/references';
 import { ownSecondsOf, placeOf, waysIn, type Rest } from '../record/sets';
-import { insideOf, type CoatChoice, type Press } from '../shell/coat-choice';
+import { insideOf, type CoatChocolate, type CoatChoice, type Press } from '../shell/coat-choice';
 import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
 import { isUnseeded } from './temper';
@@ -41,6 +52,8 @@ export interface Making {
   readonly kitchen: PlaceKitchen;
   readonly press?: Press | undefined;
   readonly wantedRimM?: number | undefined;
+  /** Taken up by a stick, m³. */
+  readonly stickM3?: number | undefined;
   readonly coats: readonly MakingCoat[];
 }
 
@@ -68,6 +81,7 @@ export function makingOf(casting: Sources, part: Part): Making {
     kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
+    stickM3: part.stick && (Math.PI / 4) * part.stick.thickM ** 2 * part.stick.insideM,
     coats: coatModels(casting, part).map((coat) => ({
       choice: coatChoice(casting, coat),
       rests: turnsOver ? waysIn(coat) : waysIn(coat).map(({ place, seconds }) => ({ place, seconds })),
@@ -78,9 +92,22 @@ export function makingOf(casting: Sources, part: Part): Making {
   };
 }
 
+/** The chocolate of a melt as it runs and sets. */
+export function chocolateAsWorked(casting: Sources, meltId: string): CoatChocolate {
+  return asWorked(casting, chocolateOf(casting, meltOf(casting, meltId)), meltId);
+}
+
+/** @param meltId by which it is told whether it is in temper */
+function asWorked(
+  casting: Sources,
+  { kind, fluidity, fatShare, fluidityWithin }: Chocolate,
+  meltId: string,
+): CoatChocolate {
+  const unseeded = isUnseeded(casting, meltId) ? { unseeded: true } : {};
+  return { kind, fluidity, fatShare, ...unseeded, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) };
+}
+
 function coatChoice(casting: Sources, coat: Coat): CoatChoice {
-  const { kind, fluidity, fatShare, fluidityWithin } = coatChocolate(casting, coat);
-  const unseeded = isUnseeded(casting, coat.shares[0].meltId) ? { unseeded: true } : {};
   const {
     id,
     method,
@@ -97,7 +124,7 @@ function coatChoice(casting: Sources, coat: Coat): CoatChoice {
   return {
     id,
     method,
-    chocolate: { kind, fluidity, fatShare, ...unseeded, ...(fluidityWithin === undefined ? {} : { fluidityWithin }) },
+    chocolate: asWorked(casting, coatChocolate(casting, coat), coat.shares[0].meltId),
     workingC: coatWorkingC(casting, coat),
     doseM3,
     dwellSeconds,
@@ -107,10 +134,20 @@ function coatChoice(casting: Sources, coat: Coat): CoatChoice {
     volumeShare,
     wayUp,
     where,
+    ...(coat.mixIn ? { mixIn: { share: coat.mixIn.share, density: bitsDensity(casting, coat.mixIn.fillingId) } } : {}),
     ...(isChilled(method)
       ? { stands: { airC: placeC(casting.kitchen, standsIn), draught: draughtIn(casting.kitchen, standsIn) } }
       : {}),
   };
+}
+
+/** Share of the space that bits of no known packing fill. Working rule. */
+const LOOSE_SHARE = 0.6;
+
+/** Density of the bits of a filling, kg/m³: what is told is their weight over the space they take in bulk. */
+function bitsDensity(casting: Sources, fillingId: string): number {
+  const { kind, bulkDensity } = fillingOf(casting, fillingId);
+  return bulkDensity / (FILLING_MATTER[kind].packed ?? LOOSE_SHARE);
 }
 
 /** What must be alike for a simulation's correction of one making to hold for another. */
@@ -137,7 +174,7 @@ export function structureOf({ shape, outward, material, press, coats }: Making):
  * Takes about a millisecond.
  */
 export function make(making: Making, simulated?: Simulated): Made {
-  const { shape, outward, material, moldWallM, moldC, kitchen, press, wantedRimM } = making;
+  const { shape, outward, material, moldWallM, moldC, kitchen, press, wantedRimM, stickM3 } = making;
   const cavity = cavityOf(shape, outward);
   const fits = simulated !== undefined && simulated.structure === structureOf(making);
   const coat = coatStation({
@@ -149,6 +186,7 @@ export function make(making: Making, simulated?: Simulated): Made {
     coats: making.coats.map(({ choice }) => choice),
     press,
     wantedRimM,
+    stickM3,
     simulated: fits ? simulated.byCount : undefined,
   });
   return { cavity, coat, chillInput: chillFrom(making, cavity, coat) };

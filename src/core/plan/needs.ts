@@ -6,7 +6,7 @@ import { LIMITS } from '../record/limits';
 import { fillingOf, meltOf, sharesOf } from '../record/references';
 import { batchInput, layerCount } from './batch-input';
 import { toppedFace, toppedPerPiece, type OpenFace } from './open-face';
-import type { CastingPlan, PlanDraft } from './plan-types';
+import type { CastingPlan, PartDraft, PlanDraft } from './plan-types';
 
 /** How many parts of a kind are cast. */
 export type CastCount = (partId: string) => number;
@@ -17,12 +17,25 @@ export function fillingMasses(plan: PlanDraft, pieces: number, cast: CastCount):
   const add = (fillingId: string, kg: number): void => void masses.set(fillingId, (masses.get(fillingId) ?? 0) + kg);
   for (const part of plan.parts)
     for (const layer of part.fill.layers)
-      add(layer.choice.filling.id, layer.mass.value * layerCount(plan, part, pieces, cast));
+      add(
+        layer.choice.filling.id,
+        layer.mass.value * bareShare(part, layer.choice.id) * layerCount(plan, part, pieces, cast),
+      );
+  for (const { part, coat, coatsMade } of plan.parts)
+    coat.coats.forEach(({ mixed }, i) => {
+      const { mixIn } = coatsMade[i];
+      if (mixIn && mixed) add(mixIn.fillingId, mixed.value * cast(part.id));
+    });
   const face = toppedFace(plan);
   for (const { finish, wet, material } of plan.finishes)
     if ('fillingId' in finish && finish.fillingId !== undefined && material)
       add(finish.fillingId, material.value * (wet && face ? toppedPieces(face, cast) : pieces));
   return masses;
+}
+
+/** What of a layer's weight is filling, and not the chocolate that it was dipped in. */
+function bareShare({ dips }: PartDraft, layerId: string): number {
+  return 1 - (dips.find((one) => one.layerId === layerId)?.dip.chocolateShare ?? 0);
 }
 
 /** For how many pieces there are parts that are topped in their molds, spares with them. */

@@ -38,6 +38,9 @@ export function pieceOf(
   );
   const fillings = [
     ...parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling)),
+    ...parts.flatMap(({ part }) =>
+      part.coats.flatMap(({ mixIn }) => (mixIn ? [fillingOf(casting, mixIn.fillingId)] : [])),
+    ),
     ...finishes.flatMap(({ finish }) =>
       'fillingId' in finish && finish.fillingId !== undefined ? [fillingOf(casting, finish.fillingId)] : [],
     ),
@@ -48,11 +51,13 @@ export function pieceOf(
       Array.from({ length: filledPerPiece(one) }, () => term('layerMass', layer.mass.value, 'mass')),
     ),
   );
+  const mixedKg = stirredInKg(parts);
   const optional = (name: TermName, kg: number) => (kg === 0 ? [] : [term(name, kg, 'mass')]);
   return {
-    mass: answer(shellKg + paintKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [
+    mass: answer(shellKg + mixedKg + paintKg + fillKg + closingKg + finishingKg, 'mass', 'fill.pieceMass', [
       term('shellMass', shellKg, 'mass'),
       term('fillMass', fillKg, 'mass'),
+      ...optional('mixedIn', mixedKg),
       ...optional('painting', paintKg),
       ...optional('closing', closingKg),
       ...optional('finishing', finishingKg),
@@ -69,6 +74,14 @@ export function pieceOf(
   };
 }
 
+/** What is stirred into the coats of a piece, kg. */
+function stirredInKg(parts: readonly PartDraft[]): number {
+  return parts.reduce(
+    (sum, { coat, part }) => sum + part.perPiece * coat.coats.reduce((all, { mixed }) => all + (mixed?.value ?? 0), 0),
+    0,
+  );
+}
+
 /** Every chocolate in a piece: of its coats, of what is painted in, closes and finishes it. */
 function chocolatesIn(
   casting: Casting,
@@ -78,6 +91,7 @@ function chocolatesIn(
 ): Chocolate[] {
   const melts = [
     ...parts.flatMap(({ part }) => part.prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
+    ...parts.flatMap(({ dips }) => dips.map(({ meltId }) => meltId)),
     ...closings.flatMap(({ close: { closure, mass } }) => (mass.value > 0 ? [closure.meltId] : [])),
     ...finishes.flatMap(({ finish, chocolate }) => (chocolate && 'meltId' in finish ? [finish.meltId] : [])),
   ];

@@ -4,6 +4,7 @@ import type { ChillAnswers } from '../chill/chill-answers';
 import type { ChillInput } from '../chill/chill-input';
 import type { CloseResult } from '../close/close';
 import type { CoatResult } from '../coat/coat-answers';
+import type { DipAnswer } from '../fill/dip';
 import type { FillResult } from '../fill/fill';
 import type { Component } from '../fill/recipe';
 import type { FinishAnswer } from '../finish/finish';
@@ -121,6 +122,13 @@ export interface PieceClosing {
   readonly close: CloseResult;
 }
 
+/** A layer whose pieces are dipped before they go in. */
+export interface LayerDip {
+  readonly layerId: string;
+  readonly meltId: string;
+  readonly dip: DipAnswer;
+}
+
 /** What follows for one part of a casting without its chill. */
 export interface PartDraft {
   readonly part: Part;
@@ -135,6 +143,8 @@ export interface PartDraft {
   readonly mold: MoldResult;
   readonly coat: CoatResult;
   readonly fill: FillResult;
+  /** What of it is dipped. */
+  readonly dips: readonly LayerDip[];
   /** How warm what is cooked or melted of its filling may be when it goes in. */
   readonly warmest: Answer | undefined;
   readonly chillInput: ChillInput;

@@ -380,9 +380,12 @@ describe('any casting', () => {
       fc.property(arbitraryCasting, (casting) => {
         const plan = planned(casting);
         for (const melt of plan.batch.melts) {
-          const { inParts, painting, closing, finishing, comesBack, stuck, drips, melted } = melt;
+          const { inParts, painting, dipping, closing, finishing, comesBack, stuck, drips, melted } = melt;
           expect(melted.value).toBeCloseTo(
-            [inParts, painting, closing, finishing, comesBack, stuck, drips].reduce((sum, { value }) => sum + value, 0),
+            [inParts, painting, dipping, closing, finishing, comesBack, stuck, drips].reduce(
+              (sum, { value }) => sum + value,
+              0,
+            ),
             9,
           );
           expect(Number.isFinite(melted.value)).toBe(true);

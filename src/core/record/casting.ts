@@ -25,7 +25,7 @@ import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 9;
+export const CASTING_SCHEMA_VERSION = 10;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -97,6 +97,8 @@ const CoatSchema = z.object({
   where: z.enum(COAT_AREAS),
   sets: SetsSchema,
   then: StaysOnSchema,
+  /** Something small that is stirred into it, for a share of its weight. */
+  mixIn: z.optional(z.object({ fillingId: id, share: numberOf('mixInShare') })),
 });
 
 const prepping = {
@@ -150,6 +152,8 @@ const PartSchema = z.object({
   moldC: z.optional(numberOf('moldC')),
   /** Unmolded parts rest under a cover until they are above the dew point. */
   coveredRest: z.boolean(),
+  /** A stick that is pushed in once it is filled: how thick, and how far it reaches in. */
+  stick: z.optional(z.object({ thickM: numberOf('stickM'), insideM: numberOf('stickInsideM') })),
   /** Of several alike in a piece, one takes the filling, or every one. */
   filled: z.enum(FILLED_PARTS),
   /** Loose pieces may stand above the rim, where the other half has room for them. */
@@ -164,7 +168,14 @@ export const FillAmountSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('line'), belowRimM: numberOf('belowRimM') }),
 ]);
 
-const LayerSchema = z.object({ id, partId: id, fillingId: id, amount: FillAmountSchema });
+const LayerSchema = z.object({
+  id,
+  partId: id,
+  fillingId: id,
+  amount: FillAmountSchema,
+  /** Its pieces are dipped in chocolate before they go in. */
+  dip: z.optional(z.object({ meltId: id })),
+});
 
 /** How a piece is closed, and with which melt: what the row of each way says. */
 const ClosureSchema = z.discriminatedUnion(

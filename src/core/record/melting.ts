@@ -9,12 +9,13 @@ export function sourceKey(source: MeltSource): string {
   return source.kind === 'tint' ? source.tintId : source.chocolateId;
 }
 
-/** Ids of the melts that anything in a casting is painted, made, closed or finished with, in the order of their first use. */
-export function meltsInUse({ parts, closure, finishes }: Casting): readonly string[] {
+/** Ids of the melts that anything in a casting is painted, made, dipped, closed or finished with, in the order of their first use. */
+export function meltsInUse({ parts, fill, closure, finishes }: Casting): readonly string[] {
   return [
     ...new Set([
       ...parts.flatMap(({ prep }) => prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
       ...parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+      ...fill.flatMap(({ dip }) => (dip ? [dip.meltId] : [])),
       ...(closure ? [closure.meltId] : []),
       ...finishes.flatMap((finish) => ('meltId' in finish ? [finish.meltId] : [])),
     ]),

@@ -6,8 +6,8 @@ import { asMelted, marbled, tintAmounts, tintAsChocolate } from './melted';
 import type { Mold } from './mold';
 import { brokenComposition } from './mold-cavities';
 
-/** What a casting's parts are cast in and of, and where: all that their shells depend on beside the parts themselves. */
-export type Sources = Pick<Casting, 'molds' | 'chocolates' | 'tints' | 'melts' | 'kitchen'>;
+/** What a casting's parts are cast in and of, with what is stirred in, and where: all that their shells depend on beside the parts themselves. */
+export type Sources = Pick<Casting, 'molds' | 'chocolates' | 'tints' | 'fillings' | 'melts' | 'kitchen'>;
 
 /** The path of the first id in a casting that points at nothing, or undefined when all are whole. */
 export function brokenReference(casting: Casting): string | undefined {
@@ -38,6 +38,7 @@ export function brokenReference(casting: Casting): string | undefined {
     for (const [k, coat] of part.coats.entries()) {
       const broken = coat.shares.findIndex((share) => !has(casting.melts, share.meltId));
       if (broken >= 0) return `parts.${i}.coats.${k}.shares.${broken}.meltId`;
+      if (coat.mixIn && !has(casting.fillings, coat.mixIn.fillingId)) return `parts.${i}.coats.${k}.mixIn.fillingId`;
     }
   }
   if (casting.closure && !has(casting.melts, casting.closure.meltId)) return 'closure.meltId';
@@ -60,6 +61,7 @@ export function brokenReference(casting: Casting): string | undefined {
   for (const [i, layer] of casting.fill.entries()) {
     if (!has(casting.parts, layer.partId)) return `fill.${i}.partId`;
     if (!has(casting.fillings, layer.fillingId)) return `fill.${i}.fillingId`;
+    if (layer.dip && !has(casting.melts, layer.dip.meltId)) return `fill.${i}.dip.meltId`;
   }
   return undefined;
 }
@@ -149,6 +151,6 @@ export function bowlOf(casting: Casting, melt: Melt): BowlRecord {
 }
 
 /** A filling by its id. */
-export function fillingOf(casting: Casting, fillingId: string): Filling {
+export function fillingOf(casting: Pick<Casting, 'fillings'>, fillingId: string): Filling {
   return found(casting.fillings, fillingId, 'filling');
 }

@@ -357,6 +357,16 @@ describe('a casting of version 8', () => {
   });
 });
 
+describe('a casting of version 9', () => {
+  const NINTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v9.json', 'utf8')) as object[];
+
+  it('is as it was', () => {
+    expect(NINTH).toHaveLength(3);
+    for (const raw of NINTH)
+      expect(readCasting(raw)).toEqual({ ok: true, casting: { ...raw, schemaVersion: CASTING_SCHEMA_VERSION } });
+  });
+});
+
 /** Parts of before version 8 as they are read today. */
 function withCoats(parts: unknown): object[] {
   return (parts as { coats: object[] }[]).map((part) => ({

@@ -16,7 +16,9 @@ export function upgradeCasting(raw: Raw): Raw {
   const sixth = fifth['schemaVersion'] === 5 ? sixthVersion(fifth) : fifth;
   const seventh = sixth['schemaVersion'] === 6 ? seventhVersion(sixth) : sixth;
   const eighth = seventh['schemaVersion'] === 7 ? eighthVersion(seventh) : seventh;
-  return eighth['schemaVersion'] === 8 ? ninthVersion(eighth) : eighth;
+  const ninth = eighth['schemaVersion'] === 8 ? ninthVersion(eighth) : eighth;
+  // Version 10: heart, star and drawn outlines; sticks, dips and what is stirred in. Nothing of before is told otherwise.
+  return ninth['schemaVersion'] === 9 ? { ...ninth, schemaVersion: 10 } : ninth;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */

@@ -37,6 +37,15 @@ export interface CoatChoice {
   readonly volumeShare: number;
   readonly wayUp: WayUp;
   readonly where: CoatArea;
+  /** What is stirred into it: its share of the weight, 0 to 1, and the density of its bits, kg/m³. */
+  readonly mixIn?: { readonly share: number; readonly density: number } | undefined;
+}
+
+/** How much of a coat's volume what is stirred in takes, 0 to 1. */
+export function mixedShare({ mixIn }: Pick<CoatChoice, 'mixIn'>, density: number): number {
+  if (!mixIn) return 0;
+  const [bits, chocolate] = [mixIn.share / mixIn.density, (1 - mixIn.share) / density];
+  return bits / (bits + chocolate);
 }
 
 /** What lies behind the free side of a coat: an open bowl, a dome or vessel that is closed above it, its other half, or nothing but air over what is level. */

@@ -48,6 +48,7 @@ export class BatchView {
         [
           { key: 'parts', name: 'in the parts', answer: melt.inParts },
           { key: 'painting', name: 'painting', answer: melt.painting },
+          { key: 'dipping', name: 'dipping', answer: melt.dipping },
           { key: 'closing', name: 'closing', answer: melt.closing },
           { key: 'finishing', name: 'finishing', answer: melt.finishing },
           { key: 'back', name: 'comes back', answer: melt.comesBack },

@@ -1,5 +1,6 @@
 import { madeAlike } from '../../../core/edit/methods';
 import type { PartDraft } from '../../../core/plan/plan-types';
+import { answer, type Answer } from '../../../core/quantity/answer';
 import { answerRow, type AnswerRow } from '../../ui/answers';
 import { coatNameIn } from '../../wording/coats';
 
@@ -13,6 +14,14 @@ export function coatAnswers(plan: PartDraft): readonly AnswerRow[] {
     ...(plan.coat.body ? filled(plan) : laid(plan)),
     ...answerRow('Breaks when unmolded', plan.coat.breakChance, { strong: true }),
   ];
+}
+
+/** What is stirred into all coats of a part; one answer where there is one. */
+function mixedIn({ coats }: PartDraft['coat']): Answer | undefined {
+  const mixed = coats.flatMap((coat) => coat.mixed ?? []);
+  if (mixed.length < 2) return mixed[0];
+  const kg = mixed.reduce((sum, { value }) => sum + value, 0);
+  return { ...answer(kg, 'mass', 'coat.mixed', []), parts: mixed };
 }
 
 /** What a wanted thickness asks for. */
@@ -37,6 +46,7 @@ function filled({ coat, coatsMade }: PartDraft): AnswerRow[] {
       figures: [{ answer: thickness.base }, { answer: mass }],
     })),
     ...answerRow('Chocolate in a part', coat.mass, { strong: true }),
+    ...answerRow('Stirred into it', mixedIn(coat)),
     ...answerRow('Thickness it needs', coat.neededRim),
   ];
 }
@@ -75,5 +85,6 @@ function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
     ...answerRow('An upright wall holds', coat.coats[running].hold),
     ...answerRow('Rim it needs', coat.neededRim),
     ...answerRow('Over its inner edges', coat.overEdges),
+    ...answerRow('Stirred into a part', mixedIn(coat)),
   ];
 }

@@ -7,6 +7,7 @@ import { Estimate } from '../../ui/estimate';
 import { MissingPart } from '../../ui/missing-part';
 import { coatAnswers } from './coat-answers';
 import { CoatChocolate } from './coat-chocolate';
+import { CoatExtras } from './coat-extras';
 import { CoatMaking } from './coat-making';
 import { WeighedShellPanel } from './weighed-shell-panel';
 import { FieldScope } from '../../ui/field-scope';
@@ -20,6 +21,7 @@ import { handlingTexts } from '../../wording/coating';
   imports: [
     Answers,
     CoatChocolate,
+    CoatExtras,
     CoatMaking,
     Estimate,
     FieldScope,
@@ -38,6 +40,8 @@ export class CoatStation {
     const plan = this.plan();
     return plan ? coatAnswers(plan) : [];
   });
+  /** What is pressed under an insert holds nothing else. */
+  protected readonly extras = computed(() => this.plan()?.moldRecord.composition.kind !== 'press');
   /** What the hands look after meanwhile. */
   protected readonly byHand = computed(() => {
     const plan = this.plan();

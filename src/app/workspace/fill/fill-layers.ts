@@ -3,16 +3,20 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { LucideArrowUp, LucideGripVertical, LucideTrash2 } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { LayerAnswer } from '../../../core/fill/fill';
+import { dropUnused, meltFrom } from '../../../core/edit/melting';
 import { FILLING_MATTER } from '../../../core/matter/filling';
 import type { PlanDraft } from '../../../core/plan/plan-types';
 import type { Dimension } from '../../../core/quantity/answer';
 import type { Casting, FillAmount } from '../../../core/record/casting';
 import { LIMITS, MOST, type Limit } from '../../../core/record/limits';
+import { sourceKey } from '../../../core/record/melting';
+import { meltOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { Fillings } from '../../state/fillings';
 import { newId } from '../../state/new-id';
 import { OpenPart } from '../../state/open-part';
 import { PlanService } from '../../state/plan-service';
+import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
 import { AmountField, type TypedAmount } from '../../ui/amount-field';
 import { ChoiceList } from '../../ui/choice-list';
@@ -27,6 +31,9 @@ const STEP_IN_M = 0.003;
 const USUAL_LAYER_M3 = 5e-6;
 /** What a kitchen scale shows of a layer that does not fit, kg. */
 const TOLD_KG = 5e-5;
+
+/** Not dipped at all. */
+const BARE = '';
 
 type AskedBy = 'amount' | 'share' | 'line';
 
@@ -66,6 +73,7 @@ export class FillLayers {
   private readonly open = inject(OpenPart);
   private readonly units = inject(Units);
   private readonly plans = inject(PlanService);
+  private readonly sources = inject(Sources);
   protected readonly fillings = inject(Fillings);
   private readonly plan = this.plans.draft;
   protected readonly ways = [
@@ -84,6 +92,8 @@ export class FillLayers {
       by: askedBy(layer.choice.amount),
       asked: asked(plan, layer),
       over: layer.leftOver.value > TOLD_KG ? layer.leftOver : undefined,
+      mayDip: FILLING_MATTER[layer.choice.filling.kind].packed !== undefined,
+      dip: dipOf(plan, layer.choice.id),
     }));
   });
   /** What the job takes of each layer, mixed of what. */
@@ -100,6 +110,25 @@ export class FillLayers {
       }),
     );
   });
+
+  /** What a layer can be dipped in, or not. */
+  protected readonly dips = computed(() => [{ value: BARE, name: 'not dipped' }, ...this.sources.options()]);
+
+  /** The chocolate of the open part's coats, which is melted anyway. */
+  protected firstDip(): string {
+    const plan = this.plan();
+    const meltId = plan?.part.coats[0].shares[0].meltId;
+    return plan && meltId !== undefined ? sourceKey(meltOf(plan.casting, meltId).source) : BARE;
+  }
+
+  protected setDip(id: string, key: string): void {
+    this.editLayer(id, 'dipped', (layer, casting) => {
+      const source = key === BARE ? undefined : this.sources.take(casting, key);
+      if (source) layer.dip = { meltId: meltFrom(casting, source, casting.parts[0].coats[0].shares[0].meltId).id };
+      else delete layer.dip;
+      dropUnused(casting);
+    });
+  }
 
   protected setAmount(id: string, { value, dimension }: TypedAmount): void {
     const amounts: Readonly<Partial<Record<TypedAmount['dimension'], FillAmount>>> = {
@@ -130,6 +159,8 @@ export class FillLayers {
     this.editLayer(id, 'filling', (layer, casting) => {
       if (!this.fillings.take(casting, fillingId)) return;
       layer.fillingId = fillingId;
+      delete layer.dip;
+      dropUnused(casting);
       // A count means nothing for a filling that is not in pieces; its volume stays.
       const volume = this.plan()?.fill.layers.find((candidate) => candidate.choice.id === id)?.volume.value;
       if (layer.amount.by === 'count' && volume !== undefined) layer.amount = { by: 'volume', m3: volume };
@@ -160,6 +191,7 @@ export class FillLayers {
   protected remove(id: string): void {
     this.store.edit('remove a layer', (casting) => {
       casting.fill = casting.fill.filter((layer) => layer.id !== id);
+      dropUnused(casting);
     });
   }
 
@@ -200,6 +232,17 @@ export class FillLayers {
       gesture,
     );
   }
+}
+
+/** What a layer is dipped in, and what that comes to. */
+function dipOf({ casting, dips }: PlanDraft, layerId: string) {
+  const dip = casting.fill.find(({ id }) => id === layerId)?.dip;
+  return (
+    dip && {
+      value: sourceKey(meltOf(casting, dip.meltId).source),
+      made: dips.find((one) => one.layerId === layerId)?.dip,
+    }
+  );
 }
 
 function askedBy({ by }: FillAmount): AskedBy {

@@ -11,7 +11,7 @@ const CLOSEST = 0.9;
 /** Lens of a sprinkle or a sweet: height over width. */
 const FLAT = 0.55;
 /** Pieces that are about as tall as wide. */
-const ROUND_KINDS: readonly FillingKind[] = ['marshmallow', 'surprise', 'fruit'];
+const ROUND_KINDS: readonly FillingKind[] = ['marshmallow', 'surprise', 'fruit', 'wholeFruit'];
 /** Between two things that are stuck on, in their widths. */
 const APART = 1.1;
 /** Density of what is stuck on and tells no width, kg/m³. From memory. */

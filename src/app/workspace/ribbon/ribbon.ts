@@ -163,6 +163,10 @@ function stretchNames(
       return of(paints ? PREP_WORDS[paints].verb : 'Paint');
     case 'coat':
       return of(`Coat${which}`);
+    case 'stick':
+      return of('Sticks', 'Stick');
+    case 'dip':
+      return of('Dip');
     case 'turn':
       return of('Turn');
     case 'chill':

@@ -7,7 +7,8 @@ import { closingWords } from '../../wording/closing';
 import type { CastingPlan } from '../../../core/plan/plan-types';
 
 /** What a line of a weigh-out goes into. */
-export type WeighOutUse = 'parts' | 'painting' | 'closing' | 'finishing' | 'back' | 'drips' | 'stuck' | 'sum';
+export type WeighOutUse =
+  'parts' | 'painting' | 'dipping' | 'closing' | 'finishing' | 'back' | 'drips' | 'stuck' | 'sum';
 
 /** One line of a weigh-out; amounts in kg, undefined where a column does not apply. */
 export interface WeighOutRow {
@@ -67,6 +68,7 @@ function furtherLines(plan: CastingPlan, melt: CastingPlan['batch']['melts'][num
   });
   return [
     line('painting', 'Painted in first', melt.paintingPerRoundKg, melt.painting.value),
+    line('dipping', 'Dipping', melt.dippingPerRoundKg, melt.dipping.value),
     line(
       'closing',
       plan.closure ? closingWords(plan.closure.kind).mass : '',
