@@ -94,6 +94,7 @@ export const SHIPPED_FILLINGS: readonly Filling[] = [
     { boilsAway: 0.08 },
   ),
   filling('hips', 'Rosehip purée', 'fruit'),
+  filling('berries', 'Fresh berries', 'wholeFruit'),
   filling('crumbs', 'Oat-cake crumbs', 'crumbs', ['wheat', 'milk', 'egg']),
   filling('seeds', 'Seeds and petals', 'sweets', ['sesame'], [], { bulkDensity: 600, pieceKg: 0.00002 }),
   filling('charm', 'Paper charms', 'surprise', [], [], { pieceKg: 0.002, bulkDensity: 300 }),

@@ -13,6 +13,7 @@ import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } 
 import { capital, rangeText, text } from '../wording/format';
 import { containsText, guestTag, keptCold, type GuestTag } from '../wording/guest-tag';
 import { boilsDown } from '../wording/larder';
+import { insideName } from '../wording/inside';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
@@ -21,7 +22,7 @@ import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
-import type { CastingPlan } from '../../core/plan/plan-types';
+import type { CastingPlan, PartDraft } from '../../core/plan/plan-types';
 
 /** A step of the work: what, and how. */
 export interface SheetStep {
@@ -171,6 +172,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
         what: `${PREP_WORDS[prep.step.kind].verb}:`,
         how: prepStep(plan.casting, prep, castOf(plan.batch)(part.id), system),
       })),
+      ...stirredIn(plan, made, system),
       ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];
         const of =
@@ -198,6 +200,20 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
   };
 }
 
+/** What is stirred into each coat of a part, for a part. */
+function stirredIn({ casting }: CastingPlan, { coat, coatsMade }: PartDraft, system: UnitSystem): SheetStep[] {
+  return coat.coats.flatMap(({ mixed }, i): SheetStep[] => {
+    const { mixIn } = coatsMade[i];
+    if (!mixed || !mixIn) return [];
+    return [
+      {
+        what: `Stir into ${coatNameIn(coatsMade, i).toLowerCase()}:`,
+        how: `${text(mixed.value, 'mass', system)} of ${fillingOf(casting, mixIn.fillingId).name} for each, ${text(mixIn.share, 'share', system)} of its weight.`,
+      },
+    ];
+  });
+}
+
 /** Whether a part is turned out as it is, and no later one in the same way: what is said once is not said again. */
 function lastTurnedOut(parts: CastingPlan['parts'], made: CastingPlan['parts'][number]): boolean {
   const alike = parts.filter(
@@ -208,13 +224,12 @@ function lastTurnedOut(parts: CastingPlan['parts'], made: CastingPlan['parts'][n
 
 function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside'] {
   return plan.parts.flatMap((part) =>
-    part.fill.layers.map(({ choice, mass }) => {
+    part.fill.layers.map(({ choice, mass }, i) => {
       const jobKg = mass.value * layersOf(plan, part);
       const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id);
       const components = need?.components ?? [];
       return {
-        name:
-          plan.parts.length > 1 ? `${choice.filling.name}, in ${part.part.name.toLowerCase()}` : choice.filling.name,
+        name: insideName(plan.parts, part, i),
         each: text(mass.value, 'mass', system),
         job: text(jobKg, 'mass', system) + boilsDown(components, need?.mass.value ?? jobKg, system),
         mixed:

@@ -81,7 +81,8 @@ const HANDLING: readonly Handling[] = [
     when: open,
   },
   {
-    text: STICK_TEXT,
+    // Said beside its fields.
+    text: '',
     brief: 'a stick in each, turned until it is coated',
     when: ({ part }) => part.stick !== undefined,
   },
@@ -111,7 +112,7 @@ export function mixedInText(pieceM: number | undefined): string {
 
 /** What the hands look after while a part is coated, in the order of the work. */
 export function handlingTexts(part: Coated): readonly string[] {
-  return HANDLING.filter(({ when }) => when(part)).map(({ text }) => text);
+  return HANDLING.filter(({ text, when }) => text && when(part)).map(({ text }) => text);
 }
 
 /** The same in a line, before the cold; empty where there is nothing. */

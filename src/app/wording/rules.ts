@@ -111,6 +111,12 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
     source: 'Simulation of the film with heat and setting.',
     sure: 'Follows how the chocolate runs and how cool the mold is. Until then, keep it level and leave it alone.',
   },
+  'coat.flash': {
+    title: 'Squeezed or scraped off',
+    how: 'What is filled in beyond the brim: two clamped halves squeeze it out as flash, an open one is scraped level. It goes back to the pot.',
+    source: 'Sum.',
+    sure: 'As the eye that fills it.',
+  },
   'coat.feet': {
     title: 'What drips off the rim',
     how: 'What runs over the rim after the mold is set down, before the film holds: it sets as feet, and is scraped off.',

@@ -19,11 +19,14 @@ describe('what is laid out first', () => {
     expect(tools('demo-bombs')).toMatch(
       /^A dry bowl and a spatula; Thermometer; Ladle.*parchment.*A plate or pan to warm/,
     );
-    expect(tools('demo-bombs')).not.toMatch(/brush|Clamps|liners|Piping|buff/);
+    expect(tools('demo-bombs')).not.toMatch(/brush|clamps|sticks|fork|liners|Piping|buff/);
     expect(tools('demo-pears')).toMatch(/^2 dry bowls.*brush.*Ladle.*Offset spatula.*Piping bag/);
     expect(tools('demo-bonbons')).toMatch(/buff.*Piping bag/);
     expect(tools('demo-oat-cups')).toMatch(/carry the liners/);
-    expect(tools('demo-owls')).toMatch(/Clamps for every mold, and a towel/);
+    expect(tools('demo-owls')).toMatch(/\d+ clamps that open wider than \d+ mm, and a towel/);
+    const tiles = castings.find(({ id }) => id === 'demo-tiles') as Casting;
+    const sticks = planned({ ...tiles, parts: [{ ...tiles.parts[0], stick: { thickM: 0.004, insideM: 0.02 } }] });
+    expect(toolsFor(sticks).join()).toContain(`${sticks.batch.byPart[0].parts.value} sticks`);
     expect(tools('demo-tiles')).not.toMatch(/rack|Ladle/);
   });
 

@@ -22,6 +22,26 @@ const painted = ({ parts }: CastingPlan, ...kinds: readonly PrepKind[]): boolean
 const always = (name: string): Pick<ToolRow, 'name'> => ({ name: () => name });
 const counted = (count: number, one: string, more: string): string => (count === 1 ? one : `${count} ${more}`);
 
+const clamped = ({ parts }: CastingPlan) =>
+  parts.filter(({ coatsMade }) => coatsMade.some(({ method }) => isClamped(method)));
+/** A clamp for each cavity, two for each mold at least, as many as the fullest round closes. Working rule. */
+const clampsOf = (plan: CastingPlan): number =>
+  Math.max(
+    ...clamped(plan).map(({ part, cavities }) => {
+      const perRound = plan.batch.byPart.find(({ partId }) => partId === part.id)?.perRound ?? 0;
+      return Math.ceil(perRound / cavities) * Math.max(2, cavities);
+    }),
+  );
+/** They hold both halves of a mold by their edges. */
+const clampedWallM = (plan: CastingPlan): number =>
+  Math.max(...clamped(plan).map(({ moldRecord }) => moldRecord.wallM));
+const sticksOf = ({ parts, batch }: CastingPlan): number =>
+  parts.reduce(
+    (sum, { part }) =>
+      sum + (part.stick ? (batch.byPart.find(({ partId }) => partId === part.id)?.parts.value ?? 0) : 0),
+    0,
+  );
+
 const TOOLS: readonly ToolRow[] = [
   {
     name: ({ melts }) => counted(melts.length, 'A dry bowl and a spatula', 'dry bowls, a spatula for each'),
@@ -42,7 +62,8 @@ const TOOLS: readonly ToolRow[] = [
   { ...always('Offset spatula to level with'), when: (plan) => made(plan, fillsLevel) },
   { ...always('Funnel, and the lid of the vessel'), when: (plan) => made(plan, isTurned) },
   {
-    ...always('Clamps for every mold, and a towel to prop it level'),
+    name: (plan) =>
+      `${clampsOf(plan)} clamps that open wider than ${Math.ceil(2e3 * clampedWallM(plan))} mm, and a towel to prop the molds level`,
     when: (plan) => made(plan, isClamped),
   },
   {
@@ -64,6 +85,11 @@ const TOOLS: readonly ToolRow[] = [
         const wanted = careWanted(care, methodsOf(coatsMade));
         return wanted.includes('buff') || wanted.includes('hotWater');
       }),
+  },
+  { name: (plan) => `${sticksOf(plan)} sticks`, when: (plan) => sticksOf(plan) > 0 },
+  {
+    ...always('A fork to dip with, and parchment to set them down on'),
+    when: ({ parts }) => parts.some(({ dips }) => dips.length > 0),
   },
   { ...always('A plate or pan to warm'), when: ({ closure }) => isOnPlate(closure) },
   {

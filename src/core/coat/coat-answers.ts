@@ -36,7 +36,7 @@ export interface CoatAnswer {
   /** How long it stands before it is tipped out: as chosen, or less where a wanted thickness asks for it. */
   readonly dwell: Answer | undefined;
   readonly hold: Answer;
-  /** How long it runs on after it is set down, until it holds, and what drips off the rim meanwhile; known from the simulation alone. */
+  /** How long it runs on after it is set down, until it holds, and what drips off the rim meanwhile, which only the simulation knows; of a fill, what is squeezed or scraped off. */
   readonly rest: Answer | undefined;
   readonly feet: Answer | undefined;
   /** The coat is heavier than the chocolate will hold on an upright wall. */

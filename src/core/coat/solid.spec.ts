@@ -43,6 +43,10 @@ describe('a solid fill', () => {
     expect(volumeM3 * 1e6).toBeCloseTo(68.629, 2);
     expect(coats[1].mass.value / coats[0].mass.value).toBeCloseTo(3 / 7, 6);
     expect(coats[2].mass.value).toBe(0);
+    // What is over the brim is scraped or squeezed off: with it, it is all that was asked for.
+    const off = coats[2].feet?.value ?? 0;
+    const asked = coats.reduce((sum, { choice }) => sum + choice.volumeShare, 0);
+    expect(coats.reduce((sum, { mass }) => sum + mass.value, off)).toBeCloseTo(asked * volumeM3 * 1250, 3);
   });
 
   it('stands for a slab with the body’s volume and both surfaces: a wide disc is itself, half a sphere 4R/9 deep', () => {

@@ -14,6 +14,8 @@ import {
   type SolidBody,
 } from './coat-answers';
 
+/** Shares that add up to one by rounding alone are not over it. */
+const HARDLY_OVER = 1e-9;
 /** A fill by eye is off by this share of a layer, and never above the brim: what is over is scraped off. Working rule. */
 const BY_EYE = 0.05;
 
@@ -25,6 +27,8 @@ export function solidShell(input: CoatInput): CoatResult {
   const { cavity, coats: choices } = input;
   const curve = depthCurve(cavity.profile);
   let filled = 0;
+  // What is asked for beyond the brim.
+  const over = Math.max(0, choices.reduce((sum, { volumeShare }) => sum + volumeShare, 0) - 1);
   const layers = choices.map((choice) => {
     const from = filled;
     filled = Math.min(1, filled + choice.volumeShare);
@@ -35,6 +39,7 @@ export function solidShell(input: CoatInput): CoatResult {
   const coats = layers.map(({ choice, from, to }, i): CoatAnswer =>
     layerAnswer(input, choice, {
       stickM3: i === layers.length - 1 ? (input.stickM3 ?? 0) : 0,
+      over: i === layers.length - 1 ? over : 0,
       from,
       to,
       fromM: level(from),
@@ -70,12 +75,14 @@ interface Layer {
   readonly throughM: number;
   /** What a stick takes up of it, m³. */
   readonly stickM3: number;
+  /** What does not fit, as a share of the cavity. */
+  readonly over: number;
 }
 
 function layerAnswer(
   { cavity, roomC, moldC = roomC }: CoatInput,
   choice: CoatChoice,
-  { from, to, fromM, toM, throughM, stickM3 }: Layer,
+  { from, to, fromM, toM, throughM, stickM3, over }: Layer,
 ): CoatAnswer {
   const { kind, fluidity } = choice.chocolate;
   const density = CHOCOLATE_MATTER[kind].meltedDensity;
@@ -122,7 +129,13 @@ function layerAnswer(
       term('fluidity', nearestClass(fluidity)),
     ]),
     rest: undefined,
-    feet: undefined,
+    feet:
+      over > HARDLY_OVER
+        ? answer(over * cavity.volumeM3 * chocolate, 'mass', 'coat.flash', [
+            term('volumeShare', over, 'share'),
+            term('cavityVolume', cavity.volumeM3, 'volume'),
+          ])
+        : undefined,
     overHold: false,
     wallC: moldC,
     meanM: { value: throughM, low, high },

@@ -111,6 +111,7 @@ export type RuleKey =
   | 'coat.fillMass'
   | 'coat.rest'
   | 'coat.feet'
+  | 'coat.flash'
   | 'coat.total'
   | 'coat.mass'
   | 'coat.massInAll'

@@ -47,6 +47,7 @@ function filled({ coat, coatsMade }: PartDraft): AnswerRow[] {
     })),
     ...answerRow('Chocolate in a part', coat.mass, { strong: true }),
     ...answerRow('Stirred into it', mixedIn(coat)),
+    ...answerRow('Squeezed out, back to the pot', coat.coats.at(-1)?.feet),
     ...answerRow('Thickness it needs', coat.neededRim),
   ];
 }

@@ -45,28 +45,23 @@ export class CoatLayers {
   private readonly clamped = computed(() => isClamped(this.plan()?.coatsMade.at(-1)?.method ?? 'solid'));
   protected readonly how = computed(() =>
     this.clamped()
-      ? 'Each half sets nearly full, is topped up, closed on its marks and clamped, and sets again.'
+      ? 'Each half sets nearly full, is topped up, closed on its marks and clamped, and sets again. Topped up to the brim, or over it, so that the surplus is squeezed out as flash.'
       : 'Drop the mold a few times from 10 cm: bubbles come up.',
   );
-  /** What is filled from below; not what is clamped on it. */
+  /** What is filled from below, and what is topped up before it is clamped. */
   protected readonly layers = computed(() => {
     const plan = this.plan();
     if (!plan) return [];
     const { coatsMade } = plan;
-    return coatsMade.flatMap(({ method, volumeShare }, index) =>
-      isClamped(method)
-        ? []
-        : [
-            {
-              index,
-              label: this.name(index, coatsMade.length),
-              field: `share ${index}`,
-              share: volumeShare,
-              refusal: (value: number, dimension: Dimension) => this.refusal(index, this.shareOf(value, dimension)),
-              hint: this.hint(index),
-            },
-          ],
-    );
+    return coatsMade.map(({ method, volumeShare }, index) => ({
+      index,
+      label: isClamped(method) ? 'Topped up by' : this.name(index, coatsMade.length),
+      field: `share ${index}`,
+      share: volumeShare,
+      refusal: (value: number, dimension: Dimension) =>
+        isClamped(method) ? '' : this.refusal(index, this.shareOf(value, dimension)),
+      hint: this.hint(index),
+    }));
   });
   protected readonly limits = computed<readonly Limit[]>(() => {
     const mold = this.plan()?.mold;
@@ -85,10 +80,12 @@ export class CoatLayers {
     this.open.edit(
       'layer',
       ({ coats }) => {
-        coats[index].volumeShare = this.shareOf(value, dimension);
         const top = coats[coats.length - 1];
+        const over = Math.max(0, coats.reduce((sum, { volumeShare }) => sum + volumeShare, 0) - 1);
+        coats[index].volumeShare = this.shareOf(value, dimension);
+        if (isClamped(coats[index].method)) return;
         const filled = coats.reduce((sum, { method, volumeShare }) => (isClamped(method) ? sum : sum + volumeShare), 0);
-        if (isClamped(top.method)) top.volumeShare = Math.max(LIMITS.volumeShare.low, 1 - filled);
+        if (isClamped(top.method)) top.volumeShare = Math.max(LIMITS.volumeShare.low, Math.min(1, 1 - filled + over));
       },
       `share ${index}`,
     );

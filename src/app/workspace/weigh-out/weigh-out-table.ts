@@ -82,7 +82,12 @@ function furtherLines(plan: CastingPlan, melt: CastingPlan['batch']['melts'][num
       melt.comesBack.value,
       melt.comesBack.value,
     ),
-    line('drips', 'Drips off', dripsInRound(plan, melt.meltId), melt.drips.value),
+    line(
+      'drips',
+      plan.parts.every(({ coat }) => coat.body) ? 'Squeezed out' : 'Drips off',
+      dripsInRound(plan, melt.meltId),
+      melt.drips.value,
+    ),
   ].filter(({ jobKg }) => jobKg > 0.00005);
 }
 

@@ -5,6 +5,7 @@ import { ShoppingList } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { text, weighedText } from '../../wording/format';
+import { insideName } from '../../wording/inside';
 import { listed } from '../../wording/names';
 import { weighOutTables } from './weigh-out-table';
 
@@ -90,12 +91,11 @@ export class WeighOut {
   protected readonly manyRounds = computed(() => (this.plan()?.batch.rounds.value ?? 1) > 1);
   protected readonly inside = computed(() => {
     const plan = this.plan();
-    const filled = plan?.parts.filter(({ fill }) => fill.layers.length > 0) ?? [];
     return plan
-      ? filled.flatMap((part) =>
-          part.fill.layers.map(({ choice, mass }) => ({
+      ? plan.parts.flatMap((part) =>
+          part.fill.layers.map(({ choice, mass }, i) => ({
             id: choice.id,
-            name: filled.length > 1 ? `${choice.filling.name}, ${part.part.name.toLowerCase()}` : choice.filling.name,
+            name: insideName(plan.parts, part, i),
             mass,
             jobKg: mass.value * layersOf(plan, part),
           })),
