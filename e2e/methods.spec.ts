@@ -163,3 +163,51 @@ test('Chill tells when a part is ready by touch and how it comes out, by keyboar
   await page.goto('/casting/demo-bonbons/weigh-out');
   await expect(page.getByText('turn the mold over close above paper')).toBeVisible();
 });
+
+test('a tile on a stick, speckled and topped while it is wet, is told on its stations and on the sheet', async ({
+  page,
+}) => {
+  await page.goto('/casting/demo-tiles/coat');
+  await worked(page);
+  await page.getByRole('button', { name: 'Put a stick in' }).click();
+  await page.getByRole('button', { name: 'Stir something in' }).click();
+  await page.getByLabel('Of its weight').fill('10 %');
+  await page.getByLabel('Of its weight').press('Enter');
+  await expect(page.getByText('Stirred into it')).toBeVisible();
+  await expect(page.locator('ks-ribbon')).toContainText('Stick');
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
+  await tab(page, 'Finish').click();
+  await expect(page.getByText('Its face stays wet in the room')).toBeVisible();
+  await expect(page.getByLabel('Of the open face')).toBeVisible();
+  await tab(page, 'Batch').click();
+  await page.getByRole('button', { name: 'Lay out first' }).click();
+  await expect(page.getByText(/^\d+ sticks$/)).toBeVisible();
+  await saved(page);
+  await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
+  await expect(page.getByText('Stir into the first layer:')).toBeVisible();
+  await expect(page.getByText('a stick in each, turned until it is coated')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'For the guest: Seed-and-petal tiles' })).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
+});
+
+test('balls of two sizes are closed each by itself, and what goes into them is dipped', async ({ page }) => {
+  await openBombs(page, 'mold');
+  await page.getByRole('button', { name: 'More parts or colours' }).click();
+  await page.getByRole('button', { name: 'Add another size' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half 2');
+  await page.getByLabel('Name', { exact: true }).fill('Small half');
+  await choose(page.getByLabel('From your molds'), { label: 'Small halves, 38 mm' });
+  await worked(page);
+  await tab(page, 'Close').click();
+  await expect(page.getByText('Rim lost on the plate')).toHaveCount(3);
+  await expect(page.getByRole('heading', { name: 'Small half' })).toBeVisible();
+  await expect(page.getByText('Beside it, closed by itself: 1 × Small half.')).toBeVisible();
+  await tab(page, 'Fill').click();
+  await page.getByRole('button', { name: 'Dip them first' }).click();
+  await expect(page.getByText(/Each takes/)).toBeVisible();
+  await expect(page.locator('ks-weigh-out')).toContainText('Dipping');
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
+  await saved(page);
+  await page.reload();
+  await expect(page.locator('ks-weigh-out')).toContainText('Dipping');
+});
