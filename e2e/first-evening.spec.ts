@@ -223,11 +223,11 @@ test('the weigh-out prints on one page, without the frame', async ({ page }) => 
   await openBombs(page);
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
   // The heading stands on the page before, too.
-  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
   await expect(page.getByText('These figures are a first estimate')).toHaveCount(0);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Kilnstone' })).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeHidden();
   const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await page.emulateMedia({ media: 'screen' });

@@ -184,9 +184,20 @@ test('a tile on a stick, speckled and topped while it is wet, is told on its sta
   await expect(page.getByText(/^\d+ sticks$/)).toBeVisible();
   await saved(page);
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
-  await expect(page.getByText('Stir into the first layer:')).toBeVisible();
+  await expect(page.getByText('Stir into layer 1:')).toBeVisible();
   await expect(page.getByText('a stick in each, turned until it is coated')).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'For the guest: Seed-and-petal tiles' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'For the guest' })).toBeVisible();
+  // A tag for every piece, and nothing else, goes to the printer; the page stays as it is.
+  await page.evaluate(() => (window.print = () => undefined));
+  await page.getByRole('button', { name: 'Print 12 tags' }).click();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('ks-guest-tags.alone section')).toHaveCount(12);
+  await expect(page.locator('ks-guest-tags.alone section').first()).toBeVisible();
+  await expect(page.locator('article')).toBeHidden();
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(page.locator('article')).toBeVisible();
+  await expect(page.locator('ks-guest-tags.alone')).toHaveCount(0);
+  await page.emulateMedia({ media: 'screen' });
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
 });
 
@@ -200,9 +211,11 @@ test('balls of two sizes are closed each by itself, and what goes into them is d
   await worked(page);
   await tab(page, 'Close').click();
   await expect(page.getByText('Rim lost on the plate')).toHaveCount(3);
-  await expect(page.getByRole('heading', { name: 'Small half' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Small half', exact: true })).toBeVisible();
   await expect(page.getByText('Beside it, closed by itself: 1 × Small half.')).toBeVisible();
   await tab(page, 'Fill').click();
+  // The powder leaves no room for them in the small one.
+  await page.getByText('2 × Half', { exact: true }).first().click();
   await page.getByRole('button', { name: 'Dip them first' }).click();
   await expect(page.getByText(/Each takes/)).toBeVisible();
   await expect(page.locator('ks-weigh-out')).toContainText('Dipping');

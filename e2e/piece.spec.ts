@@ -100,7 +100,7 @@ test('the sheet of two colours prints on one page, and is saved as a PDF of one 
   await twoColours(page);
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
   await expect(page.getByRole('heading', { name: 'Lower half', exact: true })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
   await expect(page.getByText('These figures are a first estimate')).toHaveCount(0);
   await page.emulateMedia({ media: 'print' });
   for (const format of ['A4', 'Letter'] as const)

@@ -37,6 +37,23 @@ describe('the weigh-out sheet', () => {
     expect(rounds).toEqual(['Round 1: 24 parts.', expect.stringMatching(/^Round 2: [2-6] parts\.$/)]);
   });
 
+  it('tells what is dipped before it goes in, and what is stirred in, in the order of the work', () => {
+    const casting = supper('demo-bombs');
+    const [, mallows] = casting.fill;
+    mallows.dip = { meltId: casting.melts[0].id };
+    casting.parts[0].coats[0].mixIn = { fillingId: 'spice', share: 0.05 };
+    const { after, parts, inside } = sheet(casting);
+    expect(after.map(({ head }) => head.split(',')[0])).toEqual(['Dip', 'Close']);
+    expect(after[0].steps[0].how).toMatch(
+      /^\d+ Small marshmallows for each: .* About 1\.\d g stays on one, a film of 1\.\d mm, set after \d+ min in the room\.$/,
+    );
+    expect(inside[1].name).toBe('Small marshmallows, dipped');
+    expect(parts[0].steps[0]).toEqual({
+      what: 'Stir into coat 1:',
+      how: expect.stringMatching(/^0\.\d+ g of Cider-spice powder for each, 5.0 % of its weight\.$/) as string,
+    });
+  });
+
   it('ends with a tag for the guest: what it is, how it keeps, and what to mind with it', () => {
     const { tag } = sheet(supper('demo-bombs'));
     expect(tag.title).toBe(supper('demo-bombs').name);

@@ -13,7 +13,7 @@ import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } 
 import { capital, rangeText, text } from '../wording/format';
 import { containsText, guestTag, keptCold, type GuestTag } from '../wording/guest-tag';
 import { boilsDown } from '../wording/larder';
-import { insideName } from '../wording/inside';
+import { dipTexts, insideName } from '../wording/inside';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
@@ -282,7 +282,12 @@ function afterSteps(plan: CastingPlan, system: UnitSystem): SheetSteps[] {
   const finishing = finishes
     .filter(({ wet }) => !wet)
     .map((one) => ({ what: `${capital(FINISH_NAMES[one.finish.kind])}:`, how: finishingText(one, system) }));
-  return [...closing, ...(finishing.length > 0 ? [{ head: 'Finish', steps: finishing }] : [])];
+  const dipping = plan.parts.flatMap((part) => dipTexts(part, system).map((how) => ({ what: '', how })));
+  return [
+    ...(dipping.length > 0 ? [{ head: 'Dip, before it goes in', steps: dipping }] : []),
+    ...closing,
+    ...(finishing.length > 0 ? [{ head: 'Finish', steps: finishing }] : []),
+  ];
 }
 
 /** What of a finish goes on a piece, and how. */

@@ -122,7 +122,7 @@ function amounts({ tables, melts }: SheetContent, system: UnitSystem, size: numb
 }
 
 /** What is done with it, and bought: the right column. */
-function work({ parts, rounds, inside, after, buy, caution, tag }: SheetContent, size: number): Content[] {
+function work({ parts, rounds, inside, after, buy, caution }: SheetContent, size: number): Content[] {
   return [
     ...parts.flatMap((part) => steps(part, size)),
     ...rounds.map((round): Content => ({ text: round })),
@@ -143,16 +143,6 @@ function work({ parts, rounds, inside, after, buy, caution, tag }: SheetContent,
     head('Buy', size),
     ...buy.map((line): Content => ({ text: line })),
     { text: caution, fontSize: size - 1.5, color: '#655c53', margin: [0, size * 0.7, 0, 0] },
-    {
-      table: {
-        widths: ['*'],
-        body: [
-          [{ stack: [{ text: `For the guest: ${tag.title}`, bold: true }, ...tag.lines.map((text) => ({ text }))] }],
-        ],
-      },
-      fontSize: size - 1.5,
-      margin: [0, size * 0.7, 0, 0],
-    },
   ];
 }
 

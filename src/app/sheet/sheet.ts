@@ -5,6 +5,7 @@ import {
   computed,
   effect,
   inject,
+  Injector,
   input,
   signal,
 } from '@angular/core';
@@ -18,6 +19,7 @@ import { PlanService } from '../state/plan-service';
 import { ShoppingList } from '../state/shopping-list';
 import { StartTime } from '../state/start-time';
 import { Units } from '../state/units';
+import { GuestTags } from './guest-tags';
 import { sheetContent } from './sheet-content';
 import { SheetInside } from './sheet-inside';
 import { SheetWeighOut } from './sheet-weigh-out';
@@ -27,15 +29,19 @@ import { weighOutCsv } from './weigh-out-csv';
 /** The PDF package and its fonts: large, and apart from all else. */
 const loadPdf = () => import('./sheet-pdf');
 
+/** No more tags are printed at once. */
+const MOST_TAGS = 200;
+
 /** The weigh-out sheet: the one page that is cooked from, on screen, printed, as PDF and as CSV. */
 @Component({
   selector: 'ks-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent, RouterLink, SheetInside, SheetWeighOut, StepItems],
+  imports: [GuestTags, NzButtonComponent, RouterLink, SheetInside, SheetWeighOut, StepItems],
   templateUrl: './sheet.html',
   styleUrl: './sheet.less',
 })
 export class Sheet {
+  private readonly injector = inject(Injector);
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
   private readonly titles = inject(Title);
@@ -45,6 +51,12 @@ export class Sheet {
   private readonly time = inject(StartTime);
   protected readonly plan = this.plans.plan;
   protected readonly writing = signal(false);
+  /** While tags are printed, and not the sheet. */
+  protected readonly tagsAlone = signal(false);
+  /** A tag for every piece. */
+  protected readonly copies = computed(() =>
+    Array.from({ length: Math.min(MOST_TAGS, this.plan()?.casting.pieces ?? 1) }),
+  );
   readonly id = input.required<string>();
 
   protected readonly content = computed(() => {
@@ -67,6 +79,13 @@ export class Sheet {
 
   protected print(): void {
     window.print();
+  }
+
+  /** Prints the tags once they stand on the page; it stays as it is on screen. */
+  protected printTags(): void {
+    this.tagsAlone.set(true);
+    window.addEventListener('afterprint', () => this.tagsAlone.set(false), { once: true });
+    afterNextRender(() => window.print(), { injector: this.injector });
   }
 
   protected async csv(): Promise<void> {

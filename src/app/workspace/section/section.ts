@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { map, timer } from 'rxjs';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { closedPartId } from '../../../core/plan/closed-part';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { isCap } from '../../../core/record/closing';
 import { PlanService } from '../../state/plan-service';
@@ -64,10 +63,10 @@ export class Section {
   /** The cap that closes what is drawn, with the colour of its chocolate. */
   protected readonly cap = computed(() => {
     const plan = this.plan();
-    if (!plan || !isCap(plan.closure) || plan.coat.body || closedPartId(plan.casting) !== plan.part.id)
-      return undefined;
+    const closing = plan?.closings.find(({ partId }) => partId === plan.part.id);
+    if (!plan || !closing || !isCap(plan.closure) || plan.coat.body) return undefined;
     return {
-      cut: cutCap(plan.close),
+      cut: cutCap(closing.close),
       colour: chocolateOf(plan.casting, meltOf(plan.casting, plan.closure.meltId)).colour,
     };
   });
