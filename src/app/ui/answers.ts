@@ -40,6 +40,9 @@ export function answerRow(
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Figure],
   template: `
+    @if (heading()) {
+      <h3>{{ heading() }}</h3>
+    }
     <dl class="answers">
       @for (row of rows(); track $index) {
         <dt [class.unseen]="row.under">{{ row.name }}</dt>
@@ -63,4 +66,6 @@ export function answerRow(
 })
 export class Answers {
   readonly rows = input.required<readonly AnswerRow[]>();
+  /** What they are about, where a station answers for several. */
+  readonly heading = input('');
 }

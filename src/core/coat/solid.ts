@@ -129,17 +129,20 @@ function layerAnswer(
       term('fluidity', nearestClass(fluidity)),
     ]),
     rest: undefined,
-    feet:
-      over > HARDLY_OVER
-        ? answer(over * cavity.volumeM3 * chocolate, 'mass', 'coat.flash', [
-            term('volumeShare', over, 'share'),
-            term('cavityVolume', cavity.volumeM3, 'volume'),
-          ])
-        : undefined,
+    feet: squeezedOut(over, cavity, chocolate),
     overHold: false,
     wallC: moldC,
     meanM: { value: throughM, low, high },
   };
+}
+
+/** What is over the brim, kg; undefined where nothing is. */
+function squeezedOut(over: number, { volumeM3 }: Cavity, density: number): Answer | undefined {
+  if (over <= HARDLY_OVER) return undefined;
+  return answer(over * volumeM3 * density, 'mass', 'coat.flash', [
+    term('volumeShare', over, 'share'),
+    term('cavityVolume', volumeM3, 'volume'),
+  ]);
 }
 
 /** How deep the chocolate between two levels stands over each point of the wall, m. */
