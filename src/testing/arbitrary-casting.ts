@@ -126,7 +126,7 @@ function moldsOf(a: Drawn): Casting['molds'] {
             care: [],
             notes: '',
             composition: { kind: 'single' as const },
-            cavities: [cavityOf(a.second.shape, a.second.count)],
+            cavities: [{ ...cavityOf(a.second.shape, a.second.count), narrowM3: 3e-6 }],
           },
         ]
       : []),

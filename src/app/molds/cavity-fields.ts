@@ -16,6 +16,9 @@ import { LONGEST_NAME, tidyName } from '../wording/naming';
 import { SHAPE_NAMES } from '../wording/shapes';
 import { FieldScope } from '../ui/field-scope';
 
+/** A narrow place to begin with, m³: a teaspoon. */
+const USUAL_NARROW_M3 = 5e-6;
+
 /** A mold's kinds of cavity: the open one's shape by formula, and how many of it lie in the mold. */
 @Component({
   selector: 'ks-cavity-fields',
@@ -33,6 +36,7 @@ export class CavityFields {
   /** Another kind is to be opened, by its id. */
   readonly opened = output<string>();
 
+  protected readonly usualNarrowM3 = USUAL_NARROW_M3;
   protected readonly kinds = Object.entries(SHAPE_NAMES).map(([value, name]) => ({ value: value as ShapeKind, name }));
   protected readonly cavities = computed(() => this.mold().cavities.map(({ id, name }) => ({ value: id, name })));
   protected readonly count = computed(() => cavityCount(this.cavity()));
@@ -55,6 +59,20 @@ export class CavityFields {
 
   protected setGrid(key: 'rows' | 'columns', value: number): void {
     this.library.editCavity(this.mold().id, this.cavity().id, key, (cavity) => (cavity[key] = value), key);
+  }
+
+  /** What narrow places beside its shape hold; undefined where it has none. */
+  protected setNarrow(m3: number | undefined): void {
+    this.library.editCavity(
+      this.mold().id,
+      this.cavity().id,
+      'narrow places',
+      (cavity) => {
+        if (m3 === undefined) delete cavity.narrowM3;
+        else cavity.narrowM3 = m3;
+      },
+      m3 === undefined ? undefined : 'narrow',
+    );
   }
 
   protected setName(name: string): void {

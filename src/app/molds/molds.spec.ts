@@ -188,6 +188,18 @@ describe('Mold page', () => {
     expect(moldOf('catkins').cavities[0].shape).toMatchObject({ kind: 'star', tips: 7 });
   });
 
+  it('holds what a heel, a handle or a neck takes, told by spoons, and forgets it again', async () => {
+    const bench = await Bench.of(MoldPage, { id: 'bombs' });
+    await bench.press('It has a heel, a handle or a neck');
+    expect(moldOf('bombs').cavities[0].narrowM3).toBeCloseTo(5e-6, 12);
+    await bench.type('Narrow places, filled solid', '12 mL');
+    expect(moldOf('bombs').cavities[0].narrowM3).toBeCloseTo(12e-6, 12);
+    await bench.type('Narrow places, filled solid', '2 L');
+    expect(moldOf('bombs').cavities[0].narrowM3).toBeCloseTo(12e-6, 12);
+    await bench.press('No narrow places');
+    expect(moldOf('bombs').cavities[0]).not.toHaveProperty('narrowM3');
+  });
+
   it('holds sheets of several kinds, and puts them together', async () => {
     const bench = await Bench.of(MoldPage, { id: 'bombs' });
     await bench.press('Add another kind of cavity');

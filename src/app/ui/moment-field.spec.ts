@@ -19,4 +19,22 @@ describe('a moment', () => {
     box.dispatchEvent(new Event('blur'));
     expect(taken).toEqual(['2027-06-30']);
   });
+
+  it('is written out when the field is left before the page is drawn again, though it is the same day', async () => {
+    await openDemo();
+    const fixture = TestBed.createComponent(MomentField);
+    fixture.componentRef.setInput('label', 'Best before');
+    fixture.componentRef.setInput('value', '2027-06-30');
+    fixture.componentRef.setInput('withTime', false);
+    await fixture.whenStable();
+    const box = (fixture.nativeElement as HTMLElement).querySelector('input') as HTMLInputElement;
+    expect(box.value).toBe('30 Jun 2027');
+    box.dispatchEvent(new Event('focus'));
+    box.value = '30/6/27';
+    box.dispatchEvent(new Event('input'));
+    box.dispatchEvent(new Event('change'));
+    box.dispatchEvent(new Event('blur'));
+    await fixture.whenStable();
+    expect(box.value).toBe('30 Jun 2027');
+  });
 });

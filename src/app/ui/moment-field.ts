@@ -83,7 +83,8 @@ export class MomentField {
   });
   private readonly month = viewChild<ElementRef<HTMLElement>>('month');
   private readonly picker = viewChild<unknown>('picker');
-  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+  /** Not there before the page is drawn for the first time. */
+  private readonly box = viewChild<ElementRef<HTMLInputElement>>('box');
   /** The day that a year left out, or a time alone, is reckoned from. */
   private readonly standing = computed(() => this.value() || localDay(new Date()));
   private focused = false;
@@ -134,7 +135,7 @@ export class MomentField {
   private take(value: string): void {
     this.typed.drop();
     this.wrong.set(false);
-    this.text.set(fieldText(value));
+    this.write(fieldText(value));
     if (value !== this.value()) this.moment.emit(value);
   }
 
@@ -146,21 +147,27 @@ export class MomentField {
   protected leave(): void {
     this.focused = false;
     if (this.typed.text !== undefined) this.read();
-    else if (!this.wrong()) this.text.set(fieldText(this.value()));
+    else if (!this.wrong()) this.write(fieldText(this.value()));
+  }
+
+  /** Into the box itself as well: what was typed since the page was last drawn would stay, where it ends as it stood before. */
+  private write(text: string): void {
+    this.text.set(text);
+    const box = this.box()?.nativeElement;
+    if (box) box.value = text;
   }
 
   /** Up and down: the day, or a quarter of an hour where the cursor is at the time. */
   protected step(event: Event, steps: number): void {
     const from = this.reading();
-    if (!from) return;
+    const box = this.box()?.nativeElement;
+    if (!from || !box) return;
     event.preventDefault();
-    const box = this.box().nativeElement;
     const at = box.selectionStart ?? 0;
     const onTime = this.withTime() && at > this.text().indexOf(',');
     const moved = movedBy(from, steps * (onTime ? STEP_MINUTES : DAY_MINUTES));
     if (fieldReading(fieldText(moved), moved, this.withTime()) === undefined) return;
     this.take(moved);
-    box.value = this.text();
     box.setSelectionRange(onTime ? box.value.length : 0, onTime ? box.value.length : 0);
   }
 
@@ -195,7 +202,7 @@ export class MomentField {
 
   protected close(): void {
     this.open.set(false);
-    this.box().nativeElement.focus();
+    this.box()?.nativeElement.focus();
   }
 }
 

@@ -56,6 +56,11 @@ const HANDLING: readonly Handling[] = [
     when: (part) => open(part) && part.moldRecord.composition.kind === 'figure',
   },
   {
+    text: 'Fill its narrow places first, solid, with a brush: heel, handle, neck. They break first, so turn it out by the body.',
+    brief: 'fill narrow places solid first',
+    when: (part) => part.coat.narrow !== undefined,
+  },
+  {
     text: 'Brush a little more over the edges that stand into the mold, as a notch does: it is thinnest there.',
     brief: 'brush once more over the inner edges',
     when: (part) => part.coat.overEdges !== undefined,

@@ -205,6 +205,12 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
       'Heat conduction with setting by the enthalpy method, checked against Neumann’s solution; air by natural convection (Churchill and Chu) and radiation; thermal values from memory, setting calibrated on common practice.',
     sure: 'The range adds place ±1 K and air exchange ±20 %.',
   },
+  'coat.narrow': {
+    title: 'Chocolate in narrow places',
+    how: 'What heel, handle or neck hold beside the shape, filled solid with the first coat.',
+    source: 'Mensuration, of what was measured.',
+    sure: 'As the measuring.',
+  },
   'coat.mixed': {
     title: 'Stirred into the coat',
     how: 'Its share of the coat’s weight; bits take up their own room in the coat, and so much less chocolate goes in.',

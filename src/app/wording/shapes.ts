@@ -48,8 +48,9 @@ export const CARE_NAMES: Readonly<Record<MoldCare, string>> = {
   hotWater: 'wash in very hot water, then buff',
 };
 
-/** "64 mm" for a round cavity, "92 × 62 mm" for another. */
+/** "64 mm" for a round cavity or a star over its tips, "92 × 62 mm" for another. */
 export function cavitySizeText(shape: CavityShape, system: UnitSystem): string {
+  if (shape.kind === 'star') return text(shape.diameterM, 'length', system);
   const { lengthM, widthM } = cavityOf(shape);
   return sizeText(lengthM, widthM, system);
 }

@@ -83,6 +83,7 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   painting: 'Painted in first',
   dipping: 'Dipped in it',
   mixedIn: 'Stirred in',
+  narrowPlaces: 'Narrow places',
   stick: 'Taken up by a stick',
   pieceSize: 'A piece, across',
   openFace: 'Open face of a piece',

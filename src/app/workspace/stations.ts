@@ -2,7 +2,7 @@ import type { CastingPlan, PlanDraft, StationKey } from '../../core/plan/plan-ty
 import type { UnitSystem } from '../../core/quantity/units';
 import { closingNumber } from '../../core/record/closing';
 import { isClamped } from '../../core/record/method';
-import { chocolateOf, meltOf } from '../../core/record/references';
+import { cavityRecordOf, chocolateOf, meltOf } from '../../core/record/references';
 import { schoolRow } from '../../core/record/school';
 import { placeOf, restsOf } from '../../core/record/sets';
 import type { Load } from '../ui/later';
@@ -11,7 +11,7 @@ import { madeAlike } from '../../core/edit/methods';
 import { allMadeText } from '../wording/coats';
 import { text, written } from '../wording/format';
 import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
-import { sizeText } from '../wording/shapes';
+import { cavitySizeText } from '../wording/shapes';
 import { startText } from '../wording/times';
 
 /** What a station's tab says: the answer in large figures, and a line below. */
@@ -42,7 +42,7 @@ export const STATION_ROWS: Readonly<Record<StationKey, StationRow>> = {
     scene: { name: 'Section', below: () => import('./mold/cavity-profile').then((m) => m.CavityProfile) },
     simulated: false,
     drafted: (plan, system) => ({
-      answer: sizeText(plan.cavity.lengthM, plan.cavity.widthM, system),
+      answer: cavitySizeText(cavityRecordOf(plan.moldRecord, plan.part).shape, system),
       detail: `${MATERIAL_NAMES[plan.moldRecord.material]}, ${plan.cavities === 1 ? 'one cavity' : `${plan.cavities} cavities`}${plan.moldRecord.atHand > 1 ? `, ${plan.moldRecord.atHand} molds` : ''}`,
     }),
   },

@@ -1,10 +1,13 @@
 import { mixedShare, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
+import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { answer, term, type Answer } from '../quantity/answer';
 import type { Simulated } from '../shell/simulated';
 import { breakChance, neededRimM } from './survival';
 
 export interface CoatInput extends CoatPlaceInput {
   readonly coats: readonly CoatChoice[];
+  /** Narrow places beside the cavity's shape, which the first coat fills solid, m³. */
+  readonly narrowM3?: number | undefined;
   /** Taken up by a stick that is pushed into what is filled from below, m³. */
   readonly stickM3?: number | undefined;
   /** Wanted thickness at the rim, m: coats and their tuning are found; undefined: the coats as they are. */
@@ -67,6 +70,8 @@ export interface CoatResult {
   readonly totalHighM: Float64Array;
   readonly volumeM3: number;
   readonly mass: Answer;
+  /** What of it fills narrow places; undefined where there are none. */
+  readonly narrow: Answer | undefined;
   readonly neededRim: Answer;
   readonly breakChance: Answer;
   /** Only where a thickness was wanted. */
@@ -87,6 +92,32 @@ export function mixedIn(choice: CoatChoice, volumeM3: number, chocolateDensity: 
     term('mixedIn', mixIn.share, 'share'),
     term('layerVolume', volumeM3, 'volume'),
   ]);
+}
+
+/** The chocolate in narrow places, kg, of the first coat, which fills them solid. */
+export function narrowAnswer({ narrowM3, coats: [{ chocolate }] }: CoatInput): Answer | undefined {
+  if (!narrowM3) return undefined;
+  const density = CHOCOLATE_MATTER[chocolate.kind].meltedDensity;
+  return answer(narrowM3 * density, 'mass', 'coat.narrow', [
+    term('narrowPlaces', narrowM3, 'volume'),
+    term('meltedDensity', density, 'density'),
+  ]);
+}
+
+/** The same coats with what the first of them fills beside the cavity's shape. */
+export function withNarrow(input: CoatInput, coats: readonly CoatAnswer[]): readonly CoatAnswer[] {
+  const narrow = narrowAnswer(input);
+  if (!narrow) return coats;
+  const [first, ...others] = coats;
+  const more = (mass: Answer): Answer => ({
+    ...mass,
+    value: mass.value + narrow.value,
+    ...(mass.low === undefined || mass.high === undefined
+      ? {}
+      : { low: mass.low + narrow.value, high: mass.high + narrow.value }),
+    terms: [...mass.terms, term('narrowPlaces', narrow.value, 'mass')],
+  });
+  return [{ ...first, mass: more(first.mass) }, ...others];
 }
 
 /** All coats of one cavity, added. */

@@ -11,9 +11,11 @@ import { CoatLayer, NOMINAL, THICKEST, THINNEST, type LaidCoat } from './lay-coa
 import {
   massInAll,
   mixedIn,
+  narrowAnswer,
   overEdges,
   survival,
   totals,
+  withNarrow,
   type CoatAnswer,
   type CoatInput,
   type CoatResult,
@@ -42,8 +44,11 @@ export function coatStation(input: CoatInput): CoatResult {
   const laid = layer.lay(choices, NOMINAL);
   const thin = layer.lay(choices, THINNEST);
   const thick = layer.lay(choices, THICKEST);
-  const coats = choices.map((choice, i) =>
-    coatAnswer(input, choice, input.simulated?.[choices.length]?.coats[i], laid[i], thin[i], thick[i]),
+  const coats = withNarrow(
+    input,
+    choices.map((choice, i) =>
+      coatAnswer(input, choice, input.simulated?.[choices.length]?.coats[i], laid[i], thin[i], thick[i]),
+    ),
   );
   const total = totals(coats);
   return {
@@ -54,6 +59,7 @@ export function coatStation(input: CoatInput): CoatResult {
     totalHighM: summed(thick),
     volumeM3: laid.reduce((sum, l) => sum + l.volumeM3, 0),
     mass: massInAll(coats),
+    narrow: narrowAnswer(input),
     ...survival(input, choices, total.rim),
     overEdges: input.press ? undefined : overEdges(input.cavity, total),
     coatsNeeded:

@@ -1,5 +1,6 @@
 import { demoCastings } from '../../data/demo';
 import { planned } from '../../testing/planned';
+import { scaledMold } from '../edit/scale-mold';
 import { castOf } from '../plan/batch-input';
 import { fillingMasses } from '../plan/needs';
 import type { Casting } from '../record/casting';
@@ -32,6 +33,27 @@ describe('a stick', () => {
     casting.parts[0].coats = [{ ...casting.parts[0].coats[0], volumeShare: 0.02 }];
     casting.parts[0].stick = { thickM: 0.012, insideM: 0.2 };
     expect(planned(casting).coat.mass.value).toBe(0);
+  });
+});
+
+// Common practice, no source: narrow places are filled solid, and count.
+describe('narrow places', () => {
+  it('hold their volume of the first coat, and grow with the mold', () => {
+    for (const id of ['demo-tiles', 'demo-bombs']) {
+      const casting = structuredClone(
+        demoCastings(new Date('2026-10-12T08:00:00Z')).find((one) => one.id === id) as Casting,
+      );
+      const bare = planned(casting);
+      casting.molds[0].cavities[0].narrowM3 = 4e-6;
+      expect(readCasting(structuredClone(casting))).toMatchObject({ ok: true });
+      const plan = planned(casting);
+      expect(plan.coat.narrow?.value).toBeGreaterThan(4e-6 * 1200);
+      expect(plan.coat.mass.value - bare.coat.mass.value).toBeCloseTo(plan.coat.narrow?.value ?? NaN, 12);
+      expect(plan.coat.coats[1].mass.value).toBe(bare.coat.coats[1].mass.value);
+      expect(plan.batch.melts[0].inParts.value).toBeGreaterThan(bare.batch.melts[0].inParts.value);
+      expect(plan.coat.total.rim.value).toBe(bare.coat.total.rim.value);
+      expect(scaledMold(casting.molds[0], 1.5)?.cavities[0].narrowM3).toBeCloseTo(4e-6 * 1.5 ** 3, 12);
+    }
   });
 });
 

@@ -6,8 +6,10 @@ import { mixedShare, type CoatChoice } from '../shell/coat-choice';
 import {
   massInAll,
   mixedIn,
+  narrowAnswer,
   survival,
   totals,
+  withNarrow,
   type CoatAnswer,
   type CoatInput,
   type CoatResult,
@@ -36,7 +38,7 @@ export function solidShell(input: CoatInput): CoatResult {
   });
   const level = (share: number): number => curve.levelAt(share * curve.capacityM3);
   const body = solidBody(cavity, curve, level(filled));
-  const coats = layers.map(({ choice, from, to }, i): CoatAnswer =>
+  const filledLayers = layers.map(({ choice, from, to }, i): CoatAnswer =>
     layerAnswer(input, choice, {
       stickM3: i === layers.length - 1 ? (input.stickM3 ?? 0) : 0,
       over: i === layers.length - 1 ? over : 0,
@@ -47,6 +49,7 @@ export function solidShell(input: CoatInput): CoatResult {
       throughM: (body.depthM * (to - from)) / filled,
     }),
   );
+  const coats = withNarrow(input, filledLayers);
   const total = totals(coats);
   const totalM = depthsBelow(cavity, 0, level(filled));
   const off = (factor: number): Float64Array => totalM.map((depth) => depth * factor);
@@ -58,6 +61,7 @@ export function solidShell(input: CoatInput): CoatResult {
     totalHighM: totalM,
     volumeM3: filled * cavity.volumeM3 - (input.stickM3 ?? 0),
     mass: massInAll(coats),
+    narrow: narrowAnswer(input),
     ...survival(input, choices, total.rim),
     coatsNeeded: undefined,
     reached: true,

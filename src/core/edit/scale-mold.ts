@@ -1,5 +1,6 @@
 import type { CavityShape } from '../cavity/shape';
 import { copyOf } from '../record/copy';
+import { LIMITS, within } from '../record/limits';
 import { ShapeSchema, type Mold } from '../record/mold';
 
 /** A shape so many times as large in every direction: lengths by the factor, volumes by its cube; what is a share or a count stays. */
@@ -26,6 +27,7 @@ export function scaledMold(mold: Mold, factor: number): Mold | undefined {
   delete larger.emptyKg;
   for (const cavity of larger.cavities) {
     delete cavity.water;
+    if (cavity.narrowM3 !== undefined) cavity.narrowM3 = within(LIMITS.narrowM3, cavity.narrowM3 * factor ** 3);
     cavity.shape = scaledShape(cavity.shape as CavityShape, factor) as typeof cavity.shape;
   }
   const whole = larger.cavities.every(({ shape }) => ShapeSchema.safeParse(shape).success);

@@ -106,7 +106,7 @@ function batchPart(made: PartPlan, onWet: readonly FurtherTask[], tasks: readonl
     breakChance: { value, low, high },
     // Poured over a former, about as much runs off as stays. Common practice, no source.
     before: paintingTasks(preps),
-    solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value,
+    solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value + (coat.narrow?.value ?? 0),
     coats: coat.coats.map((one, i) =>
       batchCoat(coatsMade[i], one, chill.coats[i].stay.value, cavity, moldRecord.material),
     ),

@@ -52,6 +52,8 @@ export interface Making {
   readonly kitchen: PlaceKitchen;
   readonly press?: Press | undefined;
   readonly wantedRimM?: number | undefined;
+  /** Narrow places beside the shape, which fill solid, m³. */
+  readonly narrowM3?: number | undefined;
   /** Taken up by a stick, m³. */
   readonly stickM3?: number | undefined;
   readonly coats: readonly MakingCoat[];
@@ -81,6 +83,7 @@ export function makingOf(casting: Sources, part: Part): Making {
     kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
+    narrowM3: cavityRecord.narrowM3,
     stickM3: part.stick && (Math.PI / 4) * part.stick.thickM ** 2 * part.stick.insideM,
     coats: coatModels(casting, part).map((coat) => ({
       choice: coatChoice(casting, coat),
@@ -174,7 +177,7 @@ export function structureOf({ shape, outward, material, press, coats }: Making):
  * Takes about a millisecond.
  */
 export function make(making: Making, simulated?: Simulated): Made {
-  const { shape, outward, material, moldWallM, moldC, kitchen, press, wantedRimM, stickM3 } = making;
+  const { shape, outward, material, moldWallM, moldC, kitchen, press, wantedRimM, narrowM3, stickM3 } = making;
   const cavity = cavityOf(shape, outward);
   const fits = simulated !== undefined && simulated.structure === structureOf(making);
   const coat = coatStation({
@@ -186,6 +189,7 @@ export function make(making: Making, simulated?: Simulated): Made {
     coats: making.coats.map(({ choice }) => choice),
     press,
     wantedRimM,
+    narrowM3,
     stickM3,
     simulated: fits ? simulated.byCount : undefined,
   });

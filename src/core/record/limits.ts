@@ -64,6 +64,7 @@ export const LIMITS = {
   fillShare: limit('share', 0, 1),
   bulkDensity: limit('density', 10, 3000),
   fillingPieceKg: limit('mass', 0.00001, 1),
+  narrowM3: limit('volume', 0.1e-6, 200e-6),
   mixInShare: limit('share', 0.005, 0.3),
   stickM: limit('length', 0.001, 0.012),
   stickInsideM: limit('length', 0.005, 0.2),

@@ -74,6 +74,8 @@ const CavitySchema = z
     shape: ShapeSchema,
     rows: wholeOf('cavities'),
     columns: wholeOf('cavities'),
+    /** Heel, handle or neck beside its shape, which fills solid. */
+    narrowM3: z.optional(numberOf('narrowM3')),
     water: z.optional(WaterSchema),
   })
   .check(z.refine(({ rows, columns }) => rows * columns <= LIMITS.cavities.high));

@@ -46,6 +46,7 @@ function filled({ coat, coatsMade }: PartDraft): AnswerRow[] {
       figures: [{ answer: thickness.base }, { answer: mass }],
     })),
     ...answerRow('Chocolate in a part', coat.mass, { strong: true }),
+    ...answerRow('In narrow places', coat.narrow),
     ...answerRow('Stirred into it', mixedIn(coat)),
     ...answerRow('Squeezed out, back to the pot', coat.coats.at(-1)?.feet),
     ...answerRow('Thickness it needs', coat.neededRim),
@@ -85,6 +86,7 @@ function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
     ...answerRow(named(dripping, 'Drips off'), feet && feet.value > LEAST_FEET_KG ? feet : undefined),
     ...answerRow('An upright wall holds', coat.coats[running].hold),
     ...answerRow('Rim it needs', coat.neededRim),
+    ...answerRow('In narrow places, solid', coat.narrow),
     ...answerRow('Over its inner edges', coat.overEdges),
     ...answerRow('Stirred into a part', mixedIn(coat)),
   ];
