@@ -37,4 +37,26 @@ describe('a moment', () => {
     await fixture.whenStable();
     expect(box.value).toBe('30 Jun 2027');
   });
+
+  it('is emptied when that is typed, and stays so once the page has been told', async () => {
+    await openDemo();
+    const fixture = TestBed.createComponent(MomentField);
+    fixture.componentRef.setInput('label', 'Best before');
+    fixture.componentRef.setInput('value', '2027-06-30');
+    fixture.componentRef.setInput('withTime', false);
+    // Its place on the page is told a little later, as it is drawn.
+    fixture.componentInstance.moment.subscribe((value) =>
+      queueMicrotask(() => fixture.componentRef.setInput('value', value)),
+    );
+    await fixture.whenStable();
+    const box = (fixture.nativeElement as HTMLElement).querySelector('input') as HTMLInputElement;
+    box.dispatchEvent(new Event('focus'));
+    box.value = '';
+    box.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    box.dispatchEvent(new Event('change'));
+    box.dispatchEvent(new Event('blur'));
+    await fixture.whenStable();
+    expect(box.value).toBe('');
+  });
 });

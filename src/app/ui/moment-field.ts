@@ -109,7 +109,7 @@ export class MomentField {
   private refresh(value: string, { kept, anew }: TypedTurn): void {
     if (!anew && (this.focused || this.wrong())) return;
     this.wrong.set(false);
-    this.text.set(kept ?? fieldText(value));
+    this.write(kept ?? fieldText(value));
     if (kept !== undefined) this.read();
   }
 
