@@ -23,14 +23,18 @@ export function closedIn({ closure, fill, parts }: Pick<Casting, 'closure' | 'fi
 }
 
 function pairsOf(parts: readonly Part[]): ClosedIn[] {
-  const rims = parts.filter(hasRim);
-  const single = rims.filter(({ perPiece }) => perPiece % 2 === 1);
-  return rims.flatMap((part) => {
-    const at = single.indexOf(part);
+  const single = singlesInPairs(parts);
+  return parts.filter(hasRim).flatMap((part) => {
     // The second of a pair of single ones is closed with the first.
-    const count = Math.floor(part.perPiece / 2) + (at >= 0 && at % 2 === 0 && at + 1 < single.length ? 1 : 0);
+    const count = Math.floor(part.perPiece / 2) + (single.indexOf(part) % 2 === 0 ? 1 : 0);
     return count > 0 ? [{ partId: part.id, count }] : [];
   });
+}
+
+/** Parts of which one is left when their own are paired, two by two; one without another is not among them. */
+function singlesInPairs(parts: readonly Part[]): readonly Part[] {
+  const single = parts.filter((part) => hasRim(part) && part.perPiece % 2 === 1);
+  return single.slice(0, single.length - (single.length % 2));
 }
 
 /** The part that a closing closes, or the first of several. */
@@ -52,11 +56,9 @@ export function joinedPerPiece(casting: Pick<Casting, 'closure' | 'fill' | 'part
     const closed = closedIn(casting);
     return (id) => closed.find(({ partId }) => partId === id)?.count ?? 0;
   }
-  const rims = parts.filter(hasRim);
-  const single = rims.filter(({ perPiece }) => perPiece % 2 === 1);
-  const paired = single.slice(0, single.length - (single.length % 2));
+  const single = singlesInPairs(parts);
   return (id) => {
-    const part = rims.find((one) => one.id === id);
-    return part ? 2 * Math.floor(part.perPiece / 2) + (paired.includes(part) ? 1 : 0) : 0;
+    const part = parts.find((one) => one.id === id && hasRim(one));
+    return part ? 2 * Math.floor(part.perPiece / 2) + (single.includes(part) ? 1 : 0) : 0;
   };
 }
