@@ -1,9 +1,10 @@
 import type { PartDraft } from '../../core/plan/plan-types';
 import { MOLD_MATTER } from '../../core/matter/mold-material';
 import { fillsLevel, isClamped, isTurned } from '../../core/record/method';
+import { liesOnSide } from '../../core/shell/coat-choice';
 
 /** A coat as it is looked after by hand: common practice, no source. */
-type Coated = Pick<PartDraft, 'part' | 'moldRecord' | 'coatsMade' | 'coat'>;
+type Coated = Pick<PartDraft, 'part' | 'moldRecord' | 'coatsMade' | 'coat' | 'cavity'>;
 
 interface Handling {
   /** As a sentence beside the fields. */
@@ -34,6 +35,11 @@ const HANDLING: readonly Handling[] = [
     text: 'In two pours: the top and the sides, which set; then turned over, and the rest down to the opening, over the edge of the first. What runs off is spooned on again from below and smoothed.',
     brief: 'in two pours, the second over the edge of the first',
     when: ({ moldRecord }) => moldRecord.composition.kind === 'former' && moldRecord.material === 'film',
+  },
+  {
+    text: 'Between two turns it lies on its side, each time rolled a third further; now and then it stands on its head for a moment, so that shoulder and base are covered.',
+    brief: 'between turns on its side, each time rolled further',
+    when: ({ cavity, coatsMade: [coat] }) => liesOnSide(cavity, coat),
   },
   {
     text: 'Tilt the tin round until its wall is covered, tip out what is left; the base is built up afterwards, spoon by spoon.',

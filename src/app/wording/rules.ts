@@ -88,7 +88,7 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'coat.turnedSimulated': {
     title: 'Thickness in a turned vessel',
-    how: 'Simulated, minute by minute: between two turns the chocolate runs to the lowest place; each turn brings it back over the wall, for as long as it still flows. What has run since the last turn before it holds is what stays uneven.',
+    how: 'Simulated, minute by minute: between two turns the chocolate runs to the lowest place, in a long vessel, which lies on its side, round it and not along it; each turn brings it back over the wall, for as long as it still flows. What has run since the last turn before it holds is what stays uneven.',
     source:
       'Thin film of Casson (ICA method 46) with heat and setting; that a turn undoes the one before is a working rule.',
     sure: 'The likely range comes from fifteen runs. Turned every which way it comes out as even as told; always the same way, less.',
@@ -122,6 +122,13 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
     how: 'What runs over the rim after the mold is set down, before the film holds: it sets as feet, and is scraped off.',
     source: 'Simulation of the film with heat and setting.',
     sure: 'Follows how the chocolate runs. Where it is much, let the coat thicken before it is turned over.',
+  },
+  'coat.thinnestAround': {
+    title: 'Thinnest line of a coat',
+    how: 'A long vessel lies on its side between two turns: what runs down from its uppermost line after the last turn that still moved it is missing there.',
+    source:
+      'Film that drains outside a lying cylinder (Takagi & Huppert 2010), with the stiffness that the simulation finds from moment to moment.',
+    sure: 'Rolled further each time, the thin lines of two coats do not meet. Turn it more often and it comes out evener.',
   },
   'coat.total': {
     title: 'Thickness of the shell',

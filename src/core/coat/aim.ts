@@ -40,11 +40,8 @@ export function aimCoats(place: CoatPlaceInput, model: readonly CoatChoice[], ri
     );
     const tune = tuner(place, coats, layer);
     const over = (share: number): number => layer.rimM(tune(share)) - rimM;
-    // Later coats set on the ones before, so those are laid as they will be before the rim is asked for.
-    const overAsLaid = (share: number): number => {
-      layer.lay(tune(share));
-      return over(share);
-    };
+    // Later coats set on the ones before: laid as they will be, and not as they were last laid.
+    const overAsLaid = (share: number): number => layer.rimAsLaidM(tune(share)) - rimM;
     best = tune(1);
     if (overAsLaid(1) < 0) continue;
     const least = overAsLaid(0);
@@ -66,15 +63,14 @@ function rootNear(overAsLaid: (share: number) => number, over: (share: number) =
 
 /** Maps 0 (thinnest) to 1 (thickest) onto a set of coats: by time to stand and to tip out, or by dose. */
 function tuner(place: CoatPlaceInput, coats: readonly CoatChoice[], layer: CoatLayer): (share: number) => CoatChoice[] {
-  const laid = layer.lay(coats);
+  const mostM3 = coats.map((coat) => place.cavity.wallAreaM2 * layer.heldM(coat) * LAID_MULTIPLE);
   return (share) =>
     coats.map((coat, i) => {
       if (tippedOut(coat.method))
         return place.cavity.outward
           ? byDrain(coat, share)
           : byDwellFirst(coat, share, coat.stands ? MOST_CHILLED : MOST_DWELL);
-      const most = place.cavity.wallAreaM2 * laid[i].holdM * LAID_MULTIPLE;
-      return { ...coat, doseM3: Math.max(0.1e-6, most * (0.1 + 0.9 * share)) };
+      return { ...coat, doseM3: Math.max(0.1e-6, mostM3[i] * (0.1 + 0.9 * share)) };
     });
 }
 

@@ -42,6 +42,8 @@ export interface CoatAnswer {
   /** How long it runs on after it is set down, until it holds, and what drips off the rim meanwhile, which only the simulation knows; of a fill, what is squeezed or scraped off. */
   readonly rest: Answer | undefined;
   readonly feet: Answer | undefined;
+  /** Of a vessel that lies on its side between two turns: the thinnest line of its wall; only the simulation knows. */
+  readonly thinnestAround: Answer | undefined;
   /** The coat is heavier than the chocolate will hold on an upright wall. */
   readonly overHold: boolean;
   /** Mean wall temperature of the mold when this coat is on it, °C. */

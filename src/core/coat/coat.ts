@@ -117,7 +117,9 @@ function coatAnswer(
       ],
       [thin.holdM, thick.holdM],
     ),
-    ...(simulated ? observed(input, choice, simulated, laid, chocolate) : { rest: undefined, feet: undefined }),
+    ...(simulated
+      ? observed(input, choice, simulated, laid, nominal.wallM, chocolate)
+      : { rest: undefined, feet: undefined, thinnestAround: undefined }),
     // A liner or a leaf holds its coat.
     overHold:
       !input.press &&
@@ -150,11 +152,12 @@ function emptied(
 /** What only a simulation sees. */
 function observed(
   { press }: CoatInput,
-  { method, doseM3, wayUp, workingC }: CoatChoice,
-  { stillAfterSeconds, feetM3 }: SimulatedCoat,
+  { method, doseM3, wayUp, workingC, turnSeconds }: CoatChoice,
+  { stillAfterSeconds, feetM3, thinnestAround }: SimulatedCoat,
   laid: LaidCoat,
+  wallM: number,
   density: number,
-): Pick<CoatAnswer, 'rest' | 'feet'> {
+): Pick<CoatAnswer, 'rest' | 'feet' | 'thinnestAround'> {
   // Of a dose it is what does not stay, so that none of it is lost.
   const drippedM3 = press || tippedOut(method) ? feetM3 : Math.max(0, doseM3 - laid.volumeM3);
   return {
@@ -163,6 +166,13 @@ function observed(
       term('wayUp', wayUp),
     ]),
     feet: answer(density * drippedM3, 'mass', 'coat.feet', [term('wayUp', wayUp)]),
+    thinnestAround:
+      thinnestAround === undefined
+        ? undefined
+        : answer(thinnestAround * wallM, 'length', 'coat.thinnestAround', [
+            term('shellThickness', wallM, 'length'),
+            term('turnEvery', turnSeconds, 'duration'),
+          ]),
   };
 }
 

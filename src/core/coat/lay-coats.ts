@@ -4,8 +4,16 @@ import { settingRheology } from '../flow/setting-rheology';
 import { WORKING_RULES } from '../matter/working-rules';
 import { mean } from '../quantity/mean';
 import { isTurned, tippedOut } from '../record/method';
+import type { Cavity } from '../cavity/cavity';
 import { drainLengths } from './drain-length';
-import { meltDepthM, standsFull, stiffnessAt, type CoatChoice, type CoatPlaceInput } from '../shell/coat-choice';
+import {
+  liesOnSide,
+  meltDepthM,
+  standsFull,
+  stiffnessAt,
+  type CoatChoice,
+  type CoatPlaceInput,
+} from '../shell/coat-choice';
 import { dwellSkin, type DwellSkin } from '../shell/dwell-skin';
 import {
   filmHolding,
@@ -59,6 +67,18 @@ export interface LaidCoat {
 /** How near a dose is met while a thickness is searched for: a micrometre of rim. */
 const NEAR_IN_SEARCH = 2e-4;
 
+/** Kept as long as its cavity is: every plan of it asks again. */
+const walls = new WeakMap<Cavity, Wall>();
+
+function wallOf(cavity: Cavity): Wall {
+  const kept = walls.get(cavity);
+  if (kept) return kept;
+  const { profile } = cavity;
+  const wall = { cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
+  walls.set(cavity, wall);
+  return wall;
+}
+
 /** Lays coats one on another by the closed form, corrected by what a simulation found; remembers what does not change between evaluations. */
 export class CoatLayer {
   private readonly wall: Wall;
@@ -70,8 +90,7 @@ export class CoatLayer {
     private readonly place: CoatPlaceInput,
     private readonly simulated: Simulated['byCount'] = {},
   ) {
-    const { profile } = place.cavity;
-    this.wall = { cavity: place.cavity, towardRim: drainLengths(profile), towardPole: drainLengths(profile, true) };
+    this.wall = wallOf(place.cavity);
   }
 
   /**
@@ -119,11 +138,7 @@ export class CoatLayer {
     const local =
       !this.place.press &&
       coats.every((coat, index) => tippedOut(coat.method) && this.staysDown(coat) && index < this.belowM.length);
-    if (!local)
-      return this.lay(coats, NOMINAL, NEAR_IN_SEARCH).reduce(
-        (sum, laid) => sum + readings(cavity.profile, laid.thicknessM).rimM,
-        0,
-      );
+    if (!local) return this.rimAsLaidM(coats, NEAR_IN_SEARCH);
     const { points, shares } = rimReading(cavity.profile);
     const totals = points.map(() => 0);
     coats.forEach((coat, index) => {
@@ -140,6 +155,18 @@ export class CoatLayer {
       );
     });
     return totals.reduce((sum, total, k) => sum + shares[k] * total, 0);
+  }
+
+  /** The same by laying the coats, each on the ones before as they are now. */
+  rimAsLaidM(coats: readonly CoatChoice[], near?: number): number {
+    const { profile } = this.place.cavity;
+    return this.lay(coats, NOMINAL, near).reduce((sum, { thicknessM }) => sum + readings(profile, thicknessM).rimM, 0);
+  }
+
+  /** Thickness of a dosed coat that a vertical wall holds, m; such a coat goes on as it is worked. */
+  heldM({ chocolate, workingC }: CoatChoice): number {
+    const { flow, density } = laid({ chocolate }, NOMINAL, { meltC: workingC, meltSet: 0 });
+    return holdThicknessM(flow, density, Math.PI / 2);
   }
 
   /** What a coat is known to hold, m³: of a dose all but what drips off, of a press what its gap holds; undefined where it follows from the thickness. */
@@ -185,7 +212,7 @@ export class CoatLayer {
         coat.where,
         index === 0 ? undefined : below,
       );
-      const film = settledFilm(this.wall, spread, flow, density, ...settling(coat, this.place.cavity.outward));
+      const film = settledFilm(this.wall, spread, flow, density, ...settling(coat, this.place.cavity));
       return { film, skin, holdM, placedM: Math.max(...spread) };
     }
     const down = this.staysDown(coat);
@@ -231,12 +258,15 @@ export class CoatLayer {
 
 /**
  * How long a dosed coat runs before it holds, s, and toward which end: off a former, however it is drawn; in a closed vessel not at all where
- * it is turned often enough.
+ * it is turned often enough, or runs round it, on its side.
  */
-function settling({ method, turnSeconds, wayUp }: CoatChoice, outward: boolean): [number, CoatChoice['wayUp']] {
-  if (isTurned(method))
-    return [turnSeconds > WORKING_RULES.turnedOftenSeconds ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'];
-  return outward ? [WORKING_RULES.formerSettleSeconds, 'upsideDown'] : [WORKING_RULES.settleSeconds, wayUp];
+function settling(coat: CoatChoice, cavity: Cavity): [number, CoatChoice['wayUp']] {
+  const { method, turnSeconds, wayUp } = coat;
+  if (isTurned(method)) {
+    const runs = turnSeconds > WORKING_RULES.turnedOftenSeconds && !liesOnSide(cavity, coat);
+    return [runs ? WORKING_RULES.turnedSettleSeconds : 0, 'upright'];
+  }
+  return cavity.outward ? [WORKING_RULES.formerSettleSeconds, 'upsideDown'] : [WORKING_RULES.settleSeconds, wayUp];
 }
 
 /** What has set further than this in a cavity that stood full is no melt any more: set fraction. */
@@ -244,7 +274,7 @@ const MOST_MELT_SET = 0.5;
 
 /** The chocolate of a coat as it is laid on: as it is poured, or as it has become where the cavity stood full. */
 function laid(
-  coat: CoatChoice,
+  coat: Pick<CoatChoice, 'chocolate'>,
   { stiffness, kelvin }: Variation,
   { meltC, meltSet }: Pick<DwellSkin, 'meltC' | 'meltSet'>,
 ): { readonly flow: Rheology; readonly density: number } {

@@ -134,6 +134,7 @@ function layerAnswer(
     ]),
     rest: undefined,
     feet: squeezedOut(over, cavity, chocolate),
+    thinnestAround: undefined,
     overHold: false,
     wallC: moldC,
     meanM: { value: throughM, low, high },

@@ -22,7 +22,7 @@ import {
   type Sources,
 } from '../record/references';
 import { ownSecondsOf, placeOf, waysIn, type Rest } from '../record/sets';
-import { insideOf, type CoatChocolate, type CoatChoice, type Press } from '../shell/coat-choice';
+import { insideOf, liesOnSide, type CoatChocolate, type CoatChoice, type Press } from '../shell/coat-choice';
 import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
 import { isUnseeded } from './temper';
@@ -156,9 +156,10 @@ function bitsDensity(casting: Sources, fillingId: string): number {
 /** What must be alike for a simulation's correction of one making to hold for another. */
 export function structureOf({ shape, outward, material, press, coats }: Making): string {
   // A correction is given point by point: a cavity of another shape has others.
+  const cavity = cavityOf(shape, outward);
   return JSON.stringify([
     shape.kind,
-    cavityOf(shape, outward).profile.arcM.length,
+    cavity.profile.arcM.length,
     outward,
     material,
     press?.by,
@@ -168,6 +169,7 @@ export function structureOf({ shape, outward, material, press, coats }: Making):
       choice.where,
       choice.chocolate.kind,
       choice.chocolate.unseeded,
+      liesOnSide(cavity, choice),
     ]),
   ]);
 }

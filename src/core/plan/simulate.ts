@@ -107,15 +107,18 @@ function correction(
     NOMINAL,
     result.coats.map(({ thicknessM }) => thicknessM),
   );
-  const coats = result.coats.map(({ thicknessM, wallC, feetM3, stillAfterSeconds }, i): SimulatedCoat => {
-    const nominalM = thicknessM.map((t, k) => t - closed[i][k]);
-    const kept = before?.ranged ? before.coats[i] : undefined;
-    // The ends keep their distance from the middle until they are run again.
-    const end = (of: 'thinM' | 'thickM'): Float64Array =>
-      kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM;
-    const feetShare = Math.min(1, feetM3 / made.coat.coats[i].choice.doseM3);
-    return { nominalM, thinM: end('thinM'), thickM: end('thickM'), wallC, feetM3, feetShare, stillAfterSeconds };
-  });
+  const coats = result.coats.map(
+    ({ thicknessM, wallC, feetM3, stillAfterSeconds, thinnestAround }, i): SimulatedCoat => {
+      const nominalM = thicknessM.map((t, k) => t - closed[i][k]);
+      const kept = before?.ranged ? before.coats[i] : undefined;
+      // The ends keep their distance from the middle until they are run again.
+      const end = (of: 'thinM' | 'thickM'): Float64Array =>
+        kept ? nominalM.map((m, k) => m + kept[of][k] - kept.nominalM[k]) : nominalM;
+      const feetShare = Math.min(1, feetM3 / made.coat.coats[i].choice.doseM3);
+      const ends = { nominalM, thinM: end('thinM'), thickM: end('thickM') };
+      return { ...ends, wallC, feetM3, feetShare, stillAfterSeconds, thinnestAround };
+    },
+  );
   return { coats, ranged: before?.ranged ?? false };
 }
 

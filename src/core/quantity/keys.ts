@@ -112,6 +112,7 @@ export type RuleKey =
   | 'coat.fillMass'
   | 'coat.rest'
   | 'coat.feet'
+  | 'coat.thinnestAround'
   | 'coat.flash'
   | 'coat.total'
   | 'coat.mass'

@@ -44,22 +44,26 @@ export function isLocalTime(local: string): boolean {
 export function dueSeconds(due: Due): number {
   let seconds = instants.get(due);
   if (seconds === undefined) {
-    seconds =
-      (skipped(due) ? Date.parse(`${due.local}:00Z`) - aheadMs(due) : fromZonedTime(due.local, due.zone).getTime()) /
-      1000;
+    const toldMs = fromZonedTime(due.local, due.zone).getTime();
+    seconds = (isTold(toldMs, due) ? toldMs : Date.parse(`${due.local}:00Z`) - aheadMs(toldMs, due.zone)) / 1000;
     instants.set(due, seconds);
   }
   return seconds;
 }
 
 /** Whether clocks skip this local time when they go forward. */
-export function skipped({ local, zone }: Due): boolean {
-  return localTime(fromZonedTime(local, zone).getTime() / 1000, zone) !== local;
+export function skipped(due: Due): boolean {
+  return !isTold(fromZonedTime(due.local, due.zone).getTime(), due);
 }
 
-/** What the zone's clocks were ahead of UTC the day before, ms. */
-function aheadMs({ local, zone }: Due): number {
-  const before = fromZonedTime(local, zone).getTime() - DAY_MS;
+/** Whether the zone's clocks tell this local time at a moment, ms since 1970 UTC. */
+function isTold(ms: number, { local, zone }: Due): boolean {
+  return localTime(ms / 1000, zone) === local;
+}
+
+/** What the zone's clocks were ahead of UTC the day before a moment, ms. */
+function aheadMs(ms: number, zone: string): number {
+  const before = ms - DAY_MS;
   return Date.parse(`${localTime(before / 1000, zone)}:00Z`) - Math.floor(before / 60_000) * 60_000;
 }
 

@@ -61,6 +61,17 @@ export function insideOf(
   return outward || isTurned(method) || wayUp === 'upsideDown' ? 'dome' : 'open';
 }
 
+/** A vessel so many times as long as it is wide is laid down between two turns: it would not stand. Working rule. */
+const LONG_TIMES = 1.5;
+
+/** Whether a closed vessel lies on its side between two turns, as a bottle does. */
+export function liesOnSide(
+  { depthM, spanM }: Pick<Cavity, 'depthM' | 'spanM'>,
+  { method }: Pick<CoatChoice, 'method'>,
+): boolean {
+  return isTurned(method) && depthM > LONG_TIMES * spanM;
+}
+
 /** Whether the cavity stands full before it is tipped out: not under an insert, nor outside a former. */
 export function standsFull(
   { cavity, press }: Pick<CoatPlaceInput, 'cavity' | 'press'>,

@@ -5,9 +5,10 @@ import { mean } from '../quantity/mean';
 import type { Place } from '../record/choices';
 import type { Rest } from '../record/sets';
 import { handsOnS, isTurned, tippedOut } from '../record/method';
-import { insideOf, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
+import { insideOf, liesOnSide, standsFull, stiffnessAt, type CoatChoice, type Inside } from './coat-choice';
 import { ComingToRest } from './coming-to-rest';
 import { evenFilm } from './even-film';
+import { LyingFilm } from './lying-film';
 import { airAt, placeC, type Surroundings } from './place-air';
 import { around, standingSkin, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
@@ -58,6 +59,7 @@ export class ShellRun {
   private dt = FIRST_STEP_S;
   private steps = 0;
   private rest = new ComingToRest();
+  private lying: LyingFilm | undefined;
   private now = { coat: 0, phase: 'dwell' as ShellPhase, place: 'room' as Place };
   private pouredM3 = 0;
   private drippedM3 = 0;
@@ -95,6 +97,9 @@ export class ShellRun {
     this.flow = stiffened(cassonAt40(fluidity), stiffnessAt(stiffness, choice.chocolate));
     this.film = new WallFilm(this.cells, CHOCOLATE_MATTER[kind].meltedDensity);
     this.rest = new ComingToRest();
+    this.lying = liesOnSide(this.input.cavity, choice)
+      ? new LyingFilm(this.input.cavity.spanM / 2, CHOCOLATE_MATTER[kind].meltedDensity)
+      : undefined;
     const overflowM3 = this.place(choice, this.dwell(choice, workingC));
     if (tippedOut(choice.method) && !this.input.press) this.drain(choice, choice.drainSeconds * drain);
     else this.spread(choice);
@@ -105,10 +110,11 @@ export class ShellRun {
     this.drippedM3 += this.film.drippedM3;
     this.keepFilm(this.film.thicknessM, this.filmPerArea);
     // Where a narrow waist fills up, a layer on the wall is no thicker than the cavity is deep.
+    const thinnestAround = this.lying?.thinnestShare();
     const thicknessM = fromCells(this.cells, this.belowM, arcM).map((t, i) =>
       Math.max(0, Math.min(t, this.input.cavity.depthM) - beforeM[i]),
     );
-    return { thicknessM, feetM3, wallC, stillAfterSeconds: this.rest.stillAfterSeconds };
+    return { thicknessM, feetM3, wallC, stillAfterSeconds: this.rest.stillAfterSeconds, thinnestAround };
   }
 
   balances(): { readonly massError: number; readonly heatError: number } {
@@ -205,7 +211,7 @@ export class ShellRun {
     let left = seconds;
     do {
       const stay = this.rest.flows || left === seconds ? Math.min(every, left) : left;
-      this.run(stay, 'upright', 'dome', place);
+      this.run(stay, this.lying ? 'onSide' : 'upright', 'dome', place);
       left -= stay;
       if (this.rest.flows && left > 0) this.evenOut();
     } while (left > 1e-9);
@@ -214,6 +220,7 @@ export class ShellRun {
   /** Spreads what still flows evenly over the wall, with its heat. */
   private evenOut(): void {
     const before = this.held();
+    this.lying?.turned();
     evenFilm(this.film, this.cells, this.heat.filmC, this.heat.filmSet, this.belowM);
     this.countVolumes();
     this.broughtJ += this.held() - before;
@@ -237,6 +244,7 @@ export class ShellRun {
       const share = this.rest.flows ? this.strang(dt, held, surroundings) : this.still(dt, surroundings);
       left -= dt;
       this.seconds += dt;
+      if (this.rest.flows) this.lying?.ran(dt, this.film);
       this.rest.after(this.seconds);
       lag = this.rest.flows ? dt / 2 : 0;
       this.dt = Math.min(

@@ -68,6 +68,8 @@ export interface ShellCoatResult {
   readonly wallC: number;
   /** Seconds after it was set down until nothing ran any more; Infinity: it still runs at the end. */
   readonly stillAfterSeconds: number;
+  /** Of a vessel that lies on its side: its thinnest line round it over the mean, 0 to 1; undefined of all else. */
+  readonly thinnestAround: number | undefined;
 }
 
 export interface ShellResult {

@@ -10,6 +10,8 @@ export interface SimulatedCoat {
   readonly feetShare: number;
   /** Seconds after it was set down until nothing ran any more; Infinity: it never came to rest. */
   readonly stillAfterSeconds: number;
+  /** Of a vessel that lies on its side: its thinnest line round it over the mean, 0 to 1; undefined of all else. */
+  readonly thinnestAround: number | undefined;
 }
 
 /** The coats of one simulation. */

@@ -3,8 +3,11 @@ import { WORKING_RULES } from '../matter/working-rules';
 import { Tridiagonal } from './tridiagonal';
 import { layerOn, layerSlopeOn, layerThicknessOn, type WallCells } from './wall-cells';
 
-/** How a mold is held while its film runs: tipped out and rocked, standing upside down, or upright. */
-export type Held = 'rocked' | 'upsideDown' | 'upright';
+/**
+ * How a mold is held while its film runs: tipped out and rocked, standing upside down, upright, or lying on its side. A film on its side runs
+ * round the vessel and not along it, as one that is turned does on the whole: what its meridian holds stays.
+ */
+export type Held = 'rocked' | 'upsideDown' | 'upright' | 'onSide';
 
 // SDIRK2 of Alexander (1977): two stages, stiffly accurate.
 const GAMMA = 1 - Math.SQRT1_2;
@@ -88,6 +91,10 @@ export class WallFilm {
     const { thicknessM, yieldPa } = this;
     const upright = held === 'upright';
     let most = 0;
+    if (held === 'onSide') {
+      for (let i = 0; i < this.cells.count; i++) most = Math.max(most, (this.weight * thicknessM[i]) / yieldPa[i]);
+      return most;
+    }
     for (let i = upright ? 1 : 0; i < this.cells.count; i++) {
       const drive = upright ? this.levelDrive(i, thicknessM) : this.drive(i + 1, held);
       // Held upright it runs over the lower face of a cell either way.
@@ -115,6 +122,11 @@ export class WallFilm {
   step(dt: number, held: Held): number {
     const { count, areaM2 } = this.cells;
     const { known, volumeM3, first, second, flux, thicknessM, before } = this;
+    if (held === 'onSide') {
+      flux.fill(0);
+      this.rate.fill(0);
+      return 0;
+    }
     const stage = (fluxes: Float64Array): boolean =>
       held === 'upright' ? this.level(GAMMA * dt, fluxes) : this.sweep(GAMMA * dt, held, fluxes);
     // What the last step did is the best guess of what this one does.

@@ -1,4 +1,5 @@
 import { madeAlike } from '../../../core/edit/methods';
+import type { CoatAnswer } from '../../../core/coat/coat-answers';
 import type { PartDraft } from '../../../core/plan/plan-types';
 import { answer, type Answer } from '../../../core/quantity/answer';
 import { answerRow, type AnswerRow } from '../../ui/answers';
@@ -14,6 +15,13 @@ export function coatAnswers(plan: PartDraft): readonly AnswerRow[] {
     ...(plan.coat.body ? filled(plan) : laid(plan)),
     ...answerRow('Breaks when unmolded', plan.coat.breakChance, { strong: true }),
   ];
+}
+
+/** The thinnest line of a vessel that lies on its side, of the coat that came out least even. */
+function thinnestLine({ coats }: PartDraft['coat']): Answer | undefined {
+  const share = ({ thinnestAround, thickness: { wall } }: CoatAnswer): number =>
+    (thinnestAround?.value ?? Infinity) / wall.value;
+  return [...coats].sort((a, b) => share(a) - share(b))[0].thinnestAround;
 }
 
 /** What is stirred into all coats of a part; one answer where there is one. */
@@ -84,6 +92,7 @@ function laid({ coat, coatsMade }: PartDraft): AnswerRow[] {
     ]),
     ...answerRow(named(running, 'Runs on for'), coat.coats[running].rest),
     ...answerRow(named(dripping, 'Drips off'), feet && feet.value > LEAST_FEET_KG ? feet : undefined),
+    ...answerRow('Thinnest along its side', thinnestLine(coat)),
     ...answerRow('An upright wall holds', coat.coats[running].hold),
     ...answerRow('Rim it needs', coat.neededRim),
     ...answerRow('In narrow places, solid', coat.narrow),
