@@ -168,7 +168,7 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
   }),
   poolsBetweenTurns: ({ number, length, time }) => ({
     mark: 'pools',
-    head: `Turned every ${time('every')}, it pools: ${length('thick')} ${number('onSide') ? 'on the whole, of a coat' : 'at the base'}, ${length('thin')} ${number('onSide') ? 'along its upper side' : 'at the rim'}.`,
+    head: `Turned every ${time('every')}, it pools: ${length('base')} at the base, ${length('rim')} at the rim.`,
     body: 'It sets where it has run to since the last turn. Turn it more often until it runs no more.',
     action: number('every') > LIMITS.turnSeconds.low ? 'Turn it twice as often' : '',
   }),

@@ -29,39 +29,23 @@ function mixedFats({ casting, coatsMade }: Planned): Problem[] {
   return share > 0 ? [{ key: share > SMALL_STREAK ? 'mixedFats' : 'someFat', station: 'coat', values: { coat } }] : [];
 }
 
-/** Base over rim, or wall over its thinnest line, from which a turned vessel counts as pooled. Working rule. */
+/** Base over rim from which a turned vessel counts as pooled. Working rule. */
 const POOLED = 1.5;
 
-/** Where a turned vessel has run to: from the rim to the base, or on its side from the thinnest line; undefined where it has not. */
-function pooled(
-  { coats, total: { rim, base } }: Planned['coat'],
-  [{ method }]: Planned['coatsMade'],
-): Pooled | undefined {
-  if (!isTurned(method)) return undefined;
-  const lines = coats.flatMap(({ thinnestAround, thickness }) =>
-    thinnestAround ? [{ thin: thinnestAround.value, thick: thickness.wall.value }] : [],
-  );
-  const side = lines.find(({ thin, thick }) => thick >= POOLED * thin);
-  if (side) return { ...side, onSide: 1 };
-  return base.value >= POOLED * rim.value ? { thin: rim.value, thick: base.value, onSide: 0 } : undefined;
-}
-
-interface Pooled {
-  readonly thin: number;
-  readonly thick: number;
-  readonly onSide: 0 | 1;
+function pooled({ total: { rim, base } }: Planned['coat'], [{ method }]: Planned['coatsMade']): boolean {
+  return isTurned(method) && base.value >= POOLED * rim.value;
 }
 
 function turnProblems({ coat, coatsMade }: Planned): Problem[] {
-  const run = pooled(coat, coatsMade);
-  if (!run) return [];
+  if (!pooled(coat, coatsMade)) return [];
+  const { rim, base } = coat.total;
   const [{ turnSeconds }] = coatsMade;
   const seconds = Math.max(LIMITS.turnSeconds.low, turnSeconds / 2);
   return [
     {
       key: 'poolsBetweenTurns',
       station: 'coat',
-      values: { every: turnSeconds, ...run },
+      values: { every: turnSeconds, rim: rim.value, base: base.value },
       ...(seconds < turnSeconds ? { remedy: { key: 'turnEvery' as const, seconds } } : {}),
     },
   ];

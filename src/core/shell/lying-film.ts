@@ -1,64 +1,76 @@
-import { FLAT } from '../cavity/layer';
-import { drainedThicknessM, type DrainStage } from '../flow/drained-film';
 import { mean } from '../quantity/mean';
-import type { WallFilm } from './wall-film';
+import type { WallCells } from './wall-cells';
+import { WallFilm } from './wall-film';
 
-/** Angles from the uppermost line down to the side at which a lying film is looked at. */
-const LOOKED_AT = 24;
+/** Cells from the uppermost line of a lying vessel to its side. */
+const AROUND = 24;
+/** A step shorter than this is left out, s. */
+const SHORTEST_S = 1e-4;
 
 /**
- * The thinnest that a film of even thickness becomes round a vessel that lies on its side, m: by what runs down from its uppermost line to
- * either side. Each angle β drains by the length F = R sin^(-2/3)β ∫₀^β sin^(-1/3)b db, as a film outside a lying cylinder does; 3R/2 on the
- * uppermost line (Takagi & Huppert 2010).
- * @param filmM thickness after the last turn, m
+ * A quarter of a ring of a vessel that lies on its side, 1 m long, from its uppermost line to the side, where what runs down leaves it: below,
+ * it gathers and is nowhere thinner.
  * @param radiusM of the vessel, m
- * @param stages what it has run since then
  */
-export function thinnestAroundM(
-  filmM: number,
-  radiusM: number,
-  density: number,
-  stages: readonly DrainStage[],
-): number {
-  const step = Math.PI / 2 / LOOKED_AT;
-  const curvature = { ...FLAT, mean: 1 / (2 * radiusM) };
-  let integral = 0;
-  let thinnest = filmM;
-  for (let k = 1; k <= LOOKED_AT; k++) {
-    const [from, to] = [(k - 1) * step, k * step];
-    // The integrand as b^(-1/3) times a smooth factor, so that the uppermost line needs no special case.
-    const middle = (from + to) / 2;
-    integral += Math.cbrt(middle / Math.sin(middle)) * 1.5 * (to ** (2 / 3) - from ** (2 / 3));
-    const sine = Math.sin(to);
-    const lengthM = (radiusM * integral) / sine ** (2 / 3);
-    thinnest = Math.min(thinnest, drainedThicknessM(stages, density, lengthM, sine, curvature));
-  }
-  return thinnest;
+export function upperQuarter(radiusM: number): WallCells {
+  const widthM = (Math.PI * radiusM) / 2 / AROUND;
+  const all = (value: number): Float64Array => new Float64Array(AROUND).fill(value);
+  const angles = Float64Array.from({ length: AROUND + 1 }, (_, i) => (Math.PI * i) / 2 / AROUND);
+  return {
+    count: AROUND,
+    widthM,
+    middleM: Float64Array.from({ length: AROUND }, (_, i) => (i + 0.5) * widthM),
+    areaM2: all(widthM),
+    mean: all(1 / (2 * radiusM)),
+    gauss: all(0),
+    roomM: all(radiusM),
+    faceM: angles.map(() => 1),
+    sine: angles.map((angle) => Math.sin(angle)),
+    cosine: angles.map((angle) => Math.cos(angle)),
+    rocked: angles.map((angle) => Math.sin(angle)),
+  };
 }
 
-/** How even a film stays round a vessel that lies on its side between two turns: what it has run since the last one. */
+/**
+ * How even a film stays round a vessel that lies on its side: from its uppermost line it runs down either side, as it is at every moment, until
+ * a turn spreads it again. The same film equation as along a wall, on the upper quarters of the vessel; that it lies there as evenly as
+ * along the vessel, and as stiff all round, is a working rule.
+ */
 export class LyingFilm {
-  private filmM = 0;
-  private stages: DrainStage[] = [];
+  private readonly ring: WallFilm;
+  private laidM = 0;
 
-  constructor(
-    private readonly radiusM: number,
-    private readonly density: number,
-  ) {}
+  /** @param radiusM of the vessel, m */
+  constructor(radiusM: number, density: number) {
+    this.ring = new WallFilm(upperQuarter(radiusM), density);
+  }
 
-  /** The film has run for so many seconds as it is now. */
+  /** The film along the vessel has run for so many seconds as it is now. */
   ran(seconds: number, film: WallFilm): void {
-    this.filmM = mean(film.thicknessM);
-    this.stages.push({ seconds, flow: { yieldPa: mean(film.yieldPa), viscosityPas: mean(film.viscosityPas) } });
+    if (this.laidM === 0) this.lay(mean(film.thicknessM));
+    this.ring.yieldPa.fill(mean(film.yieldPa));
+    this.ring.viscosityPas.fill(mean(film.viscosityPas));
+    this.run(seconds);
   }
 
   /** Turned: what had run down is spread again. */
   turned(): void {
-    this.stages = [];
+    this.lay(this.laidM);
   }
 
-  /** Its thinnest line over the mean, 0 to 1. */
+  /** Its thinnest line over what was laid, 0 to 1. */
   thinnestShare(): number {
-    return this.filmM > 0 ? thinnestAroundM(this.filmM, this.radiusM, this.density, this.stages) / this.filmM : 1;
+    return this.laidM > 0 ? Math.min(1, Math.min(...this.ring.thicknessM) / this.laidM) : 1;
+  }
+
+  private lay(thicknessM: number): void {
+    this.laidM = thicknessM;
+    this.ring.lay(new Float64Array(AROUND).fill(thicknessM), new Float64Array(AROUND));
+  }
+
+  private run(seconds: number): void {
+    if (seconds < SHORTEST_S || this.ring.step(seconds, 'upsideDown') >= 0) return;
+    this.run(seconds / 2);
+    this.run(seconds / 2);
   }
 }
