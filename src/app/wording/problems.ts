@@ -168,7 +168,9 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
   }),
   poolsBetweenTurns: ({ number, length, time }) => ({
     mark: 'pools',
-    head: `Turned every ${time('every')}, it pools: ${length('base')} at the base, ${length('rim')} at the rim.`,
+    head: number('onSide')
+      ? `Turned every ${time('every')}, it pools on one side: ${length('thin')} along the other, of ${length('thick')} on the whole.`
+      : `Turned every ${time('every')}, it pools: ${length('thick')} at the base, ${length('thin')} at the rim.`,
     body: 'It sets where it has run to since the last turn. Turn it more often until it runs no more.',
     action: number('every') > LIMITS.turnSeconds.low ? 'Turn it twice as often' : '',
   }),

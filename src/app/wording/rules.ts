@@ -125,10 +125,10 @@ export const RULES: Readonly<Record<RuleKey, RuleWording>> = {
   },
   'coat.thinnestAround': {
     title: 'Thinnest line of a coat',
-    how: 'A long vessel lies on its side between two turns: what runs down from its uppermost line after the last turn that still moved it is missing there.',
+    how: 'A long vessel lies on its side between two turns: what runs down from its uppermost line is missing there until a turn brings it back to the top, for as long as it still flows.',
     source:
-      'Film that drains outside a lying cylinder (Takagi & Huppert 2010), with the stiffness that the simulation finds from moment to moment.',
-    sure: 'Rolled further each time, the thin lines of two coats do not meet. Turn it more often and it comes out evener.',
+      'Thin film of Casson (ICA method 46) round a lying cylinder, as stiff as the simulation finds it from moment to moment.',
+    sure: 'Told of half turns. Rolled a third further each time, the thin lines of two coats do not meet.',
   },
   'coat.total': {
     title: 'Thickness of the shell',

@@ -54,6 +54,20 @@ describe('what coats want attention for', () => {
     expect(pooled.parts[0].coats.map(({ where }) => where)).toEqual(['all', 'sides']);
   });
 
+  it('is a bottle that is turned too seldom: it pools on one side, and less so turned oftener', () => {
+    const bottle = demoCastings(new Date('2026-10-12T08:00:00Z')).find(({ id }) => id === 'demo-bottle');
+    if (!bottle) throw new Error('no bottle');
+    expect(of(bottle, 'poolsBetweenTurns')).toBeUndefined();
+    bottle.parts[0].coats.splice(1);
+    Object.assign(bottle.parts[0].coats[0], { doseM3: 40e-6, turnSeconds: 300 });
+    const note = of(bottle, 'poolsBetweenTurns');
+    expect(note).toMatchObject({ values: { onSide: 1, every: 300 }, remedy: { key: 'turnEvery', seconds: 150 } });
+    const [before] = simulatedPlan(bottle).coat.coats;
+    expect(note?.values['thin']).toBeCloseTo(before.thinnestAround?.value ?? NaN, 6);
+    const [after] = mended(bottle, note).coat.coats;
+    expect(after.thinnestAround?.value).toBeGreaterThan(1.1 * (before.thinnestAround?.value ?? NaN));
+  });
+
   // Common practice, no source: a tablespoon, 15 mL, is brushed up a half of 76 mm; a thick chocolate of some 55 % cocoa does it in one layer.
   it('is no coat that people lay every day, and every one that runs off', () => {
     const wide = spooned(15, { method: 'brush', wayUp: 'upsideDown' });

@@ -29,23 +29,32 @@ function mixedFats({ casting, coatsMade }: Planned): Problem[] {
   return share > 0 ? [{ key: share > SMALL_STREAK ? 'mixedFats' : 'someFat', station: 'coat', values: { coat } }] : [];
 }
 
-/** Base over rim from which a turned vessel counts as pooled. Working rule. */
+/** Base over rim, or wall over its thinnest line, from which a turned vessel counts as pooled. Working rules. */
 const POOLED = 1.5;
+const POOLED_ON_SIDE = 1.3;
 
-function pooled({ total: { rim, base } }: Planned['coat'], [{ method }]: Planned['coatsMade']): boolean {
-  return isTurned(method) && base.value >= POOLED * rim.value;
+/** Where a turned vessel is thin and what it was to be, as it ran from rim to base, or on its side from top to bottom, m; undefined where it did not. */
+function pooled({ coats, total: { rim, base } }: Planned['coat'], [{ method }]: Planned['coatsMade']) {
+  if (!isTurned(method)) return undefined;
+  const lines = coats.flatMap(({ thinnestAround, thickness }) =>
+    thinnestAround && thickness.wall.value >= POOLED_ON_SIDE * thinnestAround.value
+      ? [{ thin: thinnestAround.value, thick: thickness.wall.value, onSide: 1 }]
+      : [],
+  );
+  const along = base.value >= POOLED * rim.value ? { thin: rim.value, thick: base.value, onSide: 0 } : undefined;
+  return lines[0] ?? along;
 }
 
 function turnProblems({ coat, coatsMade }: Planned): Problem[] {
-  if (!pooled(coat, coatsMade)) return [];
-  const { rim, base } = coat.total;
+  const run = pooled(coat, coatsMade);
+  if (!run) return [];
   const [{ turnSeconds }] = coatsMade;
   const seconds = Math.max(LIMITS.turnSeconds.low, turnSeconds / 2);
   return [
     {
       key: 'poolsBetweenTurns',
       station: 'coat',
-      values: { every: turnSeconds, rim: rim.value, base: base.value },
+      values: { every: turnSeconds, ...run },
       ...(seconds < turnSeconds ? { remedy: { key: 'turnEvery' as const, seconds } } : {}),
     },
   ];

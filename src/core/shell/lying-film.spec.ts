@@ -1,6 +1,6 @@
 import { cavityOf } from '../cavity/cavity';
 import { usualCoat } from '../../testing/coat-choice';
-import { LyingFilm, upperQuarter } from './lying-film';
+import { halfRing, LyingFilm } from './lying-film';
 import { simulateShell } from './shell';
 import type { ShellCoatResult } from './shell-types';
 import { WallFilm } from './wall-film';
@@ -10,7 +10,7 @@ const GRAVITY = 9.81;
 
 /** A film that is as thick and as stiff everywhere, as it lies along the vessel. */
 function filmOf(radiusM: number, thicknessM: number, yieldPa: number, viscosityPas: number): WallFilm {
-  const film = new WallFilm(upperQuarter(radiusM), DENSITY);
+  const film = new WallFilm(halfRing(radiusM), DENSITY);
   film.lay(new Float64Array(film.thicknessM.length).fill(thicknessM), new Float64Array(film.thicknessM.length));
   film.yieldPa.fill(yieldPa);
   film.viscosityPas.fill(viscosityPas);
@@ -35,13 +35,14 @@ describe('a film round a vessel that lies on its side', () => {
     }
   });
 
-  it('loses nothing: what is missing above has run past the side', () => {
+  it('loses nothing: what is missing above lies below', () => {
     const film = filmOf(0.04, 0.003, 4, 2);
     const all = (): number => film.volumeM3.reduce((a, b) => a + b, 0);
     const before = all();
-    for (let k = 0; k < 400; k++) film.step(0.25, 'upsideDown');
-    expect(film.drippedM3 / before).toBeGreaterThan(0.2);
-    expect((all() + film.drippedM3) / before).toBeCloseTo(1, 12);
+    for (let k = 0; k < 400; k++) expect(film.step(0.25, 'upright')).toBeGreaterThanOrEqual(0);
+    expect(all() / before).toBeCloseTo(1, 12);
+    expect(film.drippedM3).toBe(0);
+    expect(film.thicknessM[0]).toBeGreaterThan(1.5 * film.thicknessM[35]);
   });
 
   it('runs the further the longer and the thinner liquid it is, and not at all where its yield holds it', () => {
@@ -54,12 +55,19 @@ describe('a film round a vessel that lies on its side', () => {
     expect(share(600, DENSITY * GRAVITY * 0.002, 2)).toBe(1);
   });
 
-  it('is even again once it is turned', () => {
-    const lying = new LyingFilm(0.04, DENSITY);
-    lying.ran(60, filmOf(0.04, 0.003, 2, 1));
-    expect(lying.thinnestShare()).toBeLessThan(0.9);
-    lying.turned();
-    expect(lying.thinnestShare()).toBe(1);
+  it('comes out the evener the oftener it is turned', () => {
+    const share = (turns: number): number => {
+      const lying = new LyingFilm(0.04, DENSITY);
+      for (let k = 0; k < 240; k++) {
+        if (k > 0 && turns > 0 && k % (240 / (turns + 1)) === 0) lying.turned();
+        // It thickens from 2 Pa s to what hardly runs any more.
+        lying.ran(1, filmOf(0.04, 0.003, 2, 2 * Math.exp(k / 40)));
+      }
+      return lying.thinnestShare();
+    };
+    const shares = [0, 2, 11, 47].map(share);
+    shares.slice(1).forEach((one, k) => expect(one).toBeGreaterThan(shares[k]));
+    expect(shares[3]).toBeGreaterThan(0.95);
   });
 });
 
@@ -92,8 +100,8 @@ describe('a bottle that is turned', () => {
       expect(Math.max(...thicknessM) / Math.min(...thicknessM)).toBeLessThan(1.02);
       return thinnestAround ?? NaN;
     });
-    expect(lines[0]).toBeGreaterThan(0.95);
-    expect(lines[1]).toBeLessThanOrEqual(lines[0]);
+    expect(lines[0]).toBeGreaterThan(0.85);
+    expect(lines[1]).toBeLessThan(lines[0]);
     expect(lines[2]).toBeLessThan(lines[1]);
   });
 

@@ -5,7 +5,7 @@ import { rockedSines, sinesAlong } from '../flow/pull';
 /** Cells along the wall from the lowest point to the rim unless asked otherwise: halving them moves the rim by less than 1 %. */
 export const WALL_CELLS = 120;
 /** Beyond this share of the smaller radius of curvature a layer is taken to grow with straight sides. Working rule. */
-const ROOM_SHARE = 0.85;
+export const ROOM_SHARE = 0.85;
 
 /** A profile divided evenly along its arc, for the film that runs on it. SI; faces have one more than cells. */
 export interface WallCells {

@@ -17,7 +17,7 @@ describe('Chill station', () => {
     expect(casting().kitchen.humidity).toBeCloseTo(0.8, 9);
     await bench.press('room', 1);
     expect(casting().parts[0].coats.map((coat) => coat.sets[0].place)).toEqual(['fridge', 'room']);
-    await wait(150);
+    await until(() => bench.text.includes('does not set here'));
     await bench.settle();
     expect(bench.text).toContain('does not set here');
   });

@@ -1,0 +1,73 @@
+import { Network, type Windows } from './network';
+import type { Moment, Occupation, Stay, Workload } from './workload';
+
+/** Occupations of the workload and of its hands, as the search asks for them: by node, with what lies between the node and the moment, s. */
+export interface Spans {
+  readonly count: number;
+  readonly resource: Int32Array;
+  readonly amount: Float64Array;
+  readonly takenBy: Int32Array;
+  readonly takenAfter: Float64Array;
+  readonly freedBy: Int32Array;
+  readonly freedAfter: Float64Array;
+  /** Of each resource: its capacity and its occupations. */
+  readonly capacity: readonly number[];
+  readonly of: readonly (readonly number[])[];
+}
+
+/** The hands are the last of the resources. */
+export function spansOf({ operations, occupations, resources, people }: Workload): Spans {
+  const byHand = operations.flatMap(({ hands }, i): Occupation[] =>
+    hands > 0
+      ? [
+          {
+            resource: resources.length,
+            amount: hands,
+            from: { operation: i, at: 'start' },
+            to: { operation: i, at: 'end' },
+          },
+        ]
+      : [],
+  );
+  const all = [...occupations, ...byHand].filter(({ amount }) => amount > 0);
+  const after = ({ operation, at }: Moment): number => (at === 'end' ? operations[operation].seconds : 0);
+  return {
+    count: all.length,
+    resource: Int32Array.from(all, ({ resource }) => resource),
+    amount: Float64Array.from(all, ({ amount }) => amount),
+    takenBy: Int32Array.from(all, ({ from }) => from.operation),
+    takenAfter: Float64Array.from(all, ({ from }) => after(from)),
+    freedBy: Int32Array.from(all, ({ to }) => to.operation),
+    freedAfter: Float64Array.from(all, ({ to }) => after(to)),
+    capacity: [...resources.map(({ capacity }) => capacity), people],
+    of: [...resources, 0].map((_, r) => all.flatMap(({ resource }, k) => (resource === r ? [k] : []))),
+  };
+}
+
+/** The network of a workload's lags: a node for the start of each operation, and one for the end of all. */
+export function networkOf({ operations, lags, occupations, stays }: Workload): {
+  readonly network: Network;
+  readonly end: number;
+} {
+  const end = operations.length;
+  const windows = operations.map(({ hands, seconds }) =>
+    hands > 0 && stays.length > 0 ? startsWithin(stays, seconds) : undefined,
+  );
+  const network = new Network(end + 1, [...windows, undefined]);
+  operations.forEach(({ seconds }, i) => network.arc(i, end, seconds));
+  for (const { from, to, least, most } of lags) {
+    network.arc(from, to, operations[from].seconds + least);
+    if (most !== undefined) network.arc(to, from, -(operations[from].seconds + most));
+  }
+  // What is taken is not freed before.
+  for (const { from, to } of occupations) {
+    const after = (moment: Moment): number => (moment.at === 'end' ? operations[moment.operation].seconds : 0);
+    if (from.operation !== to.operation) network.arc(from.operation, to.operation, after(from) - after(to));
+  }
+  return { network, end };
+}
+
+/** When something of a length can start to lie wholly within a stay. */
+function startsWithin(stays: readonly Stay[], seconds: number): Windows {
+  return stays.filter(({ from, to }) => to - from >= seconds).map(({ from, to }) => ({ from, to: to - seconds }));
+}
