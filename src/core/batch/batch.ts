@@ -4,7 +4,7 @@ import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
 import { castRounds, type RoundRun } from './rounds';
 import { learnedChance, partsToCast, type LearnedChance } from './spares';
-import { timeline, type FurtherTask, type Timeline, type TimelineCoat } from './timeline';
+import { timeline, type FurtherTask, type Timeline, type TimelineCoat, type TimelineInput } from './timeline';
 
 export interface BatchCoat extends CoatAmount, Omit<TimelineCoat, 'method' | 'meltIds'> {}
 
@@ -88,6 +88,8 @@ export interface BatchResult {
   /** Rounds alike, with how many of each part they cast, in the order of `byPart`. */
   readonly runs: readonly RoundRun[];
   readonly melts: readonly MeltAnswers[];
+  /** What the minutes are worked out from. */
+  readonly work: TimelineInput;
   readonly timeline: Timeline;
   readonly total: Answer;
   readonly handsOn: Answer;
@@ -138,7 +140,7 @@ export function batchStation(
   amounts: BatchAmounts,
   meltSeconds: ReadonlyMap<string, number>,
 ): BatchResult {
-  const time = timeline({
+  const work: TimelineInput = {
     pieces: input.pieces,
     after: input.after,
     meltSeconds,
@@ -147,7 +149,8 @@ export function batchStation(
       parts: amounts.parts[i],
       coats: part.coats.map((coat) => ({ ...coat, meltIds: coat.shares.map(({ meltId }) => meltId) })),
     })),
-  });
+  };
+  const time = timeline(work);
   const { handsOnSeconds: handsOn, waitingSeconds: waiting } = time;
   return {
     byPart: input.parts.map((_, i) => partCount(input, i, amounts.parts[i], time)),
@@ -163,6 +166,7 @@ export function batchStation(
     ),
     runs: time.runs,
     melts: amounts.melts.map(meltAnswers),
+    work,
     timeline: time,
     total: answer(handsOn + waiting, 'duration', 'batch.total', [
       term('handsOn', handsOn, 'duration'),

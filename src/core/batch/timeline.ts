@@ -139,7 +139,8 @@ interface Block {
   readonly stretches: readonly Bare[];
 }
 
-type Bare = Omit<Stretch, 'startSeconds'>;
+/** A stretch without its place in the day. */
+export type Bare = Omit<Stretch, 'startSeconds'>;
 
 /** The order of the work in seconds: each melt when it is first wanted, the rounds, then filling, closing and finishing all pieces. */
 export function timeline(input: TimelineInput): Timeline {
@@ -203,9 +204,18 @@ function inFull(blocks: readonly Block[], rounds: number): StretchList {
  * A round that casts so many of each part: one pair of hands, which goes on with whatever is ready first in the order of the work. A melt
  * is made when the first of them comes to it.
  */
-function roundOf({ parts, meltSeconds }: TimelineInput, cast: readonly number[], melted: Set<string>): Bare[] {
-  const lines = parts.flatMap((part, index) => (cast[index] > 0 ? [partTasks(part, index, cast[index])] : []));
-  return inTurn(lines, ({ meltIds = [] }) => melting(meltIds, meltSeconds, melted));
+function roundOf(input: TimelineInput, cast: readonly number[], melted: Set<string>): Bare[] {
+  return inTurn(roundLines(input, cast), ({ meltIds = [] }) => melting(meltIds, input.meltSeconds, melted));
+}
+
+/** What is done in a round that casts so many of each part: a line of tasks for each part that is in it. */
+export function roundLines({ parts }: TimelineInput, cast: readonly number[]): Task<Bare>[][] {
+  return parts.flatMap((part, index) => (cast[index] > 0 ? [partTasks(part, index, cast[index])] : []));
+}
+
+/** What is done to so many pieces when they are cast. */
+export function afterTasks({ after }: Pick<TimelineInput, 'after'>, pieces: number): Task<Bare>[] {
+  return after.map((task) => ({ ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }));
 }
 
 function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>[] {
@@ -262,10 +272,10 @@ function melting(meltIds: readonly string[], meltSeconds: ReadonlyMap<string, nu
   });
 }
 
-function afterwards({ after, pieces, meltSeconds }: TimelineInput, melted: Set<string>): Bare[] {
-  return after.flatMap((task) => [
-    ...melting(task.meltIds ?? [], meltSeconds, melted),
-    { ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds },
+function afterwards(input: TimelineInput, melted: Set<string>): Bare[] {
+  return afterTasks(input, input.pieces).flatMap((task) => [
+    ...melting(task.meltIds ?? [], input.meltSeconds, melted),
+    task,
   ]);
 }
 

@@ -180,7 +180,7 @@ const all = (): boolean => true;
 function horizonS({ operations, lags, stays }: Workload): number {
   const work = operations.reduce((sum, { seconds }) => sum + seconds, 0);
   const waits = lags.reduce((sum, { least }) => sum + Math.max(0, least), 0);
-  return work + waits + Math.max(0, ...stays.map(({ to }) => to));
+  return 1 + work + waits + Math.max(0, ...stays.map(({ to }) => to));
 }
 
 /** Numbers from 0 to 1, the same for the same seed (mulberry32, in the public domain). */

@@ -1,0 +1,26 @@
+import { impossible } from '../schedule/impossible';
+import { Improver } from '../schedule/improve';
+import type { Starts, Workload } from '../schedule/workload';
+
+/** A timetable, when it ends, and before when none can end, s. */
+export interface Fitted {
+  readonly starts: Starts;
+  readonly endS: number;
+  readonly leastS: number;
+}
+
+/** Effort is told in rounds, so that the same work always comes out the same. */
+const ROUNDS = 400;
+const SEED = 1;
+/** How often it may turn back while everything below the best is tried. */
+const PROOF_TURNS = 2000;
+
+/** Fits a workload: as early an end as is found, and how far it can be from the earliest. Undefined where there is none. Some tenths of a second. */
+export function fit(workload: Workload): Fitted | undefined {
+  if (impossible(workload)) return undefined;
+  const improver = new Improver(workload, SEED);
+  if (improver.first() !== 'found') return undefined;
+  for (let k = 0; k < ROUNDS && !improver.proven; k++) improver.round();
+  improver.prove(PROOF_TURNS);
+  return improver.best && { ...improver.best, leastS: improver.leastS };
+}
