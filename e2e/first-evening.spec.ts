@@ -23,11 +23,16 @@ test('18 pieces become 30: weigh-out, rounds, ribbon and start time follow, and 
   const melt = page.getByRole('row', { name: /^Melt/ });
   const before = await melt.textContent();
   const start = await tab(page, 'Batch').textContent();
+  const fitted = page.getByRole('heading', { name: /Each round in the waits of the others/ });
+  await expect(fitted).toContainText('2 h');
   await page.getByLabel('Pieces', { exact: true }).fill('30');
   await expect(tab(page, 'Batch')).toContainText('11 rounds');
   await expect(melt).not.toHaveText(before ?? '');
   await expect(tab(page, 'Batch')).not.toHaveText(start ?? '');
   await expect(page.getByRole('heading', { name: /First of 11 rounds/ })).toBeVisible();
+  await expect(fitted).toContainText('4 h');
+  await page.getByText('What to do when').click();
+  await expect(page.getByRole('listitem').filter({ hasText: /Coat 2, round 11/ })).toBeVisible();
   await page.getByText('whole job').click();
   await expect(page.getByRole('heading', { name: /Whole job, \d h/ })).toBeVisible();
   await saved(page);

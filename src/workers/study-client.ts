@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import type { FittedJob } from '../core/occasion/fitted-job';
 import type { AimGoal, FoundWay } from '../core/study/aim-search';
 import type { Making } from '../core/plan/making';
 import type { Comparison, Way } from '../core/study/ways';
@@ -49,6 +50,11 @@ export class StudyClient {
     shellKg: number,
   ): Promise<WeighedOutcome | undefined> {
     return this.ask<WeighedOutcome>(async (remote) => remote.weigh(casting, plan, shellKg));
+  }
+
+  /** Its rounds fitted into each other's waits. */
+  fitted(casting: Casting): Promise<FittedJob | undefined> {
+    return this.ask<FittedJob | undefined>(async (remote) => remote.fitted(casting));
   }
 
   /** Pictures of the shell in the making. */

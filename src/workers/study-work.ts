@@ -1,4 +1,5 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
+import { fittedJob, type FittedJob } from '../core/occasion/fitted-job';
 import { searchWays, type AimGoal, type FoundWay } from '../core/study/aim-search';
 import { make, type Making } from '../core/plan/making';
 import { shellInputOf } from '../core/plan/simulate';
@@ -23,6 +24,8 @@ export interface StudyWork {
   stopSearch(): void;
   /** What the weight of a finished shell says. */
   weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;
+  /** Its rounds fitted into each other's waits; undefined where they cannot be. */
+  fitted(casting: Casting): FittedJob | undefined;
   /** Pictures of the shell in the making. */
   record(making: Making, simulated: Simulated | undefined): ShellFrame[];
 }
@@ -51,6 +54,7 @@ export function studyWork(): StudyWork {
     },
     stopSearch: () => void search++,
     weigh: (casting, plan, shellKg) => weighedShell(casting, plan, shellKg),
+    fitted: (casting) => fittedJob(casting),
     record: (making, simulated) => recordShell(shellInputOf(making, make(making, simulated))),
   };
 }

@@ -1,4 +1,5 @@
 import { DestroyRef, Injectable, inject } from '@angular/core';
+import type { FittedJob } from '../../core/occasion/fitted-job';
 import type { AimGoal, FoundWay } from '../../core/study/aim-search';
 import { makingOf } from '../../core/plan/making';
 import type { Comparison, Way } from '../../core/study/ways';
@@ -34,6 +35,12 @@ export class Study {
   async weigh(shellKg: number): Promise<WeighedOutcome | undefined> {
     const draft = this.plans.draft();
     return draft && this.client.weigh(draft.casting, { part: draft.part, coatsMade: draft.coatsMade }, shellKg);
+  }
+
+  /** The casting's rounds fitted into each other's waits. */
+  async fitted(): Promise<FittedJob | undefined> {
+    const draft = this.plans.draft();
+    return draft && this.client.fitted(draft.casting);
   }
 
   /** Ways of making it that reach a goal; undefined where the search was stopped too. */

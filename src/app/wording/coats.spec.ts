@@ -37,7 +37,12 @@ describe('what the hands do', () => {
       madeText({ composition: { kind: 'former' } }, 'dump'),
       madeText({ composition: { kind: 'halves' } }, 'clamp'),
     ]).toEqual(['pressed to the gap', 'poured over', 'two halves, clamped']);
-    const set = { sets: [{ place: 'fridge' as const }], wayUp: 'upsideDown' as const, uprightSeconds: 0 };
+    const set = {
+      method: 'dump' as const,
+      sets: [{ place: 'fridge' as const }],
+      wayUp: 'upsideDown' as const,
+      uprightSeconds: 0,
+    };
     expect(settingText(set, 'metric')).toBe('Set upside down in the fridge');
     expect(settingText({ ...set, sets: [{ place: 'room', seconds: 1200 }, { place: 'fridge' }] }, 'metric')).toBe(
       'Set upside down, 20 min in the room, then in the fridge',
@@ -48,6 +53,10 @@ describe('what the hands do', () => {
     );
     // What sets upright is not turned over, whatever was chosen for when it is.
     expect(settingText({ ...thickens, wayUp: 'upright' }, 'metric')).toBe('Set upright in the fridge');
+    // A closed vessel is not set down before it holds.
+    expect(settingText({ ...set, method: 'turn', wayUp: 'upright' }, 'metric')).toBe(
+      'Turn it until it holds in the fridge',
+    );
     expect(staysOnText({ then: [{ place: 'room', seconds: 300 }] }, 'metric')).toBe(', then 5 min in the room');
     expect(staysOnText({ then: [] }, 'metric')).toBe('');
   });

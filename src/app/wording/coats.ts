@@ -1,7 +1,7 @@
 import type { CoatAnswer } from '../../core/coat/coat-answers';
 import type { Coat } from '../../core/record/casting';
 import type { Mold } from '../../core/record/mold';
-import type { CoatChoice } from '../../core/shell/coat-choice';
+import { liesOnSide, type CoatChoice } from '../../core/shell/coat-choice';
 import type { UnitSystem } from '../../core/quantity/units';
 import { fillsLevel, isClamped, isTurned, type CoatNumber, type Method } from '../../core/record/method';
 import type { CoatArea } from '../../core/record/choices';
@@ -36,6 +36,12 @@ export const COAT_NUMBER_WORDS: Readonly<Record<CoatNumber, { readonly field: st
   tappingSeconds: { field: 'Tapped', change: 'tapping' },
   turnSeconds: { field: 'Turned every', change: 'turning' },
 };
+
+/** How a coat lies while it sets: as it is set down, or turned; in a long vessel on its side. */
+export function liesText(coat: Pick<CoatChoice, 'method' | 'wayUp'>, cavity: Parameters<typeof liesOnSide>[0]): string {
+  if (!isTurned(coat.method)) return WAY_UP_NAMES[coat.wayUp];
+  return liesOnSide(cavity, coat) ? 'turned, on its side' : 'turned';
+}
 
 /** How a part is made, by its mold and the method of a coat. */
 export function madeText({ composition }: Pick<Mold, 'composition'>, method: Method): string {
@@ -120,11 +126,15 @@ export function pressText({ spooned, mass }: Pick<CoatAnswer, 'spooned' | 'mass'
 }
 
 /** How a coat is set down: "Set upside down, 20 min in the room, then in the fridge", upright before it where it thickens so. */
-export function settingText(coat: Pick<Coat, 'sets' | 'wayUp' | 'uprightSeconds'>, system: UnitSystem): string {
+export function settingText(
+  coat: Pick<Coat, 'method' | 'sets' | 'wayUp' | 'uprightSeconds'>,
+  system: UnitSystem,
+): string {
   const upright = uprightFirst(coat);
   const first =
     upright > 0 ? `Leave it upright for ${text(upright, 'duration', system)} to thicken, then turn it over. ` : '';
-  return `${first}Set ${WAY_UP_NAMES[coat.wayUp]}${placesText(coat, system)}`;
+  const set = isTurned(coat.method) ? 'Turn it until it holds' : `Set ${WAY_UP_NAMES[coat.wayUp]}`;
+  return `${first}${set}${placesText(coat, system)}`;
 }
 
 /** Where it stays on once it has set: ", then 5 min in the room". */

@@ -8,9 +8,9 @@ import { placeOf, restsOf } from '../../core/record/sets';
 import type { Load } from '../ui/later';
 import { closingWords, FINISH_NAMES } from '../wording/closing';
 import { madeAlike } from '../../core/edit/methods';
-import { allMadeText } from '../wording/coats';
+import { allMadeText, liesText } from '../wording/coats';
 import { text, written } from '../wording/format';
-import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, WAY_NAMES, WAY_UP_NAMES } from '../wording/names';
+import { FILLING_NAMES, MATERIAL_NAMES, PLACE_NAMES, WAY_NAMES } from '../wording/names';
 import { cavitySizeText } from '../wording/shapes';
 import { startText } from '../wording/times';
 
@@ -103,7 +103,7 @@ export const STATION_ROWS: Readonly<Record<StationKey, StationRow>> = {
       // Why it has no end there is said by its note.
       return {
         answer: minutes.every(Number.isFinite) ? `${minutes.join(' + ')} min` : 'does not set',
-        detail: `${places}, ${WAY_UP_NAMES[plan.coatsMade[plan.coatsMade.length - 1].wayUp]}`,
+        detail: `${places}, ${liesText(plan.coatsMade[plan.coatsMade.length - 1], plan.cavity)}`,
       };
     },
   },

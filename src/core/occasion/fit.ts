@@ -13,7 +13,7 @@ export interface Fitted {
 const ROUNDS = 400;
 const SEED = 1;
 /** How often it may turn back while everything below the best is tried. */
-const PROOF_TURNS = 2000;
+const PROOF_TURNS = 500;
 
 /** Fits a workload: as early an end as is found, and how far it can be from the earliest. Undefined where there is none. Some tenths of a second. */
 export function fit(workload: Workload): Fitted | undefined {

@@ -10,6 +10,7 @@ import { ComingToRest } from './coming-to-rest';
 import { evenFilm } from './even-film';
 import { LyingFilm } from './lying-film';
 import { airAt, placeC, type Surroundings } from './place-air';
+import { STEP } from './shell-steps';
 import { around, standingSkin, startingFilm, thickestM } from './shell-surroundings';
 import { stiffen } from './stiffen';
 import { fromCells, wallCells, type WallCells } from './wall-cells';
@@ -29,21 +30,6 @@ import type {
 const SPREAD_SHARE = 0.25;
 /** Turned more often than so many times in one stay it could not come out any more even. */
 const MOST_TURNS = 120;
-const FIRST_STEP_S = 0.02;
-const SHORTEST_STEP_S = 1e-5;
-const LONGEST_STEP_S = 60;
-const GROWTH = 1.7;
-const CHANGE_SHARE = 0.05;
-const CHANGE_K = 0.5;
-/** Likewise of a film that stands still, whose warmth tells nothing but when it has set. */
-const STILL_CHANGE_K = 1;
-/** After this many steps of one stretch they may change more: a thin liquid that creeps over a dry wall would else take thousands. */
-const MANY_STEPS = 150;
-/** A film that still runs after so many steps of a stretch, or finds no step short enough, is of no shell: it is held still for the rest of it. */
-const MOST_STEPS = 1500;
-/** A step that moves further than this many times what is wanted is followed by a much shorter one. */
-const LEAST_GROWTH = 0.2;
-
 /** One run of a shell; see `simulateShell`. */
 export class ShellRun {
   seconds = 0;
@@ -56,7 +42,7 @@ export class ShellRun {
   private readonly volumesBefore: Float64Array;
   private flow: Rheology = { yieldPa: 0, viscosityPas: 1 };
   private yieldFactor = 1;
-  private dt = FIRST_STEP_S;
+  private dt = STEP.firstS;
   private steps = 0;
   private rest = new ComingToRest();
   private lying: LyingFilm | undefined;
@@ -170,7 +156,7 @@ export class ShellRun {
     this.countVolumes();
     for (const v of this.film.volumeM3) this.pouredM3 += v;
     this.broughtJ += this.held() - before;
-    this.dt = FIRST_STEP_S;
+    this.dt = STEP.firstS;
   }
 
   private drain(choice: CoatChoice, seconds: number): void {
@@ -236,7 +222,7 @@ export class ShellRun {
     this.shape(this.airIn(surroundings));
     this.stiffen();
     while (left > 1e-9) {
-      const pull = flowing && this.steps < MOST_STEPS ? this.film.pull(held) : 0;
+      const pull = flowing && this.steps < STEP.most ? this.film.pull(held) : 0;
       this.rest.before(pull, this.seconds - lag);
       this.dt = this.rest.longestStep(pull, this.dt);
       // A last sliver is taken along rather than made a step of its own.
@@ -248,8 +234,8 @@ export class ShellRun {
       this.rest.after(this.seconds);
       lag = this.rest.flows ? dt / 2 : 0;
       this.dt = Math.min(
-        LONGEST_STEP_S,
-        Math.max(SHORTEST_STEP_S, dt * Math.min(GROWTH, Math.max(LEAST_GROWTH, share))),
+        STEP.longestS,
+        Math.max(STEP.shortestS, dt * Math.min(STEP.growth, Math.max(STEP.leastGrowth, share))),
       );
       this.moment();
     }
@@ -260,7 +246,7 @@ export class ShellRun {
     this.heat.meet(this.airIn(surroundings));
     const moved = this.heat.step(dt);
     this.stiffen();
-    return STILL_CHANGE_K / Math.max(1e-9, moved);
+    return STEP.stillChangeK / Math.max(1e-9, moved);
   }
 
   /** Heat, flow, heat; gives by how much the next step may be longer. */
@@ -271,22 +257,22 @@ export class ShellRun {
     this.shape(this.airIn(surroundings));
     const second = this.heat.step(dt / 2);
     return Math.min(
-      (CHANGE_SHARE * this.patience()) / Math.max(1e-9, moved),
-      CHANGE_K / Math.max(1e-9, first + second),
+      (STEP.changeShare * this.patience()) / Math.max(1e-9, moved),
+      STEP.changeK / Math.max(1e-9, first + second),
     );
   }
 
   /** Grows once a stretch has taken many steps. */
   private patience(): number {
-    return Math.max(1, ++this.steps / MANY_STEPS);
+    return Math.max(1, ++this.steps / STEP.many);
   }
 
   private flowFor(dt: number, held: Held): number {
     this.volumesBefore.set(this.film.volumeM3);
     const moved = this.film.step(dt, held);
     if (!(moved >= 0)) {
-      if (dt < SHORTEST_STEP_S) this.steps = MOST_STEPS;
-      return this.steps < MOST_STEPS ? Math.max(this.flowFor(dt / 2, held), this.flowFor(dt / 2, held)) : 0;
+      if (dt < STEP.shortestS) this.steps = STEP.most;
+      return this.steps < STEP.most ? Math.max(this.flowFor(dt / 2, held), this.flowFor(dt / 2, held)) : 0;
     }
     const { perKelvin, perSet } = this.heat.filmHeat;
     const kelvins = this.film.carry(this.heat.filmC, this.volumesBefore, dt);

@@ -15,13 +15,14 @@ import { listed } from '../../wording/names';
 import { momentText, ownZone } from '../../wording/times';
 import { weighOutTables, type WeighOutUse } from '../weigh-out/weigh-out-table';
 import { shoppingCsv } from './shopping-csv';
+import { FittedWork } from './fitted-work';
 import { ShoppingTable } from './shopping-table';
 
 /** The whole job: what every melt goes into, drawn so that it adds up; parts and rounds; what to buy and what it costs. */
 @Component({
   selector: 'ks-batch-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Figure, NzButtonComponent, ShoppingTable],
+  imports: [Figure, FittedWork, NzButtonComponent, ShoppingTable],
   templateUrl: './batch-view.html',
   styleUrl: './batch-view.less',
 })

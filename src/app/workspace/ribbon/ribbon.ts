@@ -5,9 +5,7 @@ import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Pick } from '../../ui/pick';
 import { text } from '../../wording/format';
-import type { PrepKind } from '../../../core/record/prep';
-import { PREP_WORDS } from '../../wording/painting';
-import { PLACE_NAMES } from '../../wording/names';
+import { stretchName } from '../../wording/stretches';
 
 const NARROWEST_NAMED_SHARE = 0.055;
 const NARROWEST_MINUTES_SHARE = 0.042;
@@ -33,6 +31,9 @@ const CROWDED_FROM = 14;
       <p>
         <i class="key hands" aria-hidden="true"></i>hands on {{ hands() }}
         <i class="key wait" aria-hidden="true"></i>waiting {{ waits() }}
+        @if (bars().length > crowdedFrom) {
+          <span class="bare">bare figures are minutes</span>
+        }
       </p>
     </header>
     <div class="scroll" tabindex="0" role="group" [attr.aria-label]="heading() + ', minute by minute'">
@@ -93,18 +94,12 @@ export class Ribbon {
   protected readonly bars = computed(() => {
     const total = this.total();
     const plan = this.plans.plan();
-    const parts = plan?.batch.byPart.map(({ partId }) => plan.parts.find(({ part }) => part.id === partId)) ?? [];
+    if (!plan) return [];
     // Many bars are all minutes; among a few a bare number would read as anything.
     const crowded = this.stretches().length > CROWDED_FROM;
     return this.stretches().map((stretch) => {
       const share = stretch.seconds / total;
-      const made = parts[stretch.part ?? 0];
-      const { long, short } = stretchNames(
-        stretch,
-        made?.preps[stretch.step ?? -1]?.step.kind,
-        made?.coatsMade.length ?? 1,
-        parts.length > 1 && stretch.part !== undefined ? made?.part.name : undefined,
-      );
+      const { long, short } = stretchName(stretch, plan);
       const minutes = text(stretch.seconds, 'duration', this.units.system());
       const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
       const name =
@@ -143,47 +138,4 @@ export class Ribbon {
       .filter((tick) => tick < minutes * end)
       .map((tick) => ({ at: (tick / minutes) * 100, name: tick === 0 ? '0 min' : String(tick) }));
   });
-}
-
-function stretchNames(
-  stretch: Stretch,
-  paints: PrepKind | undefined,
-  coats: number,
-  part: string | undefined,
-): { readonly long: string; readonly short: string } {
-  const which = coats > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
-  const of = (long: string, short = long): { readonly long: string; readonly short: string } => ({
-    long: part ? `${part}: ${long.toLowerCase()}` : long,
-    short,
-  });
-  switch (stretch.kind) {
-    case 'melt':
-      return of('Melt');
-    case 'prep':
-      return of(paints ? PREP_WORDS[paints].verb : 'Paint');
-    case 'coat':
-      return of(`Coat${which}`);
-    case 'stick':
-      return of('Sticks', 'Stick');
-    case 'dip':
-      return of('Dip');
-    case 'turn':
-      return of('Turn');
-    case 'chill':
-      return of(PLACE_NAMES[stretch.place ?? 'fridge']);
-    case 'unmold':
-      return of('Unmold');
-    case 'rounds':
-      return stretch.handsOn ? of('Rounds between', 'Rounds') : of('their waiting', 'waiting');
-    case 'cover':
-      return of('covered rest', 'rest');
-    case 'level':
-      return of('Level rims', 'Level');
-    case 'fill':
-      return of('Fill');
-    case 'close':
-      return of('Close');
-    case 'finish':
-      return stretch.handsOn ? of('Finish') : of('dries');
-  }
 }

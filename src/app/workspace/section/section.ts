@@ -7,9 +7,9 @@ import { isCap } from '../../../core/record/closing';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { boxSize } from '../../ui/box-size';
+import { liesText } from '../../wording/coats';
 import { text } from '../../wording/format';
 import { acrossText } from '../../wording/shapes';
-import { WAY_UP_NAMES } from '../../wording/names';
 import { FilmBar } from '../film/film-bar';
 import { FilmDrawing } from '../film/film-drawing';
 import { ShellFilm } from '../film/shell-film';
@@ -78,7 +78,11 @@ export class Section {
     const plan = this.plan();
     return plan ? shadesOf(plan.casting, plan, 'streak') : [];
   });
-  protected readonly upText = computed(() => WAY_UP_NAMES[this.plan()?.coatsMade.at(-1)?.wayUp ?? 'upright']);
+  protected readonly upText = computed(() => {
+    const plan = this.plan();
+    const last = plan?.coatsMade.at(-1);
+    return plan && last ? liesText(last, plan.cavity) : '';
+  });
   protected readonly description = computed(() => {
     const plan = this.plan();
     if (!plan) return '';

@@ -1,0 +1,18 @@
+import type { FittedJob } from '../../core/occasion/fitted-job';
+import type { UnitSystem } from '../../core/quantity/units';
+import { text } from './format';
+
+/** Less than this is not worth another order, s. */
+const WORTH_S = 60;
+
+/** What it saves to fit the rounds into each other's waits, how sure that is the least, and what another mold would do. */
+export function fittedText({ endS, leastS, inTurnS, withMoreS }: FittedJob, system: UnitSystem): string {
+  const time = (seconds: number): string => text(seconds, 'duration', system);
+  const saves =
+    inTurnS - endS >= WORTH_S
+      ? `Instead of ${time(inTurnS)} one after the other, by one pair of hands: what is cast is filled, closed and finished while the next sets.`
+      : 'There is nothing to do in its waits: it takes as long as one after the other.';
+  const sure = leastS >= endS - WORTH_S ? 'No order takes less.' : `No order takes less than ${time(leastS)}.`;
+  const more = withMoreS === undefined ? '' : ` With one more of each mold: ${time(withMoreS)}.`;
+  return `${saves} ${sure}${more}`;
+}

@@ -1,0 +1,54 @@
+import type { Stretch } from '../../core/batch/timeline';
+import type { CastingPlan } from '../../core/plan/plan-types';
+import { PLACE_NAMES } from './names';
+import { PREP_WORDS } from './painting';
+
+/** What a stretch of the work is called: in full, and where there is little room. */
+export interface StretchName {
+  readonly long: string;
+  readonly short: string;
+}
+
+/** Names a stretch of a plan's work; which part it is of is said where there are several. */
+export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, plan: CastingPlan): StretchName {
+  const partIds = plan.batch.byPart.map(({ partId }) => partId);
+  const made = plan.parts.find(({ part }) => part.id === partIds[stretch.part ?? 0]);
+  const part = partIds.length > 1 && stretch.part !== undefined ? made?.part.name : undefined;
+  const which = (made?.coatsMade.length ?? 1) > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
+  const of = (long: string, short = long): StretchName => ({
+    long: part ? `${part}: ${long.toLowerCase()}` : long,
+    short,
+  });
+  switch (stretch.kind) {
+    case 'melt':
+      return of('Melt');
+    case 'prep': {
+      const paints = made?.preps[stretch.step ?? -1]?.step.kind;
+      return of(paints ? PREP_WORDS[paints].verb : 'Paint');
+    }
+    case 'coat':
+      return of(`Coat${which}`);
+    case 'stick':
+      return of('Sticks', 'Stick');
+    case 'dip':
+      return of('Dip');
+    case 'turn':
+      return of('Turn');
+    case 'chill':
+      return of(PLACE_NAMES[stretch.place ?? 'fridge']);
+    case 'unmold':
+      return of('Unmold');
+    case 'rounds':
+      return stretch.handsOn ? of('Rounds between', 'Rounds') : of('their waiting', 'waiting');
+    case 'cover':
+      return of('covered rest', 'rest');
+    case 'level':
+      return of('Level rims', 'Level');
+    case 'fill':
+      return of('Fill');
+    case 'close':
+      return of('Close');
+    case 'finish':
+      return stretch.handsOn ? of('Finish') : of('dries');
+  }
+}

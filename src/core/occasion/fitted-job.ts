@@ -1,0 +1,58 @@
+import type { Bare } from '../batch/timeline';
+import type { CastingPlan } from '../plan/plan-types';
+import type { Casting } from '../record/casting';
+import { simulatedPlan } from '../study/remedy-effect';
+import { fit } from './fit';
+import { jobWorkload } from './job-workload';
+
+/** One thing to do, and when from the start, s. */
+export interface FittedStretch extends Bare {
+  readonly startSeconds: number;
+}
+
+/** A casting's work in the order that fits its rounds into each other's waits. */
+export interface FittedJob {
+  /** By their time. */
+  readonly stretches: readonly FittedStretch[];
+  /** What it takes in all, s: so, at the least in any order, and one round after the other. */
+  readonly endS: number;
+  readonly leastS: number;
+  readonly inTurnS: number;
+  /** What it would take with one more of each mold, s; undefined where more would not help. */
+  readonly withMoreS: number | undefined;
+}
+
+/** Fits a casting's rounds into each other's waits; undefined where that cannot be. Some tenths of a second, so for a worker. */
+export function fittedJob(casting: Casting): FittedJob | undefined {
+  const plan = simulatedPlan(casting);
+  const job = jobWorkload(plan);
+  const fitted = job && fit(job.workload);
+  if (!fitted) return undefined;
+  const more = plan.batch.timeline.rounds > 1 ? endOf(simulatedPlan(withMore(casting))) : undefined;
+  return {
+    stretches: job.stretches
+      .map((stretch, i): FittedStretch => ({ ...stretch, startSeconds: fitted.starts[i] }))
+      .sort((a, b) => a.startSeconds - b.startSeconds),
+    endS: endFrom(plan, fitted.endS),
+    leastS: endFrom(plan, fitted.leastS),
+    inTurnS: plan.batch.total.value,
+    withMoreS: more !== undefined && more < fitted.endS ? more : undefined,
+  };
+}
+
+function withMore(casting: Casting): Casting {
+  return { ...casting, molds: casting.molds.map((mold) => ({ ...mold, atHand: mold.atHand + 1 })) };
+}
+
+function endOf(plan: CastingPlan): number | undefined {
+  const job = jobWorkload(plan);
+  const fitted = job && fit(job.workload);
+  return fitted && endFrom(plan, fitted.endS);
+}
+
+/** The end of all: what waits after the last thing done by hand, as drying, is waited for too. */
+function endFrom({ batch }: CastingPlan, handsEndS: number): number {
+  const { wholeJob } = batch.timeline;
+  const lastHands = wholeJob.map(({ handsOn }) => handsOn).lastIndexOf(true);
+  return handsEndS + wholeJob.slice(lastHands + 1).reduce((sum, { seconds }) => sum + seconds, 0);
+}
