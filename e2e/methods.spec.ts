@@ -13,7 +13,9 @@ test('a bottle is turned: an even wall, a pool where it is turned too seldom, an
   await expect(tab(page, 'Coat')).toContainText('tilt and turn');
   await page.getByLabel('Dose per coat').fill('60 mL');
   await page.getByLabel('Turned every').fill('5 min');
-  const note = page.getByText(/Turned every 5 min, it pools: [\d.]+ mm at the base, [\d.]+ mm at the rim\./);
+  const note = page.getByText(
+    /Turned every 5 min, it pools on one side: [\d.]+ mm along the other, of [\d.]+ mm on the whole\./,
+  );
   await expect(note).toBeVisible();
   await expect(tab(page, 'Coat')).toContainText('pools');
   for (let k = 0; k < 4 && (await page.getByRole('button', { name: /Turn it twice as often/ }).isVisible()); k++) {
@@ -21,6 +23,8 @@ test('a bottle is turned: an even wall, a pool where it is turned too seldom, an
     await worked(page);
   }
   await expect(page.getByText(/it pools/)).toHaveCount(0);
+  await expect(page.getByText('Thinnest along its side')).toBeVisible();
+  await expect(page.getByText('sets turned, on its side.')).toBeVisible();
   await expect(page.locator('ks-ribbon')).toContainText('Turn');
   await saved(page);
   await page.reload();
