@@ -125,7 +125,7 @@ const SHOTS: readonly Shot[] = [
         .first()
         .click(),
   },
-  { name: 'weigh-out', path: '/casting/demo-bombs/weigh-out' },
+  { name: 'weigh-out', path: '/casting/demo-tiles/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },
 ];
 

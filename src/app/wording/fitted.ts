@@ -12,7 +12,8 @@ export function fittedText({ endS, leastS, inTurnS, withMoreS }: FittedJob, syst
     inTurnS - endS >= WORTH_S
       ? `Instead of ${time(inTurnS)} one after the other, by one pair of hands: what is cast is filled, closed and finished while the next sets.`
       : 'There is nothing to do in its waits: it takes as long as one after the other.';
-  const sure = leastS >= endS - WORTH_S ? 'No order takes less.' : `No order takes less than ${time(leastS)}.`;
+  const sure =
+    leastS >= endS - WORTH_S ? 'They cannot be fitted closer.' : `They cannot be fitted closer than ${time(leastS)}.`;
   const more = withMoreS === undefined ? '' : ` With one more of each mold: ${time(withMoreS)}.`;
   return `${saves} ${sure}${more}`;
 }

@@ -14,7 +14,7 @@ export interface FittedStretch extends Bare {
 export interface FittedJob {
   /** By their time. */
   readonly stretches: readonly FittedStretch[];
-  /** What it takes in all, s: so, at the least in any order, and one round after the other. */
+  /** What it takes in all, s: so, at the least with the rounds in their order, and one round after the other. */
   readonly endS: number;
   readonly leastS: number;
   readonly inTurnS: number;
