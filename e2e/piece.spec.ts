@@ -77,7 +77,7 @@ test('a name in Chinese, Japanese or Korean, and a sign in it, stand in the PDF'
   await page.getByRole('textbox', { name: 'Name of the casting' }).fill('日本の夜 서울 🍫');
   await page.keyboard.press('Tab');
   await page.getByRole('link', { name: 'Weigh-out sheet' }).click();
-  await expect(page.getByRole('heading', { name: '日本の夜 서울 🍫' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '日本の夜 서울 🍫', level: 1 })).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as PDF' }).click(),
