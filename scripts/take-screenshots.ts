@@ -67,12 +67,10 @@ async function twoColours(page: Page): Promise<void> {
   await page.waitForTimeout(1200);
 }
 
-/** A dark drizzle over the pears, and a little dust. */
-async function finishPears(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'drizzle' }).click();
-  await choose(page.getByLabel('With', { exact: true }), 'quarry');
-  await page.getByRole('button', { name: 'dust', exact: true }).click();
-  await page.getByRole('region', { name: 'Open station' }).evaluate((panel) => panel.scrollTo(0, 0));
+/** The supper's timetable, with a task of the second day opened. */
+async function timetabled(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Timetable' })).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/^Looking for/)).toHaveCount(0, { timeout: 120_000 });
 }
 
 /** The blush that is brushed into the pears' mold. */
@@ -114,7 +112,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'chill', path: '/casting/demo-bombs/chill' },
   { name: 'fill', path: '/casting/demo-oat-cups/fill' },
   { name: 'close', path: '/casting/demo-bombs/close', first: inTwoPasses },
-  { name: 'finish', path: '/casting/demo-pears/finish', first: finishPears },
+  { name: 'occasion', path: '/occasions/demo-supper', first: timetabled },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
   {
     name: 'working',

@@ -50,6 +50,13 @@ export const routes: Routes = [
     path: 'castings/new',
     loadComponent: () => import('./castings/new-casting').then((m) => m.NewCasting),
   },
+  {
+    path: 'occasions',
+    title: 'Occasions · Kilnstone',
+    loadComponent: () => import('./occasions/occasions-page').then((m) => m.OccasionsPage),
+  },
+  { path: 'occasions/:id', loadComponent: () => import('./occasions/occasion-page').then((m) => m.OccasionPage) },
+  { path: 'occasions/:id/sheet', loadComponent: () => import('./occasions/run-sheet').then((m) => m.RunSheet) },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },
   { path: 'molds/:id', loadComponent: () => import('./molds/mold-page').then((m) => m.MoldPage) },

@@ -10,6 +10,7 @@ export interface Row {
   readonly mold?: unknown;
   readonly pantry?: unknown;
   readonly kitchen?: unknown;
+  readonly occasion?: unknown;
 }
 
 /** A fact about this browser's database, such as whether the demo has been laid down. */
@@ -24,6 +25,7 @@ export class KilnstoneDatabase extends Dexie {
   readonly molds!: Table<Row, string>;
   readonly pantry!: Table<Row, string>;
   readonly kitchens!: Table<Row, string>;
+  readonly occasions!: Table<Row, string>;
   readonly facts!: Table<FactRow, string>;
 
   constructor() {
@@ -31,5 +33,13 @@ export class KilnstoneDatabase extends Dexie {
     this.version(1).stores({ castings: 'id', facts: 'key' });
     this.version(2).stores({ castings: 'id', molds: 'id', facts: 'key' });
     this.version(3).stores({ castings: 'id', molds: 'id', pantry: 'id', kitchens: 'id', facts: 'key' });
+    this.version(4).stores({
+      castings: 'id',
+      molds: 'id',
+      pantry: 'id',
+      kitchens: 'id',
+      occasions: 'id',
+      facts: 'key',
+    });
   }
 }

@@ -1,7 +1,8 @@
-import { nextSaturday, format } from 'date-fns';
+import { addDays, format, nextSaturday } from 'date-fns';
 import type { Mold } from '../core/record/mold';
 import { partsOfMold } from '../core/edit/parts';
 import { SHIPPED_MOLDS } from './mold-library';
+import { OCCASION_SCHEMA_VERSION, type Occasion } from '../core/record/occasion';
 import { CASTING_SCHEMA_VERSION, type Casting, type Coat, type Filling, type Melt } from '../core/record/casting';
 import type { Kitchen } from '../core/record/kitchen';
 import { USUAL_KITCHEN } from './kitchen-usual';
@@ -249,4 +250,27 @@ function supper(now: Date): Casting['due'] {
     local: `${format(nextSaturday(now), 'yyyy-MM-dd')}T18:00`,
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   };
+}
+
+/** The hedgerow supper: all demo castings, made on the evening before and on the day. */
+export function demoOccasions(now: Date): Occasion[] {
+  const [{ due }] = demoCastings(now);
+  const eve = format(addDays(new Date(`${due.local.slice(0, 10)}T00:00`), -1), 'yyyy-MM-dd');
+  const day = due.local.slice(0, 10);
+  return [
+    {
+      schemaVersion: OCCASION_SCHEMA_VERSION,
+      id: 'demo-supper',
+      name: 'Hedgerow supper',
+      createdAt: now.toISOString(),
+      due,
+      castingIds: demoCastings(now).map(({ id }) => id),
+      people: 1,
+      stays: [
+        { from: `${eve}T18:00`, to: `${eve}T21:00` },
+        { from: `${day}T14:00`, to: `${day}T17:30` },
+      ],
+      holds: [],
+    },
+  ];
 }

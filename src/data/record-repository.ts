@@ -2,6 +2,7 @@ import { liveQuery, type Table } from 'dexie';
 import { EMPTY, Observable, from } from 'rxjs';
 import { mergeRecords } from '../core/record/merge';
 import type { RecordProblem } from '../core/record/record-problem';
+import type { StoredKind } from './kept-kinds';
 import type { KilnstoneDatabase, Row } from './database';
 
 /** What every stored record has. */
@@ -53,8 +54,8 @@ export interface Written<T> {
 
 /** One kind of record: its table, the name its rows hold it under, how it is read, and the fact that its first ones were laid down. */
 export interface RecordKind<T> {
-  readonly table: 'castings' | 'molds' | 'pantry' | 'kitchens';
-  readonly field: 'casting' | 'mold' | 'pantry' | 'kitchen';
+  readonly table: StoredKind;
+  readonly field: 'casting' | 'mold' | 'pantry' | 'kitchen' | 'occasion';
   readonly seededFact: string;
   read(raw: unknown): { readonly ok: true; readonly record: T } | RecordProblem;
 }

@@ -7,6 +7,7 @@ import { Subject } from 'rxjs';
 import { CastingStorage } from '../app/state/casting-storage';
 import { KitchenStorage } from '../app/state/kitchen-storage';
 import { MoldStorage } from '../app/state/mold-storage';
+import { OccasionStorage } from '../app/state/occasion-storage';
 import { PantryStorage } from '../app/state/pantry-storage';
 import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
@@ -15,7 +16,7 @@ import { START_STUDY_WORKER } from '../app/state/study-worker';
 import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
 import type { Worked } from '../core/plan/worked';
-import { demoCastings } from '../data/demo';
+import { demoCastings, demoOccasions } from '../data/demo';
 import { usualKitchen } from '../data/kitchen-usual';
 import { shippedMolds } from '../data/mold-library';
 import { shippedPantry } from '../data/pantry-shipped';
@@ -102,6 +103,7 @@ export async function openDemo(
       },
       { provide: MoldStorage, useValue: storageOf(shippedMolds(MONDAY)) },
       { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) },
+      { provide: OccasionStorage, useValue: storageOf(demoOccasions(MONDAY)) },
       { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
       { provide: START_STUDY_WORKER, useValue: studyWorker },

@@ -1,4 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-steps';
+import type { Occasion } from '../core/record/occasion';
 import type { FittedJob } from '../core/occasion/fitted-job';
 import type { AimGoal, FoundWay } from '../core/study/aim-search';
 import type { Making } from '../core/plan/making';
@@ -55,6 +57,19 @@ export class StudyClient {
   /** Its rounds fitted into each other's waits. */
   fitted(casting: Casting): Promise<FittedJob | undefined> {
     return this.ask<FittedJob | undefined>(async (remote) => remote.fitted(casting));
+  }
+
+  /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped too. */
+  occasion(
+    occasion: Occasion,
+    castings: readonly Casting[],
+    progress: (now: OccasionProgress) => void,
+  ): Promise<OccasionAnswer | undefined> {
+    return this.ask<OccasionAnswer | undefined>(async (remote) => remote.occasion(occasion, castings, proxy(progress)));
+  }
+
+  stopOccasion(): void {
+    void this.remote?.stopOccasion().catch(() => undefined);
   }
 
   /** Pictures of the shell in the making. */

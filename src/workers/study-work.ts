@@ -1,5 +1,9 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 import { fittedJob, type FittedJob } from '../core/occasion/fitted-job';
+import { occasionSteps, type OccasionAnswer, type OccasionProgress } from '../core/occasion/occasion-steps';
+import type { CastingPlan } from '../core/plan/plan-types';
+import type { Occasion } from '../core/record/occasion';
+import { simulatedPlan } from '../core/study/remedy-effect';
 import { searchWays, type AimGoal, type FoundWay } from '../core/study/aim-search';
 import { make, type Making } from '../core/plan/making';
 import { shellInputOf } from '../core/plan/simulate';
@@ -26,6 +30,13 @@ export interface StudyWork {
   weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;
   /** Its rounds fitted into each other's waits; undefined where they cannot be. */
   fitted(casting: Casting): FittedJob | undefined;
+  /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped. */
+  occasion(
+    occasion: Occasion,
+    castings: readonly Casting[],
+    progress: (now: OccasionProgress) => void,
+  ): Promise<OccasionAnswer | undefined>;
+  stopOccasion(): void;
   /** Pictures of the shell in the making. */
   record(making: Making, simulated: Simulated | undefined): ShellFrame[];
 }
@@ -33,28 +44,57 @@ export interface StudyWork {
 /** The worker's work, apart from the worker, so that it can be tried without one. */
 export function studyWork(): StudyWork {
   let search = 0;
+  let timetable = 0;
+  const planned = plansKept();
   return {
     compare: (casting, ways, partId) => compareWays(casting, ways, partId),
     async search(casting, goal, partId, progress) {
       const mine = ++search;
-      const steps = searchWays(casting, goal, partId);
-      try {
-        for (;;) {
-          const { done, value } = steps.next();
-          if (done) return value;
-          progress(value);
-          // A turn for messages between two ways.
-          await new Promise((resolve) => setTimeout(resolve));
-          if (mine !== search) return undefined;
-        }
-      } finally {
-        // Told through a channel of its own, which is closed with the search.
-        (progress as Partial<ProxyMethods>)[releaseProxy]?.();
-      }
+      return stepped(searchWays(casting, goal, partId), progress, () => mine === search);
     },
     stopSearch: () => void search++,
+    async occasion(occasion, castings, progress) {
+      const mine = ++timetable;
+      return stepped(occasionSteps(occasion, castings, planned), progress, () => mine === timetable);
+    },
+    stopOccasion: () => void timetable++,
     weigh: (casting, plan, shellKg) => weighedShell(casting, plan, shellKg),
     fitted: (casting) => fittedJob(casting),
     record: (making, simulated) => recordShell(shellInputOf(making, make(making, simulated))),
+  };
+}
+
+/** Goes through the steps of a search, with a turn for messages after each. @returns undefined where it is not wanted any more */
+async function stepped<P, T>(
+  steps: Generator<P, T>,
+  progress: (now: P) => void,
+  wanted: () => boolean,
+): Promise<T | undefined> {
+  try {
+    for (;;) {
+      const { done, value } = steps.next();
+      if (done) return value;
+      progress(value);
+      await new Promise((resolve) => setTimeout(resolve));
+      if (!wanted()) return undefined;
+    }
+  } finally {
+    // Told through a channel of its own, which is closed with the search.
+    (progress as Partial<ProxyMethods>)[releaseProxy]?.();
+  }
+}
+
+/** As many plans are kept as an occasion has castings: it is asked again with every stay that is changed. */
+const PLANS_KEPT = 60;
+
+function plansKept(): (casting: Casting) => CastingPlan {
+  const kept = new Map<string, CastingPlan>();
+  return (casting) => {
+    const key = JSON.stringify(casting);
+    const plan = kept.get(key) ?? simulatedPlan(casting);
+    kept.delete(key);
+    kept.set(key, plan);
+    if (kept.size > PLANS_KEPT) kept.delete(kept.keys().next().value as string);
+    return plan;
   };
 }

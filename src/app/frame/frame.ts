@@ -1,6 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { LucideGrid2x2, LucideKeyboard, LucidePackageOpen, LucideRefrigerator, LucideSoup } from '@lucide/angular';
+import {
+  LucideCalendarClock,
+  LucideGrid2x2,
+  LucideKeyboard,
+  LucidePackageOpen,
+  LucideRefrigerator,
+  LucideSoup,
+} from '@lucide/angular';
 import { NzAlertComponent } from 'ng-zorro-antd/alert';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { CastingStorage } from '../state/casting-storage';
@@ -23,6 +30,7 @@ import { Keys } from './keys';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     KeyList,
+    LucideCalendarClock,
     LucideGrid2x2,
     LucideKeyboard,
     LucidePackageOpen,

@@ -1,6 +1,7 @@
 import { isOutlined, outlinePoints } from '../../core/cavity/free-outline';
 import type { CavityShape } from '../../core/cavity/shape';
 import { cavityOf } from '../../core/cavity/cavity';
+import { CAVITY_GAP_M, sheetSize } from '../../core/mold/sheet-size';
 import type { Mold } from '../../core/record/mold';
 
 /** A mold drawn to scale in millimetres: its sheet from above with every cavity, and one cavity cut through. */
@@ -11,32 +12,23 @@ export interface SheetDrawing {
   readonly cavities: readonly string[];
 }
 
-const GAP_MM = 7;
-const EDGE_MM = 9;
-
 /** Lays a mold's cavities out in their rows and columns, the kinds one below another. Pure; knows nothing of the page. */
 export function sheetDrawing(mold: Pick<Mold, 'cavities'>): SheetDrawing {
-  let y = EDGE_MM;
-  let widest = 0;
-  const groups = mold.cavities.map(({ shape, rows, columns }) => {
-    const { lengthM, widthM } = cavityOf(shape);
-    const [across, along] = [lengthM * 1000, widthM * 1000];
-    const group = { shape, rows, columns, across, along, top: y, width: columns * (across + GAP_MM) - GAP_MM };
-    y += rows * (along + GAP_MM);
-    widest = Math.max(widest, group.width);
-    return group;
-  });
-  const widthMm = widest + 2 * EDGE_MM;
-  const paths = groups.map(({ shape, rows, columns, across, along, top, width }) => {
-    const left = (widthMm - width) / 2;
+  const { acrossM, alongM, groups } = sheetSize(mold);
+  const widthMm = acrossM * 1000;
+  const gap = CAVITY_GAP_M * 1000;
+  const paths = mold.cavities.map(({ shape, rows, columns }, i) => {
+    const group = groups[i];
+    const [across, along, top] = [group.lengthM * 1000, group.widthM * 1000, group.fromM * 1000];
+    const left = (widthMm - group.acrossM * 1000) / 2;
     const one: string[] = [];
     for (let row = 0; row < rows; row++) {
       for (let column = 0; column < columns; column++)
         one.push(
           outlinePath(
             shape,
-            left + column * (across + GAP_MM) + across / 2,
-            top + row * (along + GAP_MM) + along / 2,
+            left + column * (across + gap) + across / 2,
+            top + row * (along + gap) + along / 2,
             across,
             along,
           ),
@@ -44,7 +36,7 @@ export function sheetDrawing(mold: Pick<Mold, 'cavities'>): SheetDrawing {
     }
     return one.join('');
   });
-  return { widthMm, heightMm: y - GAP_MM + EDGE_MM, cavities: paths };
+  return { widthMm, heightMm: alongM * 1000, cavities: paths };
 }
 
 /** One cavity's rim from above, around a middle, mm. */

@@ -9,7 +9,7 @@ export type Change =
   | LibraryChange;
 
 /** The libraries beside the castings. */
-export type LibraryKey = 'molds' | 'pantry' | 'kitchens';
+export type LibraryKey = 'molds' | 'pantry' | 'kitchens' | 'occasions';
 
 /** A casting before and after a change. */
 export interface CastingChange {

@@ -2,6 +2,7 @@ import { Injectable, computed, inject } from '@angular/core';
 import { shopping, type Shopping } from '../../core/batch/shopping';
 import { larderNeeds, type LarderNeed } from '../../core/plan/larder';
 import { piecesFrom } from '../../core/plan/needs';
+import type { Casting } from '../../core/record/casting';
 import type { PantryChocolate } from '../../core/record/chocolate';
 import type { PantryFilling } from '../../core/record/filling';
 import { Kitchens } from './kitchens';
@@ -38,25 +39,11 @@ export class ShoppingList {
     const plan = this.plans.plan();
     if (!plan) return [];
     return larderNeeds(plan).map((need): ShoppingLine => {
-      const entry = this.stocked(need.entryId);
-      // Sold by the casting's own copy where the pantry has none of it.
-      const packKg = entry?.packKg ?? plan.casting.chocolates.find(({ id }) => id === need.entryId)?.packKg;
       const own =
         need.entryId === undefined
           ? undefined
           : plan.casting.onHand.find(({ chocolateId }) => chocolateId === need.entryId)?.kg;
-      const stockKg = entry?.stockKg;
-      const packPrice = entry?.packPrice;
-      return {
-        ...need,
-        stockKg,
-        packKg,
-        packPrice,
-        shopping:
-          packKg === undefined
-            ? undefined
-            : shopping(need.neededKg, own ?? stockKg ?? 0, packKg, packPrice, need.usedKg),
-      };
+      return shoppingLine(need, this.stocked(need.entryId), [plan.casting], own);
     });
   });
   /** What is used, and what is bought, at known prices; `unpriced` names what has none. */
@@ -102,7 +89,39 @@ export class ShoppingList {
   }
 
   private stocked(id: string | undefined): PantryChocolate | PantryFilling | undefined {
-    const entry = id === undefined ? undefined : this.pantry.byId().get(id);
-    return entry && entry.entry !== 'tint' ? entry : undefined;
+    return stockedIn(this.pantry, id);
   }
+}
+
+/** What the pantry has of something that can be bought. */
+export function stockedIn(
+  pantry: Pick<Pantry, 'byId'>,
+  id: string | undefined,
+): PantryChocolate | PantryFilling | undefined {
+  const entry = id === undefined ? undefined : pantry.byId().get(id);
+  return entry && entry.entry !== 'tint' ? entry : undefined;
+}
+
+/**
+ * What is to be bought of one thing.
+ * @param castings sold by their own copies where the pantry has none of it
+ * @param own what is on hand of it, kg, whatever the pantry holds
+ */
+export function shoppingLine(
+  need: LarderNeed,
+  entry: PantryChocolate | PantryFilling | undefined,
+  castings: readonly Pick<Casting, 'chocolates'>[],
+  own?: number,
+): ShoppingLine {
+  const copies = castings.flatMap(({ chocolates }) => chocolates);
+  const packKg = entry?.packKg ?? copies.find(({ id }) => id === need.entryId)?.packKg;
+  const { stockKg, packPrice } = entry ?? {};
+  return {
+    ...need,
+    stockKg,
+    packKg,
+    packPrice,
+    shopping:
+      packKg === undefined ? undefined : shopping(need.neededKg, own ?? stockKg ?? 0, packKg, packPrice, need.usedKg),
+  };
 }

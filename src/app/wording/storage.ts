@@ -5,12 +5,14 @@ const ONE: Readonly<Record<StoredKind, string>> = {
   molds: 'mold',
   pantry: 'pantry record',
   kitchens: 'kitchen',
+  occasions: 'occasion',
 };
 const SEVERAL: Readonly<Record<StoredKind, string>> = {
   castings: 'castings',
   molds: 'molds',
   pantry: 'pantry records',
   kitchens: 'kitchens',
+  occasions: 'occasions',
 };
 
 /** What is the matter with keeping castings, and what to do; nothing where all is well. */

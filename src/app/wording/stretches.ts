@@ -1,5 +1,5 @@
 import type { Stretch } from '../../core/batch/timeline';
-import type { CastingPlan } from '../../core/plan/plan-types';
+import type { WorkNames } from '../../core/plan/work-names';
 import { PLACE_NAMES } from './names';
 import { PREP_WORDS } from './painting';
 
@@ -9,12 +9,11 @@ export interface StretchName {
   readonly short: string;
 }
 
-/** Names a stretch of a plan's work; which part it is of is said where there are several. */
-export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, plan: CastingPlan): StretchName {
-  const partIds = plan.batch.byPart.map(({ partId }) => partId);
-  const made = plan.parts.find(({ part }) => part.id === partIds[stretch.part ?? 0]);
-  const part = partIds.length > 1 && stretch.part !== undefined ? made?.part.name : undefined;
-  const which = (made?.coatsMade.length ?? 1) > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
+/** Names a stretch of a casting's work; which part it is of is said where there are several. */
+export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, { parts }: WorkNames): StretchName {
+  const made = parts[stretch.part ?? 0];
+  const part = parts.length > 1 && stretch.part !== undefined ? made?.name : undefined;
+  const which = (made?.coats ?? 1) > 1 && stretch.coat !== undefined ? ` ${stretch.coat + 1}` : '';
   const of = (long: string, short = long): StretchName => ({
     long: part ? `${part}: ${long.toLowerCase()}` : long,
     short,
@@ -23,7 +22,7 @@ export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, plan: Castin
     case 'melt':
       return of('Melt');
     case 'prep': {
-      const paints = made?.preps[stretch.step ?? -1]?.step.kind;
+      const paints = made?.preps[stretch.step ?? -1];
       return of(paints ? PREP_WORDS[paints].verb : 'Paint');
     }
     case 'coat':
@@ -48,6 +47,10 @@ export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, plan: Castin
       return of('Fill');
     case 'close':
       return of('Close');
+    case 'wash':
+      return of('Wash the mold', 'Wash');
+    case 'make':
+      return of('Make the filling', 'Make');
     case 'finish':
       return stretch.handsOn ? of('Finish') : of('dries');
   }

@@ -109,6 +109,16 @@ export function momentText(seconds: number, zone: string): string {
   return `${day}, ${time}${whose(zone)}`;
 }
 
+/** "17:05" by the clocks of a zone. */
+export function timeText(seconds: number, zone: string): string {
+  return momentOf(seconds, zone).time;
+}
+
+/** "Sat 17 Oct" by the clocks of a zone, with the year where it is not this one. */
+export function dayText(seconds: number, zone: string): string {
+  return momentOf(seconds, zone).day;
+}
+
 /** When a casting is due. */
 export function dueText(due: Due): string {
   return momentText(dueSeconds(due), due.zone);

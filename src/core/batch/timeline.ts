@@ -21,7 +21,9 @@ export interface Stretch {
     | 'level'
     | 'fill'
     | 'close'
-    | 'finish';
+    | 'finish'
+    | 'wash'
+    | 'make';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;
@@ -36,6 +38,8 @@ export interface Stretch {
   readonly round?: number;
   /** Melts that it works from, or makes. */
   readonly meltIds?: readonly string[];
+  /** The filling that is made. */
+  readonly fillingId?: string;
 }
 
 export interface TimelineCoat {

@@ -17,6 +17,9 @@ export type FillingKind = (typeof FILLING_KINDS)[number];
 export const KEEPING = ['dry', 'weeks', 'days'] as const;
 export type Keeping = (typeof KEEPING)[number];
 
+/** How many days what holds such a filling is at its best. Common practice, no source. */
+export const KEEPS_DAYS: Readonly<Record<Keeping, number>> = { dry: 60, weeks: 14, days: 3 };
+
 /** How a kind of filling takes up space and behaves, SI. Values from memory; packing of pieces cited below. */
 export interface FillingMatter {
   /** Mass over the space taken in bulk, in a wide vessel, kg/m³. */

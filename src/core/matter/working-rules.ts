@@ -77,6 +77,7 @@ export const HANDS_ON = {
   fillPerPiece: 15,
   closePerPiece: 25,
   stick: 8,
+  washPerMold: 120,
 } as const;
 
 /** How long the hands take to get parts out of their mold, s: for each part, and for each mold beside that. Working rules. */

@@ -33,8 +33,8 @@ export function fittedJob(casting: Casting): FittedJob | undefined {
     stretches: job.stretches
       .map((stretch, i): FittedStretch => ({ ...stretch, startSeconds: fitted.starts[i] }))
       .sort((a, b) => a.startSeconds - b.startSeconds),
-    endS: endFrom(plan, fitted.endS),
-    leastS: endFrom(plan, fitted.leastS),
+    endS: fitted.endS,
+    leastS: fitted.leastS,
     inTurnS: plan.batch.total.value,
     withMoreS: more !== undefined && more < fitted.endS ? more : undefined,
   };
@@ -46,13 +46,5 @@ function withMore(casting: Casting): Casting {
 
 function endOf(plan: CastingPlan): number | undefined {
   const job = jobWorkload(plan);
-  const fitted = job && fit(job.workload);
-  return fitted && endFrom(plan, fitted.endS);
-}
-
-/** The end of all: what waits after the last thing done by hand, as drying, is waited for too. */
-function endFrom({ batch }: CastingPlan, handsEndS: number): number {
-  const { wholeJob } = batch.timeline;
-  const lastHands = wholeJob.map(({ handsOn }) => handsOn).lastIndexOf(true);
-  return handsEndS + wholeJob.slice(lastHands + 1).reduce((sum, { seconds }) => sum + seconds, 0);
+  return job && fit(job.workload)?.endS;
 }

@@ -1,7 +1,13 @@
 import { afterTasks, roundLines, type Bare } from '../batch/timeline';
+import { madeAhead } from '../fill/made-ahead';
 import { workOrder } from '../plan/batch-input';
 import type { CastingPlan } from '../plan/plan-types';
-import type { Lag, Operation, Workload } from '../schedule/workload';
+import { moldOf, fillingOf } from '../record/references';
+import { sheetM2 } from '../mold/sheet-size';
+import type { Lag, Workload } from '../schedule/workload';
+import { bowlsOf, BowlTurns } from './bowls';
+import { MoldTurns } from './mold-turns';
+import { Work } from './work';
 
 /** A casting's work as operations with lags, and what each of them is. */
 export interface JobWorkload {
@@ -16,36 +22,54 @@ const MOST_OPERATIONS = 240;
 const AT_ONCE_S = 60;
 /** What stands chilled before it is tipped out is tipped out within this share of the time it stands. Working rule. */
 const TIMED_SHARE = 0.1;
-/** A melt is ready no longer than this before its first coat, s. Working rule. */
-const MELT_STANDS_S = 600;
+/** What keeps for days is made no longer than this before it goes in, s. Working rule. */
+const MADE_BEFORE_S = 2 * 24 * 3600;
 
 /**
- * What a casting's rounds are made of, so that they can be fitted into each other's waits: the coats of each round with their minutes to the
- * earliest and the latest next step, a mold that is used again once it is empty, and filling, closing and finishing of the
- * pieces that each round gives. For one pair of hands. Undefined where something never sets, or the list would be too long.
+ * What a casting's rounds are made of, so that they can be fitted into each other's waits, for one pair of hands; see `addJob`. Undefined where
+ * something never sets, or the list would be too long.
  */
 export function jobWorkload(plan: CastingPlan): JobWorkload | undefined {
-  const job = new Job(plan);
+  if (whyNotFitted(plan)) return undefined;
+  const work = new Work();
+  addJob(plan, work, new BowlTurns(work, bowlsOf([plan], false)), new MoldTurns(work));
+  if (work.tasks.length > MOST_OPERATIONS) return undefined;
+  return { workload: work.workload({ people: 1, stays: [] }), stretches: work.tasks };
+}
+
+/** Why a casting's work cannot be fitted: it never ends, or has more rounds than anybody keeps a list of. */
+export function whyNotFitted({ batch, parts }: CastingPlan): 'endless' | 'tooMany' | undefined {
+  if (!Number.isFinite(batch.total.value)) return 'endless';
+  return batch.timeline.rounds * parts.length > MOST_OPERATIONS ? 'tooMany' : undefined;
+}
+
+/**
+ * Adds a casting's work: the coats of each round with their minutes to the earliest and the latest next step, a mold that is used again once
+ * it is empty, and filling, closing and finishing of the pieces that each round gives.
+ * @param making home-made fillings are made as well that have stood, when they go in, at most so long, s
+ */
+export function addJob(plan: CastingPlan, work: Work, bowls: BowlTurns, molds: MoldTurns, making = 0): void {
+  const job = new Job(plan, work, bowls, molds);
   const { rounds } = plan.batch.timeline;
-  if (rounds * plan.parts.length > MOST_OPERATIONS || !Number.isFinite(plan.batch.total.value)) return undefined;
   for (const { from, count, cast } of plan.batch.runs)
     for (let round = from; round < from + count; round++) job.round(round, cast, round === rounds - 1);
-  return job.stretches.length > MOST_OPERATIONS ? undefined : job.told();
+  job.fillings(making);
 }
 
 class Job {
-  readonly stretches: Bare[] = [];
-  private readonly lags: Lag[] = [];
   private readonly parts;
-  /** The operation that makes each melt. */
-  private readonly melts = new Map<string, number>();
-  /** By mold: what empties it in the round before. */
-  private emptied = new Map<string, number[]>();
+  private readonly castingId: string;
   /** By part: so many are cast, and what got the last of them out. */
   private readonly cast: { count: number; out: number | undefined }[];
   private pieces = 0;
 
-  constructor(private readonly plan: CastingPlan) {
+  constructor(
+    private readonly plan: CastingPlan,
+    private readonly work: Work,
+    private readonly bowls: BowlTurns,
+    private readonly molds: MoldTurns,
+  ) {
+    this.castingId = plan.casting.id;
     this.parts = workOrder(plan.parts);
     this.cast = this.parts.map(() => ({ count: 0, out: undefined }));
   }
@@ -53,28 +77,39 @@ class Job {
   /** Adds a round, and what is done to the pieces that it makes whole. */
   round(round: number, cast: readonly number[], last: boolean): void {
     const { work } = this.plan.batch;
-    const emptied = new Map<string, number[]>();
     for (const line of roundLines(work, cast)) {
       const part = line[0].part ?? 0;
-      const { moldId } = work.parts[part];
-      const [first, out] = this.line(line, round, this.emptied.get(moldId) ?? []);
+      const { moldId, perMold } = work.parts[part];
+      const chocolateId = this.parts[part].chocolates[0].id;
+      const molds = Math.ceil(cast[part] / perMold);
+      const { after, waits } = this.molds.free(moldId, this.castingId, chocolateId, molds);
+      const m2 = molds * sheetM2(moldOf(this.plan.casting, this.parts[part].part));
+      const [first, out] = this.line([...waits, ...line], round, after, m2);
       if (first === undefined) continue;
-      emptied.set(moldId, [...(emptied.get(moldId) ?? []), out]);
+      this.molds.use(moldId, this.castingId, chocolateId, first, out);
       this.cast[part] = { count: this.cast[part].count + cast[part], out };
     }
-    this.emptied = new Map([...this.emptied, ...emptied]);
+    this.molds.next();
     const whole = last ? work.pieces : this.whole();
     if (whole > this.pieces) {
       const outs = this.cast.flatMap(({ out }) => out ?? []);
-      this.line(afterTasks(work, whole - this.pieces), round, outs);
+      this.line(afterTasks(work, whole - this.pieces), round, outs, 0);
       this.pieces = whole;
     }
   }
 
-  told(): JobWorkload {
-    const operations = this.stretches.map(({ seconds }, i): Operation => ({ id: String(i), seconds, hands: 1 }));
-    const workload = { operations, lags: this.lags, resources: [], occupations: [], people: 1, stays: [] };
-    return { workload, stretches: this.stretches };
+  /** Adds the making of what is mixed at home and has stood, when it goes in, at most so long, s. */
+  fillings(most: number): void {
+    const { casting, fillings } = this.plan;
+    for (const { fillingId } of fillings) {
+      const made = madeAhead(casting.fillings, fillingOf(casting, fillingId));
+      if (!made || made.standsS > most) continue;
+      const { castingId } = this;
+      const make = this.work.add({ castingId, kind: 'make', handsOn: true, seconds: made.handsOnS, fillingId });
+      const lag = { least: made.standsS, most: made.standsS + MADE_BEFORE_S };
+      for (const [i, task] of this.work.tasks.entries())
+        if (task.castingId === castingId && task.kind === 'fill') this.work.lag(make, i, lag);
+    }
   }
 
   /** Pieces that can be put together of what is cast so far. */
@@ -86,9 +121,16 @@ class Job {
 
   /**
    * Adds tasks that follow each other. @param after operations that must be over before the first
-   * @returns the first and the last operation; undefined where all of it only waits
+   * @param m2 what of a shelf they take while they wait there
+   * @returns the first and the last operation; undefined for the first where all of it only waits
    */
-  private line(tasks: readonly Bare[], round: number, after: readonly number[]): readonly [number | undefined, number] {
+  private line(
+    tasks: readonly Bare[],
+    round: number,
+    after: readonly number[],
+    m2: number,
+  ): readonly [number | undefined, number] {
+    const { castingId, work } = this;
     let first: number | undefined;
     let before = after;
     let waits: Bare[] = [];
@@ -97,27 +139,31 @@ class Job {
         waits.push(task);
         continue;
       }
-      const made = this.operation({ ...task, round });
-      for (const from of before)
-        this.lags.push({ from, to: made, ...this.lag(from, waits, task, first !== undefined) });
-      this.meltFor(task, made);
+      const made = work.add({ ...task, castingId, round });
+      for (const from of before) work.lag(from, made, this.lag(from, waits, task, first !== undefined));
+      this.bowls.use(castingId, task.meltIds ?? [], made);
+      if (first !== undefined && m2 > 0)
+        for (const place of new Set(waits.map((wait) => wait.place)))
+          if (place === 'fridge' || place === 'freezer')
+            work.shelfUses.push({ place, castingId, m2, from: before[0], to: made });
       first ??= made;
       before = [made];
       waits = [];
     }
+    // What dries or sets at last has to be over as well.
+    for (const wait of first === undefined ? [] : waits) {
+      const made = work.add({ ...wait, castingId, round });
+      work.lag(before[0], made, { least: 0, most: 0 });
+      before = [made];
+    }
     return [first, before[0] ?? -1];
-  }
-
-  private operation(stretch: Bare): number {
-    // Whole seconds add up without rounding.
-    return this.stretches.push({ ...stretch, seconds: Math.max(1, Math.round(stretch.seconds)) }) - 1;
   }
 
   /** How long it waits at least, and at most where it must not wait longer. */
   private lag(from: number, waits: readonly Bare[], next: Bare, inLine: boolean): Pick<Lag, 'least' | 'most'> {
     const least = Math.ceil(waits.reduce((sum, { seconds }) => sum + seconds, 0));
     if (!inLine) return { least };
-    const laid = this.stretches[from];
+    const laid = this.work.tasks[from];
     const wait = waits[waits.length - 1];
     if (!wait) return laid.kind === 'coat' ? { least, most: AT_ONCE_S } : { least };
     // Tipped out after it stood full in the cold.
@@ -126,20 +172,5 @@ class Job {
     const chill = wait.coat === undefined ? undefined : this.parts[wait.part ?? 0].chill.coats[wait.coat];
     if (!chill || !Number.isFinite(chill.chosen.latest.value)) return { least };
     return { least, most: least + Math.floor(Math.max(AT_ONCE_S, chill.chosen.latest.value - chill.stay.value)) };
-  }
-
-  /** The melts that a task works from are made before it, and not long before the first. */
-  private meltFor({ meltIds = [] }: Bare, operation: number): void {
-    for (const meltId of meltIds) {
-      const made = this.melts.get(meltId);
-      if (made !== undefined) {
-        this.lags.push({ from: made, to: operation, least: 0 });
-        continue;
-      }
-      const seconds = this.plan.batch.work.meltSeconds.get(meltId) ?? 0;
-      const melt = this.operation({ kind: 'melt', handsOn: true, seconds, meltIds: [meltId] });
-      this.melts.set(meltId, melt);
-      this.lags.push({ from: melt, to: operation, least: 0, most: MELT_STANDS_S });
-    }
   }
 }

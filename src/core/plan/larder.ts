@@ -18,8 +18,12 @@ export interface LarderNeed {
 /**
  * Everything the job takes: each chocolate, in melts and fillings; each filling that is bought as it is; what recipes name besides; colours
  * and dusts that go into molds and on pieces.
+ * @param shared what of a melt has to be there, as a share of what is melted: less than 1 where others use what it gives back
  */
-export function larderNeeds({ casting, batch, fillings, parts, finishes }: CastingPlan): LarderNeed[] {
+export function larderNeeds(
+  { casting, batch, fillings, parts, finishes }: CastingPlan,
+  shared: (meltId: string) => number = () => 1,
+): LarderNeed[] {
   const needs = new Map<string, LarderNeed>();
   const add = (key: string, need: Omit<LarderNeed, 'neededKg' | 'usedKg'>, neededKg: number, usedKg: number): void => {
     const before = needs.get(key);
@@ -33,18 +37,20 @@ export function larderNeeds({ casting, batch, fillings, parts, finishes }: Casti
     if (!record) continue;
     const shares = sharesOf(casting, record);
     const tint = tintOf(casting, record);
+    const meltedKg = melt.melted.value * shared(melt.meltId);
     if (tint) {
-      const { coloursKg } = tintAmounts(tint, melt.melted.value);
+      const { coloursKg } = tintAmounts(tint, meltedKg);
       for (const [i, { name }] of tint.colours.entries()) other(name, coloursKg[i]);
     }
     // Streaked with other colours, or a tint, it does not go back to what it was.
     const back = melt.mixed || record.source.kind === 'tint' ? 0 : melt.comesBack.value;
+    const usedKg = Math.min(meltedKg, melt.melted.value - back);
     for (const { chocolateId, share } of shares)
       add(
         chocolateId,
         { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' },
-        share * melt.melted.value,
-        share * (melt.melted.value - back),
+        share * meltedKg,
+        share * usedKg,
       );
   }
   for (const { components } of fillings) {

@@ -18,8 +18,7 @@ import { fillsLevel, isClamped, METHODS } from './method';
 import { PATTERNS, PREP_KINDS, prepRow, type PrepKind } from './prep';
 import { ChocolateSchema, colour, TintSchema } from './chocolate';
 import { KitchenSchema } from './kitchen';
-import { isLocalTime, isZone } from './due';
-import { id, name, wholeOf, numberOf } from './fields';
+import { due, id, name, wholeOf, numberOf } from './fields';
 import { FillingSchema } from './filling';
 import { MOST } from './limits';
 import { MoldSchema } from './mold';
@@ -241,10 +240,7 @@ export const CastingSchema = z.object({
   name,
   createdAt: z.iso.datetime(),
   pieces: wholeOf('pieces'),
-  due: z.object({
-    local: z.string().check(z.refine(isLocalTime)),
-    zone: z.string().check(z.maxLength(60), z.refine(isZone)),
-  }),
+  due,
   spareRule: SpareRuleSchema,
   kitchen: KitchenSchema,
   molds: z.array(MoldSchema).check(z.minLength(1), z.maxLength(MOST.molds)),

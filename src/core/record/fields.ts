@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { isLocalTime, isZone } from './due';
 import { LIMITS, type LimitName } from './limits';
 
 // What the schemas of all records are put together from.
@@ -14,3 +15,9 @@ export const id = z.string().check(z.minLength(1), z.maxLength(60));
 
 /** What people call it. */
 export const name = z.string().check(z.minLength(1), z.maxLength(120));
+
+/** A local date and time, as "2026-10-17T18:00". */
+export const localTime = z.string().check(z.refine(isLocalTime));
+
+/** When something is wanted: a local time, and the zone whose clocks tell it. */
+export const due = z.object({ local: localTime, zone: z.string().check(z.maxLength(60), z.refine(isZone)) });

@@ -115,6 +115,8 @@ export const LIMITS = {
   shellKg: limit('mass', 0.0005, 3),
   fatShare: limit('share', 0.1, 0.7),
   ceilingC: limit('temperature', 28, 60),
+  people: limit('count', 1, 4),
+  shelfM: limit('length', 0.05, 2),
 } as const;
 
 export type LimitName = keyof typeof LIMITS;
@@ -133,3 +135,6 @@ export const MOST = {
   finishes: 20,
   bowls: 12,
 } as const;
+
+/** The same of an occasion. */
+export const MOST_OF_OCCASION = { castings: 40, stays: 21, holds: 400 } as const;

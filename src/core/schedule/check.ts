@@ -4,6 +4,7 @@ import { momentAt, type Starts, type Workload } from './workload';
 export type Fault =
   | { readonly key: 'noTime'; readonly operation: number }
   | { readonly key: 'lag'; readonly lag: number }
+  | { readonly key: 'notHeld'; readonly operation: number }
   | { readonly key: 'outsideStay'; readonly operation: number }
   | { readonly key: 'overfilled'; readonly resource: number; readonly atS: number }
   | { readonly key: 'freedFirst'; readonly occupation: number }
@@ -27,10 +28,13 @@ export function faultsOf(workload: Workload, starts: Starts): Fault[] {
     const waits = starts[to] - end(from);
     return waits < least - NEAR_S || waits > most + NEAR_S ? [{ key: 'lag', lag }] : [];
   });
-  const outside = operations.flatMap(({ hands }, i): Fault[] =>
+  const moved = operations.flatMap(({ heldAt }, i): Fault[] =>
+    heldAt !== undefined && Math.abs(starts[i] - heldAt) > NEAR_S ? [{ key: 'notHeld', operation: i }] : [],
+  );
+  const outside = operations.flatMap(({ hands, stay }, i): Fault[] =>
     hands === 0 ||
     stays.length === 0 ||
-    stays.some(({ from, to }) => starts[i] >= from - NEAR_S && end(i) <= to + NEAR_S)
+    stays.some(({ from, to }, k) => (stay ?? k) === k && starts[i] >= from - NEAR_S && end(i) <= to + NEAR_S)
       ? []
       : [{ key: 'outsideStay', operation: i }],
   );
@@ -49,7 +53,7 @@ export function faultsOf(workload: Workload, starts: Starts): Fault[] {
   });
   const byHand = operations.map(({ hands }, i) => ({ amount: hands, fromS: starts[i], toS: end(i) }));
   const busy = overAt(byHand, people).map((atS): Fault => ({ key: 'hands', atS }));
-  return [...broken, ...outside, ...backward, ...overfilled, ...busy];
+  return [...broken, ...moved, ...outside, ...backward, ...overfilled, ...busy];
 }
 
 function overAt(

@@ -1,5 +1,5 @@
 import { networkOf } from './orders';
-import { momentAt, type Workload } from './workload';
+import type { Moment, Workload } from './workload';
 
 /** Why there is no timetable, whatever the order: by indices of the workload. */
 export type Impossible =
@@ -9,7 +9,9 @@ export type Impossible =
   | { readonly key: 'tooFewHands'; readonly operation: number }
   /** It is longer than every stay. */
   | { readonly key: 'tooLong'; readonly operation: number }
-  /** The lags, or they and the stays, contradict each other. */
+  /** All that is to be done by hand is more than the stays have hours. */
+  | { readonly key: 'tooFewHours'; readonly wantedS: number; readonly givenS: number }
+  /** The lags, or they and the stays and what is held, contradict each other. */
   | { readonly key: 'lags' };
 
 /** What forbids every timetable of a workload, as far as it is seen without an order; undefined where nothing does. */
@@ -25,15 +27,13 @@ export function impossible(workload: Workload): Impossible | undefined {
     ({ hands, seconds }) => hands > 0 && stays.length > 0 && stays.every(({ from, to }) => to - from < seconds),
   );
   if (long >= 0) return { key: 'tooLong', operation: long };
+  const wantedS = operations.reduce((sum, { hands, seconds }) => sum + hands * seconds, 0);
+  const givenS = people * stays.reduce((sum, { from, to }) => sum + to - from, 0);
+  if (stays.length > 0 && wantedS > givenS) return { key: 'tooFewHours', wantedS, givenS };
   return networkOf(workload).network.settle() ? undefined : { key: 'lags' };
 }
 
 /** Whether what is taken is freed at the same moment. */
-function passing(
-  workload: Workload,
-  from: Parameters<typeof momentAt>[2],
-  to: Parameters<typeof momentAt>[2],
-): boolean {
-  const zeros = workload.operations.map(() => 0);
-  return from.operation === to.operation && momentAt(workload, zeros, from) === momentAt(workload, zeros, to);
+function passing({ operations }: Workload, from: Moment, to: Moment): boolean {
+  return from.operation === to.operation && (from.at === to.at || operations[from.operation].seconds === 0);
 }

@@ -1,6 +1,8 @@
 import { boundS } from './bound';
 import type { Network } from './network';
-import { networkOf, spansOf, type Spans } from './orders';
+import { keepOrder, networkOf, spansOf, type Spans } from './orders';
+import { randoms } from './randoms';
+import { Removal } from './removal';
 import { Sequence } from './sequence';
 import type { Starts, Workload } from './workload';
 
@@ -10,12 +12,27 @@ export interface Found {
   readonly endS: number;
 }
 
-/** Taken out at once, at least and at most: of more, the small search finds nothing in its time. */
-const FEWEST_OUT = 10;
-const MOST_OUT = 40;
-/** How often one round may turn back, and how often the search for a first timetable. */
+/** How often one round may turn back. */
 const TURNS = 60;
-const FIRST_TURNS = 20_000;
+/** How often it is tried to build a timetable, and how much longer than it is a job may count as at each further try. */
+const BUILDS = 6;
+const SHUFFLED = 0.4;
+/** A job that is built in may make the whole longer, up to so many times the bound; where it finds no place so, it comes after all the others. */
+const BUILD_WITHIN = [1, 1.1, 1.3, 1.7, 2.5, 4] as const;
+/**
+ * The search for a first timetable: that it ends within so many times the bound, or whenever, and how often it may turn back for it. What is to end
+ * soon has little room, and so is told early what cannot be; each try goes another way.
+ */
+const FIRST_TRIES = [
+  [1.1, 60],
+  [1.3, 200],
+  [1.6, 200],
+  [2.5, 200],
+  [Infinity, 1000],
+  [1.3, 1000],
+  [2.5, 1000],
+  [Infinity, 20_000],
+] as const;
 /** Shares of the rounds that must end earlier than the one in hand, and that may end as early; the rest may end later by as much as this share. */
 const EARLIER = 0.3;
 const AS_EARLY = 0.5;
@@ -40,6 +57,7 @@ export class Improver {
   private readonly end: number;
   private readonly sequence: Sequence;
   private readonly random: () => number;
+  private readonly removal: Removal;
   private readonly base: ReturnType<Network['mark']>;
 
   constructor(
@@ -51,6 +69,7 @@ export class Improver {
     this.end = end;
     this.spans = spansOf(workload);
     this.random = randoms(seed);
+    this.removal = new Removal(workload, this.spans, this.random);
     this.sequence = new Sequence(network, this.spans, this.random);
     network.settle();
     this.base = network.mark();
@@ -63,9 +82,15 @@ export class Improver {
   }
 
   /** Whether there is a first timetable: 'unknown' where it was not found in the time that is given to it. */
-  first(): 'found' | 'none' | 'unknown' {
-    if (this.tryBelow(horizonS(this.workload), all, FIRST_TURNS)) return 'found';
-    return this.sequence.exhausted ? 'none' : 'unknown';
+  first(tries: number = FIRST_TRIES.length): 'found' | 'none' | 'unknown' {
+    const horizon = horizonS(this.workload);
+    for (let k = 0; k < BUILDS; k++) if (this.built(k)) return 'found';
+    for (const [times, turns] of FIRST_TRIES.slice(0, tries)) {
+      const most = Math.min(horizon, times * this.leastS);
+      if (this.tryBelow(most, all, turns)) return 'found';
+      if (most === horizon && this.sequence.exhausted) return 'none';
+    }
+    return 'unknown';
   }
 
   /** Tries everything for one that ends earlier, until there is none or it has turned back so often. */
@@ -85,23 +110,70 @@ export class Improver {
       this.inVain = 0;
     }
     const { starts, endS } = this.inHand ?? this.best;
-    const out = this.takenOut(starts);
-    const { takenBy, freedBy } = this.spans;
-    const loose = (k: number): boolean => out[takenBy[k]] === 1 || out[freedBy[k]] === 1;
+    const loose = this.removal.some(starts);
     const kind = this.random();
     const later = kind < EARLIER ? -1 : kind < EARLIER + AS_EARLY ? 0 : endS * LATER_BY * this.random();
     this.tryBelow(Math.floor(endS + later), loose, TURNS, starts);
   }
 
-  private tryBelow(most: number, loose: (k: number) => boolean, turns: number, kept?: Starts): boolean {
+  /** Builds a timetable of one job after another, the longest first: each finds its place among those that are there. After a failure in another order. */
+  private built(failures: number): boolean {
+    const { jobs = [] } = this.workload;
+    const { takenBy, freedBy } = this.spans;
+    this.network.backTo(this.base);
+    const { early } = this.network;
+    const ends = new Map<number, number>();
+    for (const [i, job] of jobs.entries())
+      ends.set(job, Math.max(ends.get(job) ?? 0, early[i] + this.workload.operations[i].seconds));
+    if (ends.size < 2) return false;
+    const placed = new Set<number>();
+    const there = (k: number): boolean => placed.has(jobs[takenBy[k]]) && placed.has(jobs[freedBy[k]]);
+    const order = [...ends].map(([job, end]) => ({ job, end: end * (1 + failures * SHUFFLED * this.random()) }));
+    for (const { job } of order.sort((a, b) => b.end - a.end)) {
+      const before = placed.size > 0 ? this.inHand?.starts : undefined;
+      placed.add(job);
+      const loose = (k: number): boolean => jobs[takenBy[k]] === job || jobs[freedBy[k]] === job;
+      const found =
+        BUILD_WITHIN.some((times) => this.tryBelow(times * this.leastS, loose, TURNS, before, there)) ||
+        this.tryBelow(horizonS(this.workload), loose, TURNS, before, there, (i) => jobs[i] === job);
+      if (!found) {
+        this.best = undefined;
+        return false;
+      }
+      // What is not whole is no timetable yet.
+      if (placed.size < ends.size) this.best = undefined;
+    }
+    return true;
+  }
+
+  /** Some operations come after all others that take anything. */
+  private afterAll(kept: Starts, last: (operation: number) => boolean, there: (k: number) => boolean = all): void {
+    const { takenBy, freedBy, count } = this.spans;
+    const { operations } = this.workload;
+    const until = Array.from({ length: count }, (_, k) => k)
+      .filter((k) => there(k) && !last(takenBy[k]) && !last(freedBy[k]))
+      .map((k) => kept[freedBy[k]] + operations[freedBy[k]].seconds);
+    const from = Math.max(0, ...until);
+    operations.forEach((_, i) => last(i) && this.network.notBefore(i, from));
+  }
+
+  private tryBelow(
+    most: number,
+    loose: (k: number) => boolean,
+    turns: number,
+    kept?: Starts,
+    there?: (k: number) => boolean,
+    last?: (operation: number) => boolean,
+  ): boolean {
     this.network.backTo(this.base);
     this.network.notAfter(this.end, most);
-    if (kept) this.keepOrder(kept, loose);
+    if (kept && last) this.afterAll(kept, last, there);
+    if (kept) keepOrder(this.network, this.spans, kept, (k) => loose(k) || there?.(k) === false);
     if (!this.network.settle()) {
       this.sequence.exhausted = true;
       return false;
     }
-    if (!this.sequence.search(loose, turns)) return false;
+    if (!this.sequence.search(loose, turns, there)) return false;
     const { early } = this.network;
     this.inHand = { starts: Array.from(early.subarray(0, this.end)), endS: early[this.end] };
     if (!this.best || this.inHand.endS < this.best.endS) {
@@ -109,68 +181,6 @@ export class Improver {
       this.inVain = 0;
     }
     return true;
-  }
-
-  /** Which operations are taken out: those of a stretch of time, those of some resources, or any. */
-  private takenOut(starts: Starts): Uint8Array {
-    const { random } = this;
-    const out = new Uint8Array(starts.length);
-    const count = FEWEST_OUT + Math.floor(random() * (MOST_OUT - FEWEST_OUT + 1));
-    const kind = random();
-    const chosen = kind < 0.6 ? this.around(starts) : kind < 0.9 ? this.ofResources() : this.any();
-    for (let i = 0, taken = 0; i < chosen.length && taken < count; i++) {
-      if (!out[chosen[i]]) taken++;
-      out[chosen[i]] = 1;
-    }
-    return out;
-  }
-
-  /** All operations, by how near they are to one of them in time. */
-  private around(starts: Starts): readonly number[] {
-    const { operations } = this.workload;
-    const middle = starts[Math.floor(this.random() * starts.length)];
-    const away = operations.map(({ seconds }, i) => Math.abs(starts[i] + seconds / 2 - middle));
-    return operations.map((_, i) => i).sort((a, b) => away[a] - away[b]);
-  }
-
-  /** Those that take up the one and the other resource. */
-  private ofResources(): readonly number[] {
-    const { of, takenBy, freedBy } = this.spans;
-    const used = of.filter(({ length }) => length > 1);
-    if (used.length === 0) return this.any();
-    return [1, 2, 3, 4].flatMap(() =>
-      used[Math.floor(this.random() * used.length)].flatMap((k) => [takenBy[k], freedBy[k]]),
-    );
-  }
-
-  private any(): readonly number[] {
-    const n = this.workload.operations.length;
-    return Array.from({ length: MOST_OUT }, () => Math.floor(this.random() * n));
-  }
-
-  /** The order of what stays, as it is in a timetable: each takes over from those that were freed last before it. */
-  private keepOrder(starts: Starts, loose: (k: number) => boolean): void {
-    const { of, capacity, amount, takenBy, takenAfter, freedBy, freedAfter } = this.spans;
-    const taken = (k: number): number => starts[takenBy[k]] + takenAfter[k];
-    const freed = (k: number): number => starts[freedBy[k]] + freedAfter[k];
-    of.forEach((users, r) => {
-      let free: { readonly k: number; amount: number; readonly at: number }[] = [
-        { k: -1, amount: capacity[r], at: -Infinity },
-      ];
-      for (const b of users.filter((k) => !loose(k)).sort((x, y) => taken(x) - taken(y) || freed(x) - freed(y))) {
-        let need = amount[b];
-        free.sort((x, y) => y.at - x.at);
-        for (const from of free) {
-          if (from.at > taken(b) || need <= 0) continue;
-          const part = Math.min(need, from.amount);
-          from.amount -= part;
-          need -= part;
-          if (from.k >= 0) this.network.arc(freedBy[from.k], takenBy[b], freedAfter[from.k] - takenAfter[b]);
-        }
-        free = free.filter((one) => one.amount > 0);
-        free.push({ k: b, amount: amount[b], at: freed(b) });
-      }
-    });
   }
 }
 
@@ -181,15 +191,4 @@ function horizonS({ operations, lags, stays }: Workload): number {
   const work = operations.reduce((sum, { seconds }) => sum + seconds, 0);
   const waits = lags.reduce((sum, { least }) => sum + Math.max(0, least), 0);
   return 1 + work + waits + Math.max(0, ...stays.map(({ to }) => to));
-}
-
-/** Numbers from 0 to 1, the same for the same seed (mulberry32, in the public domain). */
-function randoms(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }

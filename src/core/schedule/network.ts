@@ -33,7 +33,7 @@ export class Network {
   /** @param windows of each node; undefined where it may be at any time */
   constructor(
     readonly size: number,
-    private readonly windows: readonly (Windows | undefined)[],
+    private windows: readonly (Windows | undefined)[],
   ) {
     this.early = new Float64Array(size);
     this.late = new Float64Array(size).fill(NEVER);
@@ -74,6 +74,16 @@ export class Network {
     if (at < this.late[node]) this.setLate(node, at);
     this.broken ||= at < this.early[node];
     this.backward.push(node);
+  }
+
+  /** Changes the windows to narrower ones. What follows from them is taken back to a mark like the rest; the windows themselves stay. */
+  within(windows: readonly (Windows | undefined)[]): void {
+    this.windows = windows;
+    for (let v = 0; v < this.size; v++) {
+      if (!windows[v]) continue;
+      this.notBefore(v, this.early[v]);
+      this.notAfter(v, this.late[v]);
+    }
   }
 
   /** Follows all that was put in. @returns false where no times keep to it: then all since the last mark is to be taken back */

@@ -1,5 +1,5 @@
 import { Network, type Windows } from './network';
-import type { Moment, Occupation, Stay, Workload } from './workload';
+import type { Moment, Occupation, Operation, Starts, Stay, Workload } from './workload';
 
 /** Occupations of the workload and of its hands, as the search asks for them: by node, with what lies between the node and the moment, s. */
 export interface Spans {
@@ -50,10 +50,7 @@ export function networkOf({ operations, lags, occupations, stays }: Workload): {
   readonly end: number;
 } {
   const end = operations.length;
-  const windows = operations.map(({ hands, seconds }) =>
-    hands > 0 && stays.length > 0 ? startsWithin(stays, seconds) : undefined,
-  );
-  const network = new Network(end + 1, [...windows, undefined]);
+  const network = new Network(end + 1, windowsOf(operations, stays));
   operations.forEach(({ seconds }, i) => network.arc(i, end, seconds));
   for (const { from, to, least, most } of lags) {
     network.arc(from, to, operations[from].seconds + least);
@@ -64,7 +61,48 @@ export function networkOf({ operations, lags, occupations, stays }: Workload): {
     const after = (moment: Moment): number => (moment.at === 'end' ? operations[moment.operation].seconds : 0);
     if (from.operation !== to.operation) network.arc(from.operation, to.operation, after(from) - after(to));
   }
+  for (const [i, { heldAt }] of operations.entries()) {
+    if (heldAt === undefined) continue;
+    network.notBefore(i, heldAt);
+    network.notAfter(i, heldAt);
+  }
   return { network, end };
+}
+
+/** When each operation can start, and the end of all be, by the stays: what takes no hands at any time. */
+export function windowsOf(operations: readonly Operation[], stays: readonly Stay[]): readonly (Windows | undefined)[] {
+  const windows = operations.map(({ hands, seconds, stay }) =>
+    hands > 0 && stays.length > 0 ? startsWithin(stay === undefined ? stays : [stays[stay]], seconds) : undefined,
+  );
+  return [...windows, undefined];
+}
+
+/**
+ * Puts the order that a timetable has into a network: each occupation takes over from those that were freed last before it.
+ * @param loose occupations that may come in any order
+ */
+export function keepOrder(network: Network, spans: Spans, starts: Starts, loose: (k: number) => boolean): void {
+  const { of, capacity, amount, takenBy, takenAfter, freedBy, freedAfter } = spans;
+  const taken = (k: number): number => starts[takenBy[k]] + takenAfter[k];
+  const freed = (k: number): number => starts[freedBy[k]] + freedAfter[k];
+  of.forEach((users, r) => {
+    let free: { readonly k: number; amount: number; readonly at: number }[] = [
+      { k: -1, amount: capacity[r], at: -Infinity },
+    ];
+    for (const b of users.filter((k) => !loose(k)).sort((x, y) => taken(x) - taken(y) || freed(x) - freed(y))) {
+      let need = amount[b];
+      free.sort((x, y) => y.at - x.at);
+      for (const from of free) {
+        if (from.at > taken(b) || need <= 0) continue;
+        const part = Math.min(need, from.amount);
+        from.amount -= part;
+        need -= part;
+        if (from.k >= 0) network.arc(freedBy[from.k], takenBy[b], freedAfter[from.k] - takenAfter[b]);
+      }
+      free = free.filter((one) => one.amount > 0);
+      free.push({ k: b, amount: amount[b], at: freed(b) });
+    }
+  });
 }
 
 /** When something of a length can start to lie wholly within a stay. */

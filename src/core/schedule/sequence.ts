@@ -28,6 +28,8 @@ export class Sequence {
   private readonly decisions: number[] = [];
   private turnsLeft = 0;
   private readonly shared: readonly number[];
+  /** Of those resources, the occupations that are there in this search. */
+  private together: readonly { readonly r: number; readonly users: readonly number[] }[] = [];
 
   constructor(
     private readonly network: Network,
@@ -46,16 +48,19 @@ export class Sequence {
   /**
    * Searches among the orders of all that is `loose`; the order of the rest is in the network already. Leaves the network at the timetable.
    * @param turns how often it may turn back
+   * @param there occupations that are there at all; all, where it is left out
    * @returns whether there is one; else the network is as it was
    */
-  search(loose: (occupation: number) => boolean, turns: number): boolean {
+  search(loose: (occupation: number) => boolean, turns: number, there: (k: number) => boolean = () => true): boolean {
     this.turnsLeft = turns;
     this.openCount = 0;
     const { first, second } = this.pairs;
     for (let p = 0; p < first.length; p++) {
       this.decided[p] = 0;
-      if (loose(first[p]) || loose(second[p])) this.open[this.openCount++] = p;
+      const [a, b] = [first[p], second[p]];
+      if ((loose(a) || loose(b)) && there(a) && there(b)) this.open[this.openCount++] = p;
     }
+    this.together = this.shared.map((r) => ({ r, users: this.spans.of[r].filter(there) }));
     this.decisions.length = 0;
     const found = this.dive();
     this.exhausted = !found && this.turnsLeft > 0;
@@ -169,9 +174,9 @@ export class Sequence {
 
   /** Ways to part the first that are too much together, though any two of them are not; undefined where none are. */
   private tooMuch(): readonly { readonly order: Order; readonly pair: number }[] | undefined {
-    for (const r of this.shared) {
+    for (const { r, users } of this.together) {
       const capacity = this.spans.capacity[r];
-      const byStart = [...this.spans.of[r]].sort((a, b) => this.takenAt(a) - this.takenAt(b));
+      const byStart = [...users].sort((a, b) => this.takenAt(a) - this.takenAt(b));
       let there: number[] = [];
       let sum = 0;
       for (const k of byStart) {

@@ -3,6 +3,10 @@ export interface Operation {
   readonly id: string;
   readonly seconds: number;
   readonly hands: number;
+  /** Where it is to start at that time and no other, s. */
+  readonly heldAt?: number | undefined;
+  /** The only stay that it may lie in, by its place among them, where that is not left open. */
+  readonly stay?: number | undefined;
 }
 
 /** The beginning or the end of an operation, by its index. */
@@ -49,6 +53,8 @@ export interface Workload {
   readonly people: number;
   /** In their order, none over another; without any, there is always somebody. */
   readonly stays: readonly Stay[];
+  /** Which job each operation belongs to, where there are several: a first timetable is built of them one by one. */
+  readonly jobs?: readonly number[];
 }
 
 /** When each operation starts, s. */

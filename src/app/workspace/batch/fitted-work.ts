@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { from, of, switchMap } from 'rxjs';
 import { startBy } from '../../../core/batch/start';
+import { workNames } from '../../../core/plan/work-names';
 import { answer } from '../../../core/quantity/answer';
 import { PlanService } from '../../state/plan-service';
 import { Study } from '../../state/study';
@@ -57,10 +58,11 @@ export class FittedWork {
     const job = this.job();
     if (!plan || !job) return [];
     const { due } = plan.casting;
+    const names = workNames(plan);
     const start = startBy(due, answer(job.endS, 'duration', 'batch.total', []));
     return job.stretches.map((stretch) => ({
       at: startText(start.value + stretch.startSeconds, due),
-      name: stretchName(stretch, plan).long + (stretch.round === undefined ? '' : `, round ${stretch.round + 1}`),
+      name: stretchName(stretch, names).long + (stretch.round === undefined ? '' : `, round ${stretch.round + 1}`),
       takes: text(stretch.seconds, 'duration', this.units.system()),
     }));
   });

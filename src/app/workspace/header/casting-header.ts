@@ -1,17 +1,32 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  Injector,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
+import { timer } from 'rxjs';
 import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting } from '../../../core/record/casting';
 import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
 import { CastingsActions } from '../../state/castings-actions';
+import { Occasions } from '../../state/occasions';
 import { Once } from '../../ui/once';
 import { UndoRedo } from '../../ui/undo-redo';
 import { StartTime } from '../../state/start-time';
 import { nameProblem, tidyName } from '../../wording/naming';
 import { dueText, startText } from '../../wording/times';
 import { Tool } from '../../ui/tool';
+
+const OCCASIONS_AFTER_MS = 900;
 
 /** The casting's name, pieces and due date, what can be done with it, and whether it is saved. */
 @Component({
@@ -26,7 +41,11 @@ export class CastingHeader {
   private readonly store = inject(CastingStore);
   private readonly time = inject(StartTime);
   protected readonly actions = inject(CastingsActions);
+  private readonly injector = inject(Injector);
+  private readonly occasions = signal<Occasions | undefined>(undefined);
   readonly casting = input.required<Casting>();
+  /** The occasion it belongs to. */
+  protected readonly occasion = computed(() => this.occasions()?.of(this.casting().id));
 
   protected readonly name = signal('');
   protected readonly focused = signal(false);
@@ -56,6 +75,10 @@ export class CastingHeader {
   private undoneSeen = 0;
 
   constructor() {
+    // Occasions are read when the first view stands: before that they would only take the processor from it.
+    timer(OCCASIONS_AFTER_MS)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.occasions.set(this.injector.get(Occasions)));
     effect(() => {
       const { id, name } = this.casting();
       const undone = this.store.undoneCount();

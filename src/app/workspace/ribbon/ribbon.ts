@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
 import { secondsOf, type Stretch } from '../../../core/batch/timeline';
+import { workNames } from '../../../core/plan/work-names';
 import { PlanService } from '../../state/plan-service';
 import { Units } from '../../state/units';
 import { Pick } from '../../ui/pick';
@@ -96,10 +97,11 @@ export class Ribbon {
     const plan = this.plans.plan();
     if (!plan) return [];
     // Many bars are all minutes; among a few a bare number would read as anything.
+    const names = workNames(plan);
     const crowded = this.stretches().length > CROWDED_FROM;
     return this.stretches().map((stretch) => {
       const share = stretch.seconds / total;
-      const { long, short } = stretchName(stretch, plan);
+      const { long, short } = stretchName(stretch, names);
       const minutes = text(stretch.seconds, 'duration', this.units.system());
       const round = stretch.round === undefined ? '' : `, round ${stretch.round + 1}`;
       const name =

@@ -1,0 +1,110 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { choose, expect, quiet, test } from './kitchen';
+
+/** Opens an occasion, and waits until its timetable stands. */
+async function opened(page: Page, name = 'Hedgerow supper'): Promise<void> {
+  await page.goto('/occasions');
+  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await standing(page);
+}
+
+async function standing(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Timetable' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Looking for/)).toHaveCount(0, { timeout: 120_000 });
+}
+
+test('the supper is made on two days: what is on at a time, what is bought, when to be called', async ({ page }) => {
+  test.slow();
+  await opened(page);
+  await expect(page.getByText('Fri 16 Oct', { exact: true }).first()).toBeVisible();
+  await expect(page.locator('ks-occasion-answers')).toContainText('In the kitchen');
+  const list = page.locator('ks-task-list');
+  await expect(list.getByRole('button', { name: /Melt \d+ g of Quarry 64/ })).toHaveCount(1);
+  await expect(list.getByRole('button', { name: /again/ }).first()).toBeVisible();
+  await expect(page.locator('ks-occasion-shopping')).toContainText('4 × 250 g');
+  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`)).toEqual([]);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save for a calendar' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Kilnstone Hedgerow supper.ics');
+  const text = await readFile(await file.path(), 'utf8');
+  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(2);
+  await page.getByRole('link', { name: 'Run sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Hedgerow supper', level: 1 }).last()).toBeVisible();
+  await expect(page.locator('ks-task-list li')).not.toHaveCount(0);
+});
+
+test('one’s own occasion by keyboard: castings taken in, a task held, kept over a reload', async ({ page }) => {
+  test.slow();
+  await page.goto('/occasions');
+  await page.getByRole('button', { name: 'New occasion' }).press('Enter');
+  await expect(page.getByText('There is nothing to do yet')).toBeVisible();
+  await page.getByLabel('Name of the occasion').fill('Tea at four');
+  await choose(page.getByLabel('Take in', { exact: true }), { label: 'Seed-and-petal tiles' });
+  await choose(page.getByLabel('Take in', { exact: true }), { label: 'Pressed acorns' });
+  await standing(page);
+  const unmold = page
+    .locator('ks-task-list')
+    .getByRole('button', { name: /Unmold/ })
+    .first();
+  await unmold.press('Enter');
+  await page.getByRole('textbox', { name: 'Hold it at' }).fill('Wed 14 Oct 2026, 16:00');
+  await page.getByRole('textbox', { name: 'Hold it at' }).press('Enter');
+  await expect(page.getByText('You hold it at this time')).toBeVisible({ timeout: 30_000 });
+  await standing(page);
+  await quiet(page);
+  // What is saved is saved within a moment.
+  await page.waitForTimeout(600);
+  await page.reload();
+  await standing(page);
+  await expect(page.getByLabel('Name of the occasion')).toHaveValue('Tea at four');
+  await page
+    .locator('ks-task-list')
+    .getByRole('button', { name: /^16:00 .*Unmold/ })
+    .click();
+  await page.getByRole('button', { name: 'Let go', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Let go', exact: true })).toHaveCount(0);
+  // The casting says where it belongs.
+  await page.getByRole('link', { name: /Pressed acorns/ }).click();
+  await page.getByRole('link', { name: 'Tea at four' }).click();
+  await expect(page.getByLabel('Name of the occasion')).toHaveValue('Tea at four');
+});
+
+test('a task is dragged in the lanes, and undone', async ({ page }) => {
+  test.slow();
+  await page.goto('/occasions');
+  await page.getByRole('button', { name: 'New occasion' }).click();
+  await choose(page.getByLabel('Take in', { exact: true }), { label: 'Seed-and-petal tiles' });
+  await standing(page);
+  await quiet(page);
+  const bar = page.locator('ks-lanes button.hands').first();
+  const box = await bar.boundingBox();
+  if (!box) throw new Error('no bar');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('You hold it at this time').or(page.getByText('No timetable was found'))).toBeVisible({
+    timeout: 60_000,
+  });
+  await page
+    .getByRole('button', { name: 'Undo', exact: true })
+    .or(page.getByRole('button', { name: /^Undo/ }))
+    .first()
+    .click();
+  await expect(page.locator('ks-lanes button.held')).toHaveCount(0, { timeout: 30_000 });
+  await expect(page.getByText('No timetable was found')).toHaveCount(0);
+});
+
+test('on a phone nothing is wider than the page', async ({ page }) => {
+  test.slow();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await opened(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.goto('/occasions');
+  await expect(page.getByRole('button', { name: 'New occasion' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

@@ -1,0 +1,75 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Units } from '../state/units';
+import { text } from '../wording/format';
+import { fromToText } from '../wording/occasion';
+import { dayText, dueText, timeText } from '../wording/times';
+import { OccasionView } from './occasion-view';
+
+/** The answers of an occasion, large: when to start, when all is ready, how long one has to be there, and when one is free. */
+@Component({
+  selector: 'ks-occasion-answers',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <dl>
+      @for (answer of answers(); track answer.name) {
+        <div>
+          <dt>{{ answer.name }}</dt>
+          <dd>{{ answer.figure }}</dd>
+          <dd class="said">{{ answer.said }}</dd>
+        </div>
+      }
+    </dl>
+  `,
+  styleUrl: './occasion-answers.less',
+})
+export class OccasionAnswers {
+  private readonly view = inject(OccasionView);
+  private readonly units = inject(Units);
+
+  protected readonly answers = computed(() => {
+    const [plan, occasion] = [this.view.plan(), this.view.occasion()];
+    const system = this.units.system();
+    if (!plan || !occasion) return [];
+    const { due } = occasion;
+    const time = (seconds: number): string => text(seconds, 'duration', system);
+    const several = occasion.stays.length > 1;
+    const [whole, least] = several
+      ? [plan.attendedS, plan.leastS]
+      : [plan.readyS - plan.startS, Math.min(plan.leastS, plan.readyS - plan.startS)];
+    const kg = plan.bowls.reduce((sum, bowl) => sum + bowl.kg, 0);
+    const longest = [...plan.free].sort((a, b) => b.to - b.from - (a.to - a.from)).at(0);
+    const late = plan.startS < this.view.clock.seconds();
+    return [
+      {
+        name: 'Start',
+        figure: timeText(plan.startS, due.zone),
+        said: `${dayText(plan.startS, due.zone)}${late ? ': that has passed' : ''}`,
+      },
+      {
+        name: 'Ready',
+        figure: timeText(plan.readyS, due.zone),
+        said: `wanted by ${dueText(due)}`,
+      },
+      {
+        name: several ? 'In the kitchen' : 'From start to end',
+        figure: time(whole),
+        said: whole - least < 60 ? 'no timetable can be shorter' : `no timetable can be shorter than ${time(least)}`,
+      },
+      {
+        name: 'By hand',
+        figure: time(plan.handsOnS),
+        said: `one after the other all would take ${time(plan.apartS)}`,
+      },
+      {
+        name: 'Free',
+        figure: longest ? time(longest.to - longest.from) : 'none',
+        said: longest ? `the longest: ${fromToText(longest, due.zone)}` : 'no stretch of a quarter of an hour',
+      },
+      {
+        name: 'Melt',
+        figure: text(kg, 'mass', system),
+        said: `in ${plan.bowls.length} ${plan.bowls.length === 1 ? 'bowl' : 'bowls'}`,
+      },
+    ];
+  });
+}

@@ -1,0 +1,156 @@
+import { Router } from '@angular/router';
+import { TestBed } from '@angular/core/testing';
+import { Bench, clockAt, closeWorkers, MONDAY, openDemo, until } from '../../testing/bench';
+import type { CastingStore } from '../state/casting-store';
+import { Notices } from '../state/notices';
+import { Occasions } from '../state/occasions';
+import { Timetables } from '../state/timetables';
+import { OccasionPage } from './occasion-page';
+import { OccasionsPage } from './occasions-page';
+
+let store: CastingStore;
+let occasions: Occasions;
+
+beforeEach(async () => {
+  clockAt(MONDAY);
+  store = await openDemo();
+  jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  jest.spyOn(TestBed.inject(Router), 'navigateByUrl').mockResolvedValue(true);
+  occasions = TestBed.inject(Occasions);
+  await until(() => occasions.loaded());
+});
+afterEach(() => {
+  document.body.replaceChildren();
+  closeWorkers();
+  jest.useRealTimers();
+});
+
+const supper = () => occasions.byId().get('demo-supper');
+
+/** The page of the supper, of which two castings are there, once its timetable has been found. */
+async function opened(): Promise<Bench<OccasionPage>> {
+  occasions.edit('demo-supper', 'stays', (draft) => {
+    draft.stays = [];
+    draft.castingIds = store.castings().map(({ id }) => id);
+  });
+  const bench = await Bench.of(OccasionPage, { id: 'demo-supper' });
+  await found(bench);
+  return bench;
+}
+
+async function found(bench: Bench<OccasionPage>): Promise<void> {
+  await bench.settle();
+  const timetables = TestBed.inject(Timetables);
+  await until(() => timetables.timetable() !== undefined && timetables.timetable()?.share === undefined);
+  await bench.settle();
+}
+
+describe('Occasions', () => {
+  it('tells of each its event, its castings and its next stay, and those that are gone', async () => {
+    const bench = await Bench.of(OccasionsPage);
+    expect(bench.text).toContain('ready by Sat 17 Oct, 18:00');
+    expect(bench.text).toContain('next in the kitchen: Fri 16 Oct, 18:00 to 21:00');
+    expect(bench.text).toContain('Cider-spice bombs, Pebble bites');
+    expect(bench.text).toContain('7 not here any more');
+  });
+
+  it('begins one, copies one with its castings, deletes one that undo brings back', async () => {
+    const bench = await Bench.of(OccasionsPage);
+    await bench.press('New occasion');
+    expect(occasions.records().map(({ name }) => name)).toEqual(['Hedgerow supper', 'New occasion']);
+    await bench.press('Copy Hedgerow supper');
+    const copy = occasions.records()[2];
+    expect(copy.castingIds.slice(0, 2).every((id) => store.castings().some((casting) => casting.id === id))).toBe(true);
+    expect(copy.castingIds[0]).not.toBe('demo-bombs');
+    expect(store.castings()).toHaveLength(4);
+    await bench.press('Delete Hedgerow supper');
+    expect(supper()).toBeUndefined();
+    expect(TestBed.inject(Notices).notice()?.text).toBe('Deleted “Hedgerow supper”. Its castings stay.');
+    store.undo();
+    expect(supper()?.name).toBe('Hedgerow supper');
+  });
+
+  it('a casting belongs to one at most', () => {
+    const other = occasions.create([], { local: '2026-10-18T12:00', zone: 'Europe/Berlin' });
+    occasions.put('demo-bombs', other.id);
+    expect(occasions.of('demo-bombs')?.id).toBe(other.id);
+    expect(supper()?.castingIds).not.toContain('demo-bombs');
+    store.undo();
+    expect(occasions.of('demo-bombs')?.id).toBe('demo-supper');
+  });
+
+  it('comes back from its file with castings of their own', () => {
+    const own = supper();
+    if (!own) throw new Error('no supper');
+    const packed = { ...own, castings: store.castings() };
+    occasions.takePacked([packed]);
+    const [, taken] = occasions.records();
+    expect(taken.name).toBe('Hedgerow supper 2');
+    expect(store.castings()).toHaveLength(4);
+    expect(occasions.castingsOf(taken).map(({ name }) => name)).toEqual(['Cider-spice bombs', 'Pebble bites']);
+    expect(occasions.castingsOf(taken)[0].id).not.toBe('demo-bombs');
+  });
+});
+
+describe('The page of an occasion', () => {
+  it('answers when to start, and lists what is done when', async () => {
+    const bench = await opened();
+    expect(bench.text).toMatch(/From start to end ?\d h/);
+    expect(bench.text).toMatch(/Melt \d+ g of Quarry 64/);
+    expect(bench.text).toContain('Your hands');
+    const times = bench.all('ks-task-list time').map((time) => time.textContent ?? '');
+    expect(times.length).toBeGreaterThan(20);
+    expect([...times].sort()).toEqual(times);
+  });
+
+  it('opens a task, says why then, holds it, lets it go, and is undone', async () => {
+    const bench = await opened();
+    await bench.press(/Unmold, round 7/);
+    expect(bench.text).toMatch(/It may (not )?wait/);
+    await bench.enter('Hold it at', 'Sat 17 Oct 2026, 17:55');
+    expect(supper()?.holds).toHaveLength(1);
+    await until(() => bench.text.includes('You hold it at this time'));
+    expect(bench.text).toContain('You hold it at this time');
+    expect(bench.all('ks-task-list button.open time')[0].textContent).toBe('17:55');
+    await bench.press('Let go');
+    expect(supper()?.holds).toEqual([]);
+    store.undo();
+    expect(supper()?.holds).toHaveLength(1);
+  });
+
+  it('says what is impossible and keeps the last timetable in sight', async () => {
+    const bench = await opened();
+    occasions.edit('demo-supper', 'stay', (draft) => {
+      draft.stays = [{ from: '2026-10-17T17:00', to: '2026-10-17T17:30' }];
+    });
+    await until(() => bench.text.includes('All that is done by hand'));
+    expect(bench.text).toMatch(/All that is done by hand takes .*; the stays have 30 min/);
+    expect(bench.text).toContain('the last timetable that was found');
+    expect(bench.text).toContain('Your hands');
+  });
+
+  it('adds stays, refuses one that ends before it begins, and says which overlap', async () => {
+    const bench = await opened();
+    await bench.press('Add a stay');
+    expect(supper()?.stays).toEqual([{ from: '2026-10-17T13:00', to: '2026-10-17T18:00' }]);
+    await bench.press('Add a stay');
+    expect(supper()?.stays[1]).toEqual({ from: '2026-10-16T13:00', to: '2026-10-16T18:00' });
+    await bench.enter('to', 'Sat 17 Oct 2026, 09:00');
+    expect(bench.text).toContain('A stay ends after it begins');
+    expect(supper()?.stays[0].to).toBe('2026-10-17T18:00');
+    await bench.enter('Stay 2, from', 'Sat 17 Oct 2026, 15:00');
+    expect(bench.text).toContain('the two are taken as one');
+  });
+
+  it('takes out a casting, and what is gone', async () => {
+    const bench = await opened();
+    await bench.press('Take Pebble bites out');
+    expect(supper()?.castingIds).toEqual(['demo-bombs']);
+    store.undo();
+    store.remove('demo-bites');
+    await bench.settle();
+    expect(bench.text).toContain('One of its castings is not here any more');
+    await bench.press('Take out what is gone');
+    expect(supper()?.castingIds).toEqual(['demo-bombs']);
+  });
+});

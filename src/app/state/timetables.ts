@@ -1,0 +1,103 @@
+import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import type { OccasionPlan } from '../../core/occasion/occasion-plan';
+import type { NoTimetable } from '../../core/occasion/occasion-steps';
+import type { Casting } from '../../core/record/casting';
+import type { Occasion } from '../../core/record/occasion';
+import { StudyClient } from '../../workers/study-client';
+import { Occasions } from './occasions';
+import { START_STUDY_WORKER } from './study-worker';
+
+/** How it stands with an occasion's timetable. */
+export interface Timetable {
+  readonly occasionId: string;
+  /** The best that was found; of the occasion as it was before, where it is `outdated`. */
+  readonly plan?: OccasionPlan | undefined;
+  readonly outdated: boolean;
+  /** How far the search is, 0 to 1; undefined where there is none. */
+  readonly share?: number | undefined;
+  readonly why?: NoTimetable | undefined;
+  /** The search did not answer. */
+  readonly failed?: true;
+}
+
+/** What the search is asked: all that a timetable depends on. */
+interface Asked {
+  readonly occasion: Occasion;
+  readonly castings: readonly Casting[];
+}
+
+/** A change is waited out for so long, ms: the next often follows it. */
+const ASKS_AFTER_MS = 300;
+
+/** The open occasion's timetable, searched anew when anything that it depends on changes. The last good one stays until there is a new one. */
+@Injectable({ providedIn: 'root' })
+export class Timetables {
+  private readonly occasions = inject(Occasions);
+  private readonly client = new StudyClient(inject(START_STUDY_WORKER));
+  private readonly openId = signal<string | undefined>(undefined);
+  private readonly asked = computed<Asked | undefined>(
+    () => {
+      const occasion = this.occasions.byId().get(this.openId() ?? '');
+      return occasion && { occasion, castings: this.occasions.castingsOf(occasion) };
+    },
+    { equal: alike },
+  );
+  private readonly state = signal<Timetable | undefined>(undefined);
+  private asks = 0;
+
+  readonly timetable = computed(() => (this.state()?.occasionId === this.openId() ? this.state() : undefined));
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.client.close());
+    effect((clean) => {
+      const asked = this.asked();
+      if (!asked) return;
+      const before = untracked(this.state);
+      const plan = before?.occasionId === asked.occasion.id ? before.plan : undefined;
+      this.state.set({ occasionId: asked.occasion.id, plan, outdated: plan !== undefined, share: 0 });
+      const later = setTimeout(() => void this.search(asked), plan ? ASKS_AFTER_MS : 0);
+      clean(() => {
+        clearTimeout(later);
+        this.asks++;
+        this.client.stopOccasion();
+      });
+    });
+  }
+
+  open(occasionId: string | undefined): void {
+    this.openId.set(occasionId);
+  }
+
+  /** Keeps what has been found so far. */
+  stop(): void {
+    this.asks++;
+    this.client.stopOccasion();
+    this.state.update((state) => state && { ...state, share: undefined });
+  }
+
+  private async search({ occasion, castings }: Asked): Promise<void> {
+    const mine = ++this.asks;
+    const answer = await this.client.occasion(occasion, castings, ({ share, plan }) => {
+      if (mine !== this.asks) return;
+      this.state.update((state) => state && { ...state, share, ...(plan ? { plan, outdated: false } : {}) });
+    });
+    if (mine !== this.asks) return;
+    this.state.update((state) => {
+      if (!state) return state;
+      if (!answer) return { ...state, share: undefined, failed: true };
+      return answer.ok
+        ? { occasionId: state.occasionId, plan: answer.plan, outdated: false }
+        : { ...state, share: undefined, why: answer.why };
+    });
+  }
+}
+
+/** What it is called does not change its timetable. */
+function alike(a: Asked | undefined, b: Asked | undefined): boolean {
+  if (!a || !b) return a === b;
+  if (a.castings.length !== b.castings.length || a.castings.some((casting, i) => casting !== b.castings[i]))
+    return false;
+  const asked = ({ id, due, castingIds, people, stays, fridge, freezer, holds }: Occasion): string =>
+    JSON.stringify([id, due, castingIds, people, stays, fridge, freezer, holds]);
+  return asked(a.occasion) === asked(b.occasion);
+}

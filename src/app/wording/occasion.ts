@@ -1,0 +1,135 @@
+import type { Bowl } from '../../core/occasion/bowls';
+import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
+import type { NoTimetable } from '../../core/occasion/occasion-steps';
+import type { StayNote } from '../../core/occasion/stays';
+import type { Task } from '../../core/occasion/work';
+import type { WorkNames } from '../../core/plan/work-names';
+import type { UnitSystem } from '../../core/quantity/units';
+import type { Casting } from '../../core/record/casting';
+import { text } from './format';
+import { PLACE_NAMES } from './names';
+import { stretchName } from './stretches';
+import { timeText } from './times';
+
+/** What a timetable's tasks are told with. */
+export interface Told {
+  readonly castings: readonly Casting[];
+  readonly names: Readonly<Record<string, WorkNames>>;
+  readonly bowls: readonly Bowl[];
+  readonly system: UnitSystem;
+}
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
+/** What a casting is marked with in the lanes, by its place in the occasion: A to Z, then A2 and so on. */
+export function letterOf(index: number): string {
+  const again = Math.floor(index / LETTERS.length);
+  return LETTERS[index % LETTERS.length] + (again > 0 ? String(again + 1) : '');
+}
+
+/** What is done: "Melt 734 g of Linen", "Coat 1, round 2". */
+export function taskText(task: Task, { castings, names, bowls, system }: Told): string {
+  const casting = castings.find(({ id }) => id === task.castingId);
+  if (task.bowl !== undefined) {
+    const { name, kg } = bowls[task.bowl];
+    return task.again ? `Melt ${name} again` : `Melt ${text(kg, 'mass', system)} of ${name}`;
+  }
+  if (task.kind === 'make') {
+    const filling = casting?.fillings.find(({ id }) => id === task.fillingId);
+    return `Make ${filling?.name ?? 'the filling'}`;
+  }
+  if (task.kind === 'wash') {
+    const mold = casting?.molds.find(({ id }) => id === task.moldId);
+    return `Wash and dry ${mold?.name ?? 'the mold'}`;
+  }
+  const own = names[task.castingId ?? ''];
+  const name = own ? (leftText(task) ?? stretchName(task, own).long) : task.kind;
+  return task.round !== undefined && task.round > 0 ? `${name}, round ${task.round + 1}` : name;
+}
+
+/** What is only waited for: where it is left. */
+function leftText({ handsOn, kind, place }: Task): string | undefined {
+  return !handsOn && kind === 'chill' ? `Left to set: ${PLACE_NAMES[place ?? 'room']}` : undefined;
+}
+
+/** Whose task it is: its casting’s name, or all that share it. */
+export function whoseText(task: Task, { castings, bowls }: Told): string {
+  const nameOf = (id: string): string => castings.find((casting) => casting.id === id)?.name ?? '';
+  if (task.castingId !== undefined) return nameOf(task.castingId);
+  const uses = task.bowl === undefined ? [] : bowls[task.bowl].uses;
+  return [...new Set(uses.map(({ castingId }) => nameOf(castingId)))].join(', ');
+}
+
+/** Why a task starts when it does. */
+export function reasonText({ reason }: PlannedTask, { tasks }: Pick<OccasionPlan, 'tasks'>, told: Told): string {
+  const other = (i: number): string => {
+    const task = tasks[i];
+    return `“${taskText(task, told)}”${task.castingId ? ` of ${whoseText(task, told)}` : ''}`;
+  };
+  switch (reason.key) {
+    case 'held':
+      return 'You hold it at this time; the rest is worked out around it.';
+    case 'after':
+      return reason.waits > 60
+        ? `${other(reason.task)} has to be over, and then ${text(reason.waits, 'duration', told.system)} to pass.`
+        : `It follows ${other(reason.task)}.`;
+    case 'hands':
+      return `Until then the hands are at ${other(reason.task)}.`;
+    case 'stay':
+      return 'Nobody is in the kitchen before.';
+    case 'before':
+      return `It is wanted for ${other(reason.task)}.`;
+    case 'first':
+      return 'It comes first.';
+  }
+}
+
+/** How long a task may be put off without anything being late. */
+export function mayWaitText({ mayWaitS }: PlannedTask, system: UnitSystem): string {
+  return mayWaitS < 60
+    ? 'It may not wait: something after it would be late.'
+    : `It may wait for ${text(mayWaitS, 'duration', system)}, in this order, with nothing late.`;
+}
+
+const time = (seconds: number, system: UnitSystem): string => text(seconds, 'duration', system);
+
+/** Why there is no timetable, and what would help. */
+export function noTimetableText(why: NoTimetable, castings: readonly Casting[], system: UnitSystem): string {
+  const nameOf = (id: string | undefined): string => castings.find((casting) => casting.id === id)?.name ?? 'A casting';
+  switch (why.key) {
+    case 'empty':
+      return 'There is nothing to do yet: take castings in.';
+    case 'endless':
+      return `“${nameOf(why.castingId)}” never sets where it is to set. Open it and give it a colder place.`;
+    case 'tooMany':
+      return 'These are more rounds than anybody keeps a list of. Cast fewer pieces, or put more molds to work.';
+    case 'tooLong':
+      return `One thing takes ${time(why.task.seconds, system)} by hand, longer than any stay: ${nameOf(why.task.castingId)}. Make a stay longer.`;
+    case 'tooFewHours':
+      return `All that is done by hand takes ${time(why.wantedS, system)}; the stays have ${time(why.givenS, system)}. Make them longer, add one, or ask somebody to help.`;
+    case 'shelf':
+      return `One round of “${nameOf(why.castingId)}” wants ${text(why.m2, 'area', system)} in the ${why.place}, more than there is. Make room, or use fewer of its molds at once.`;
+    case 'noStay':
+      return 'Every stay begins when everything is to be ready. Add one before it.';
+    case 'contradiction':
+    case 'notFound': {
+      const help =
+        why.wouldTakeS === undefined
+          ? ''
+          : ` At one stretch it would take ${time(why.wouldTakeS, system)}, with nothing held.`;
+      return `No timetable was found that keeps to all of it.${help} Make a stay longer, add one, or let go of what is held.`;
+    }
+  }
+}
+
+/** What is to be said of a stay. */
+export function stayNoteText(note: StayNote): string {
+  return note.key === 'overlap'
+    ? `It begins before stay ${note.other + 1} ends: the two are taken as one.`
+    : 'It begins when everything is to be ready, and is left out.';
+}
+
+/** "18:00 to 19:43". */
+export function fromToText({ from, to }: { readonly from: number; readonly to: number }, zone: string): string {
+  return `${timeText(from, zone)} to ${timeText(to, zone)}`;
+}

@@ -1,0 +1,133 @@
+import type { Casting } from '../record/casting';
+import type { CastingPlan } from '../plan/plan-types';
+import { meltInput, stuckOf } from '../plan/melts';
+import { meltStation } from '../melt/melt';
+import { chocolateOf, meltOf } from '../record/references';
+import type { MeltingWay } from '../record/choices';
+import type { Work } from './work';
+
+/** A melt of a casting. */
+export interface MeltUse {
+  readonly castingId: string;
+  readonly meltId: string;
+}
+
+/** Chocolate that is melted once for all the castings that want it, at the temperature that they all want. */
+export interface Bowl {
+  readonly uses: readonly MeltUse[];
+  readonly name: string;
+  readonly colour: string;
+  readonly workingC: number;
+  readonly way: MeltingWay;
+  /** What is melted, kg: what the castings use, and the largest pool that one of them tips out, as it comes back for the next. */
+  readonly kg: number;
+  /** What it would come to were it melted for each casting by itself, kg. */
+  readonly apartKg: number;
+  /** Until it is ready, s. */
+  readonly seconds: number;
+}
+
+/** From a bowl that is warmed between uses it is worked for so long, s, at most. Working rule. */
+export const WORKED_FROM_S = 8 * 3600;
+/** It is ready no longer than this before its first coat, s. Working rule. */
+const STANDS_S = 600;
+
+/** The bowls of some plans: one for all melts that are alike, or one for each melt. */
+export function bowlsOf(plans: readonly CastingPlan[], shared: boolean): readonly Bowl[] {
+  const groups = new Map<string, { readonly plan: CastingPlan; readonly meltId: string }[]>();
+  for (const plan of plans)
+    for (const { meltId } of plan.batch.melts) {
+      const key = shared ? alikeKey(plan.casting, meltId) : `${plan.casting.id} ${meltId}`;
+      groups.set(key, [...(groups.get(key) ?? []), { plan, meltId }]);
+    }
+  return [...groups.values()].map(bowlOf);
+}
+
+function bowlOf(uses: readonly { readonly plan: CastingPlan; readonly meltId: string }[]): Bowl {
+  const [{ plan, meltId }] = uses;
+  const { casting } = plan;
+  const melt = meltOf(casting, meltId);
+  const { name, colour } = chocolateOf(casting, melt);
+  const amounts = uses.map((use) => amountsOf(use.plan, use.meltId));
+  const sum = (of: (one: (typeof amounts)[number]) => number): number => amounts.reduce((all, one) => all + of(one), 0);
+  const apartKg = sum(({ meltedKg }) => meltedKg);
+  const pooled = sum(({ usedKg }) => usedKg) + Math.max(...amounts.map(({ backKg }) => backKg));
+  // What sticks is of the bowl and its tools, and so of one.
+  const kg = uses.length === 1 ? apartKg : Math.min(apartKg, pooled + stuckOf(casting, meltId, pooled));
+  return {
+    uses: uses.map((use) => ({ castingId: use.plan.casting.id, meltId: use.meltId })),
+    name,
+    colour,
+    workingC: melt.workingC,
+    way: melt.way,
+    kg,
+    apartKg,
+    seconds: meltStation(meltInput(casting, meltId, kg)).ready.value,
+  };
+}
+
+function amountsOf({ batch }: CastingPlan, meltId: string) {
+  const own = batch.melts.find((melt) => melt.meltId === meltId);
+  const [meltedKg, backKg, stuckKg] = [own?.melted.value ?? 0, own?.comesBack.value ?? 0, own?.stuck.value ?? 0];
+  return { meltedKg, backKg, usedKg: meltedKg - backKg - stuckKg };
+}
+
+/** What makes two melts one: chocolate or tint, temperature, temper, and how thin they are. */
+function alikeKey(casting: Casting, meltId: string): string {
+  const { source, workingC, school, thinning } = meltOf(casting, meltId);
+  const of = source.kind === 'tint' ? `tint ${source.tintId}` : source.chocolateId;
+  return [of, workingC.toFixed(1), school, thinning ? `${thinning.fat} ${thinning.share}` : ''].join(' ');
+}
+
+/** The bowls as they are melted and worked from in the course of the work. @param lastS for so long at most, s */
+export class BowlTurns {
+  /** The task that makes each bowl, and of each casting's the last one and when it first takes from it. */
+  private readonly made = new Map<number, number>();
+  private readonly own = new Map<string, { readonly task: number; readonly firstS: number }>();
+
+  constructor(
+    private readonly work: Work,
+    private readonly bowls: readonly Bowl[],
+    private readonly lastS = WORKED_FROM_S,
+  ) {}
+
+  /** A task works from some of its casting's melts: they are made before it, and anew where the first of it is too long ago. */
+  use(castingId: string, meltIds: readonly string[], task: number): void {
+    for (const meltId of meltIds) {
+      const bowl = this.bowls.findIndex(({ uses }) =>
+        uses.some((use) => use.castingId === castingId && use.meltId === meltId),
+      );
+      const key = `${castingId} ${meltId}`;
+      const before = this.own.get(key);
+      if (before && this.work.earliest[task] - before.firstS <= this.lastS) {
+        this.work.lag(before.task, task, { least: 0, most: this.most });
+        continue;
+      }
+      const made = before
+        ? this.melt(bowl, castingId, true)
+        : (this.made.get(bowl) ?? this.melt(bowl, castingId, false));
+      if (!before) this.made.set(bowl, made);
+      // What is melted for one casting alone is worked from at once.
+      const alone = this.bowls[bowl].uses.length === 1 || before;
+      this.work.lag(made, task, { least: 0, most: alone ? STANDS_S : this.most });
+      this.own.set(key, { task: made, firstS: this.work.earliest[task] });
+    }
+  }
+
+  private get most(): number | undefined {
+    return Number.isFinite(this.lastS) ? this.lastS : undefined;
+  }
+
+  private melt(bowl: number, castingId: string, again: boolean): number {
+    const { uses, seconds } = this.bowls[bowl];
+    return this.work.add({
+      castingId: uses.length === 1 || again ? castingId : undefined,
+      kind: 'melt',
+      handsOn: true,
+      seconds,
+      meltIds: uses.map(({ meltId }) => meltId),
+      bowl,
+      ...(again ? { again } : {}),
+    });
+  }
+}

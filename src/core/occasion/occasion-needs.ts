@@ -1,0 +1,28 @@
+import { larderNeeds, type LarderNeed } from '../plan/larder';
+import type { CastingPlan } from '../plan/plan-types';
+import type { Bowl } from './bowls';
+
+/**
+ * Everything that some castings take, each thing once: what is melted for several of them in one bowl is counted as it is melted, so that a pool
+ * which is tipped out and used again is bought once.
+ */
+export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bowl[]): readonly LarderNeed[] {
+  const all = new Map<string, LarderNeed>();
+  for (const plan of plans)
+    for (const need of larderNeeds(plan, (meltId) => sharedOf(bowls, plan.casting.id, meltId))) {
+      const key = need.entryId ?? need.name.trim().toLowerCase();
+      const before = all.get(key);
+      all.set(key, {
+        ...need,
+        neededKg: (before?.neededKg ?? 0) + need.neededKg,
+        usedKg: (before?.usedKg ?? 0) + need.usedKg,
+      });
+    }
+  return [...all.values()];
+}
+
+/** What of a casting's melt has to be there, as a share of what it would be were it melted by itself. */
+function sharedOf(bowls: readonly Bowl[], castingId: string, meltId: string): number {
+  const bowl = bowls.find(({ uses }) => uses.some((use) => use.castingId === castingId && use.meltId === meltId));
+  return bowl && bowl.apartKg > 0 ? bowl.kg / bowl.apartKg : 1;
+}

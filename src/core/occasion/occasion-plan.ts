@@ -1,0 +1,177 @@
+import { dueSeconds } from '../record/due';
+import type { Occasion } from '../record/occasion';
+import { KEEPS_DAYS, type Keeping } from '../matter/filling';
+import type { CastingPlan } from '../plan/plan-types';
+import { workNames, type WorkNames } from '../plan/work-names';
+import { usedStays } from '../schedule/attend';
+import { faultsOf } from '../schedule/check';
+import { slack } from '../schedule/slack';
+import type { Starts, Stay, Workload } from '../schedule/workload';
+import type { LarderNeed } from '../plan/larder';
+import type { Bowl } from './bowls';
+import { handsOf, lanesOf, type Lanes } from './lanes';
+import { occasionNeeds } from './occasion-needs';
+import type { OccasionWork } from './occasion-work';
+import { reasonsOf, type Reason } from './reasons';
+import type { Task } from './work';
+
+/** A task with its place in the timetable. */
+export interface PlannedTask extends Task {
+  /** What it is held by. */
+  readonly key: string;
+  /** s since 1970 UTC. */
+  readonly startS: number;
+  /** Who does it, from 0. */
+  readonly person: number;
+  /** How long it may be put off, the order kept, s. */
+  readonly mayWaitS: number;
+  /** Tasks are named by their place in the timetable. */
+  readonly reason: Reason;
+}
+
+/** Something to be made before the timetable begins, and by when it is to be begun, s since 1970 UTC. */
+export interface MadeBefore {
+  readonly castingId: string;
+  readonly fillingId: string;
+  readonly byS: number;
+}
+
+/** How early a casting can be made, so that it is at its best at the event. */
+export interface MadeFrom {
+  readonly castingId: string;
+  readonly keeping: Keeping;
+  /** s since 1970 UTC. */
+  readonly fromS: number;
+}
+
+/** Everything that follows from an occasion. Moments are s since 1970 UTC. */
+export interface OccasionPlan {
+  /** By their time. */
+  readonly tasks: readonly PlannedTask[];
+  readonly bowls: readonly Bowl[];
+  readonly lanes: Lanes;
+  readonly startS: number;
+  readonly readyS: number;
+  /** When somebody is there: from the first thing done by hand in each stay to the last. */
+  readonly there: readonly Stay[];
+  readonly attendedS: number;
+  /** No timetable that is ready in time has somebody there for less, s. */
+  readonly leastS: number;
+  /** Nothing is to be done by hand for longer than a short while. */
+  readonly free: readonly Stay[];
+  readonly handsOnS: number;
+  /** What the castings take one after the other, s. */
+  readonly apartS: number;
+  readonly names: Readonly<Record<string, WorkNames>>;
+  readonly needs: readonly LarderNeed[];
+  readonly before: readonly MadeBefore[];
+  readonly from: readonly MadeFrom[];
+}
+
+/** Shorter than this is no stretch to go away in, s. */
+const FREE_S = 900;
+const DAY_S = 86_400;
+
+/** What a timetable is told of. */
+export interface Timetabled {
+  readonly occasion: Occasion;
+  readonly plans: readonly CastingPlan[];
+  readonly made: OccasionWork;
+  readonly workload: Workload;
+  readonly starts: Starts;
+  /** The workload’s first moment, s since 1970 UTC. */
+  readonly zeroS: number;
+  readonly leastS: number;
+  /** Fillings that have to stand longer than so long are made before, s. */
+  readonly making: number;
+}
+
+/** Tells a timetable: each task as early as it goes in its order, melts when they are wanted. Undefined where it has a fault. */
+export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
+  const { occasion, plans, made, workload, zeroS } = of;
+  const { work, bowls } = made;
+  const dueS = dueSeconds(occasion.due);
+  const used = usedStays(workload, of.starts).flatMap((stay) => stay ?? []);
+  const kept = slack({ ...workload, stays: used }, of.starts, dueS - zeroS, (i) => work.tasks[i].kind === 'melt');
+  if (faultsOf(workload, kept.starts).length > 0) return undefined;
+  const starts = kept.starts.map((start) => start + zeroS);
+  const there = thereOf(workload, kept.starts, zeroS);
+  const held = (i: number): boolean => workload.operations[i].heldAt !== undefined;
+  const reasons = reasonsOf(work.tasks, work.lags, starts, there, held);
+  const people = handsOf(
+    starts,
+    work.tasks.map(({ seconds }) => seconds),
+    occasion.people,
+  );
+  const order = starts.map((_, i) => i).sort((a, b) => starts[a] - starts[b] || a - b);
+  const placeOf = new Map(order.map((i, place) => [i, place]));
+  const tasks = order.map((i): PlannedTask => ({
+    ...work.tasks[i],
+    key: work.keys[i],
+    startS: starts[i],
+    person: people[i],
+    mayWaitS: kept.mayWait[i],
+    reason: placed(reasons[i], placeOf),
+  }));
+  const handsOn = tasks.filter((task) => task.handsOn);
+  return {
+    tasks,
+    bowls,
+    lanes: lanesOf(work, starts),
+    startS: Math.min(...starts),
+    readyS: Math.max(...tasks.map(({ startS, seconds }) => startS + seconds)),
+    there,
+    attendedS: there.reduce((sum, { from, to }) => sum + to - from, 0),
+    leastS: of.leastS,
+    free: freeIn(there, handsOn),
+    handsOnS: handsOn.reduce((sum, { seconds }) => sum + seconds, 0),
+    apartS: plans.reduce((sum, { batch }) => sum + batch.total.value, 0),
+    names: Object.fromEntries(plans.map((plan) => [plan.casting.id, workNames(plan)])),
+    needs: occasionNeeds(plans, bowls),
+    before: plans.flatMap((plan) => madeBefore(plan, tasks, of.making)),
+    from: plans.map(({ casting, piece }) => ({
+      castingId: casting.id,
+      keeping: piece.keeping,
+      fromS: dueS - KEEPS_DAYS[piece.keeping] * DAY_S,
+    })),
+  };
+}
+
+function placed(reason: Reason, placeOf: ReadonlyMap<number, number>): Reason {
+  return 'task' in reason ? { ...reason, task: placeOf.get(reason.task) ?? 0 } : reason;
+}
+
+/** When somebody is there; one stretch where nobody has said when they are. */
+function thereOf(workload: Workload, starts: Starts, zeroS: number): readonly Stay[] {
+  const whole = { from: -Infinity, to: Infinity };
+  const stays = workload.stays.length > 0 ? workload.stays : [whole];
+  return usedStays({ ...workload, stays }, starts).flatMap((stay) =>
+    stay ? [{ from: stay.from + zeroS, to: stay.to + zeroS }] : [],
+  );
+}
+
+/** Stretches of some while in which nothing is done by hand, by any. */
+function freeIn(there: readonly Stay[], handsOn: readonly PlannedTask[]): readonly Stay[] {
+  return there.flatMap(({ from, to }) => {
+    const free: Stay[] = [];
+    let until = from;
+    for (const { startS, seconds } of handsOn.filter(({ startS }) => startS >= from && startS < to)) {
+      if (startS - until >= FREE_S) free.push({ from: until, to: startS });
+      until = Math.max(until, startS + seconds);
+    }
+    return free;
+  });
+}
+
+/** Fillings that stand too long to be made in the course of it: begun so long before the first of them goes in. */
+function madeBefore(plan: CastingPlan, tasks: readonly PlannedTask[], making: number): MadeBefore[] {
+  const { casting, fillings } = plan;
+  const first = tasks.find(({ castingId, kind }) => castingId === casting.id && (kind === 'fill' || kind === 'finish'));
+  return fillings.flatMap(({ fillingId, makeBy }) => {
+    if (!makeBy || !first) return [];
+    const [stands, handsOn] = ['stands', 'handsOn'].map((name) =>
+      Number(makeBy.terms.find((term) => term.name === name)?.value ?? 0),
+    );
+    return stands > making ? [{ castingId: casting.id, fillingId, byS: first.startS - stands - handsOn }] : [];
+  });
+}

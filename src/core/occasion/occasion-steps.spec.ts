@@ -1,0 +1,241 @@
+import { demoCastings, demoOccasions } from '../../data/demo';
+import { dueSeconds } from '../record/due';
+import type { Casting } from '../record/casting';
+import type { Occasion } from '../record/occasion';
+import { chillNominal } from '../chill/chill';
+import { draftPlan } from '../plan/draft';
+import { finishPlan } from '../plan/plan';
+import type { CastingPlan } from '../plan/plan-types';
+import { stayEvents } from './calendar';
+import { occasionSteps, type NoTimetable, type OccasionProgress } from './occasion-steps';
+import type { OccasionPlan } from './occasion-plan';
+import { staysOf } from './stays';
+
+const MONDAY = new Date('2026-10-12T08:00:00Z');
+const castings = demoCastings(MONDAY);
+const [supper] = demoOccasions(MONDAY);
+const zone = supper.due.zone;
+const at = (local: string): number => dueSeconds({ local, zone });
+const kept = new Map<string, CastingPlan>();
+
+function planned(casting: Casting): CastingPlan {
+  const key = JSON.stringify(casting);
+  let plan = kept.get(key);
+  if (!plan) {
+    const draft = draftPlan(casting);
+    plan = finishPlan(
+      draft,
+      draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
+    );
+    kept.set(key, plan);
+  }
+  return plan;
+}
+
+function answered(change: Partial<Occasion>, of: readonly Casting[] = castings) {
+  const steps = occasionSteps({ ...supper, stays: [], ...change }, of, planned);
+  const told: OccasionProgress[] = [];
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return { answer: value, told };
+    told.push(value);
+  }
+}
+function planOf(change: Partial<Occasion>, of?: readonly Casting[]): OccasionPlan {
+  const { answer } = answered(change, of);
+  if (!answer.ok) throw new Error(answer.why.key);
+  return answer.plan;
+}
+function whyOf(change: Partial<Occasion>, of?: readonly Casting[]): NoTimetable {
+  const { answer } = answered(change, of);
+  if (answer.ok) throw new Error('a timetable');
+  return answer.why;
+}
+const demo = (id: string): Casting => structuredClone(castings.find((casting) => casting.id === id) as Casting);
+const few = ['demo-bombs', 'demo-pears', 'demo-tiles'].map(demo);
+
+describe('an occasion at one stretch', () => {
+  const plan = planOf({});
+
+  it('takes nine castings in little more than the longest of them: a quarter of what they take one after the other', () => {
+    const longest = Math.max(...castings.map((casting) => planned(casting).batch.total.value));
+    const whole = plan.readyS - plan.startS;
+    expect(plan.apartS).toBeGreaterThan(3.5 * whole);
+    expect(whole).toBeLessThan(1.25 * longest);
+    expect(plan.leastS).toBeLessThanOrEqual(whole + 1);
+  });
+
+  it('is ready in time, by one pair of hands, and holds everything that is done by hand', () => {
+    expect(plan.readyS).toBeLessThanOrEqual(at(supper.due.local));
+    const byHand = plan.tasks.filter(({ handsOn }) => handsOn);
+    byHand
+      .slice(1)
+      .forEach((task, i) => expect(task.startS).toBeGreaterThanOrEqual(byHand[i].startS + byHand[i].seconds));
+    // Melts are shared; all else is as in the castings by themselves.
+    const alone = castings.reduce((sum, casting) => sum + planned(casting).batch.handsOn.value, 0);
+    const melts = castings.flatMap((casting) => planned(casting).melts.map(({ ready }) => ready.value));
+    const shared = plan.bowls.reduce((sum, { seconds }) => sum + seconds, 0);
+    const expected = alone - melts.reduce((sum, s) => sum + s, 0) + shared;
+    expect(Math.abs(plan.handsOnS - expected)).toBeLessThan(byHand.length + 240);
+  });
+
+  it('melts what is alike once: never more, and less where a pool is used by several', () => {
+    for (const { kg, apartKg, uses } of plan.bowls) {
+      expect(kg).toBeLessThanOrEqual(apartKg + 1e-9);
+      if (uses.length === 1) expect(kg).toBe(apartKg);
+    }
+    const apart = castings.reduce(
+      (sum, casting) => sum + planned(casting).batch.melts.reduce((all, { melted }) => all + melted.value, 0),
+      0,
+    );
+    const sum = (of: (bowl: (typeof plan.bowls)[number]) => number): number =>
+      plan.bowls.reduce((all, bowl) => all + of(bowl), 0);
+    expect(sum(({ apartKg }) => apartKg)).toBeCloseTo(apart, 9);
+    expect(sum(({ kg }) => kg)).toBeLessThan(apart - 0.1);
+    expect(plan.tasks.filter(({ kind }) => kind === 'melt')).toHaveLength(plan.bowls.length);
+  });
+
+  it('comes out the same each time', () => {
+    expect(planOf({}, few)).toEqual(planOf({}, few));
+  });
+
+  it('is shared by two: never longer', () => {
+    const two = planOf({ people: 2 });
+    expect(two.readyS - two.startS).toBeLessThanOrEqual(plan.readyS - plan.startS);
+    expect(new Set(two.tasks.map(({ person }) => person))).toEqual(new Set([0, 1]));
+  });
+});
+
+describe('what several castings share', () => {
+  it('a mold goes from the light chocolate to the dark one, washed and dried between', () => {
+    const dark = demo('demo-bombs');
+    const light = demo('demo-bombs');
+    light.id = 'light';
+    light.chocolates[0] = { ...demo('demo-pears').chocolates[0], id: 'linen', colour: '#f0e2c4' };
+    light.melts[0].source = { kind: 'chocolate', chocolateId: 'linen' };
+    const plan = planOf({}, [dark, light]);
+    const washes = plan.tasks.filter(({ kind }) => kind === 'wash');
+    expect(washes).toHaveLength(1);
+    const coats = (id: string) => plan.tasks.filter(({ kind, castingId }) => kind === 'coat' && castingId === id);
+    const lastLight = Math.max(...coats('light').map(({ startS }) => startS));
+    const firstDark = Math.min(...coats('demo-bombs').map(({ startS }) => startS));
+    expect(washes[0].startS).toBeGreaterThan(lastLight);
+    // Dry after a quarter of an hour.
+    expect(firstDark).toBeGreaterThanOrEqual(washes[0].startS + washes[0].seconds + 900);
+    // Alike, it is only waited for.
+    expect(planOf({}, [dark, { ...demo('demo-bombs'), id: 'again' }]).tasks.some(({ kind }) => kind === 'wash')).toBe(
+      false,
+    );
+  });
+
+  it('a small shelf makes it longer, and one that takes no round of it is told', () => {
+    const room = { widthM: 0.3, depthM: 0.15 };
+    const [wide, narrow] = [planOf({}, few), planOf({ fridge: room }, few)];
+    expect(narrow.readyS - narrow.startS).toBeGreaterThan(wide.readyS - wide.startS);
+    const uses = narrow.lanes.shelves.find(({ place }) => place === 'fridge')?.uses ?? [];
+    for (const { from } of uses) {
+      const there = uses.filter((use) => use.from <= from && use.to > from);
+      expect(there.reduce((sum, { m2 }) => sum + m2, 0)).toBeLessThanOrEqual(0.045 + 1e-9);
+    }
+    const tiny = whyOf({ fridge: { widthM: 0.1, depthM: 0.1 } }, few);
+    expect(tiny).toMatchObject({ key: 'shelf', place: 'fridge' });
+  });
+});
+
+describe('an occasion over several days', () => {
+  const plan = planOf({ stays: supper.stays });
+
+  it('has everything done by hand within the stays, and melts anew in each', () => {
+    const { stays } = staysOf(supper);
+    for (const { handsOn, startS, seconds } of plan.tasks)
+      if (handsOn) expect(stays.some(({ from, to }) => startS >= from && startS + seconds <= to)).toBe(true);
+    expect(plan.there).toHaveLength(2);
+    for (const task of plan.tasks.filter(({ again }) => again)) {
+      const before = plan.tasks.find((one) => one.bowl === task.bowl && !one.again);
+      expect(task.startS - (before?.startS ?? 0)).toBeGreaterThan(8 * 3600);
+    }
+    expect(plan.tasks.some(({ again }) => again)).toBe(true);
+  });
+
+  it('asks for little more time than all of it takes by hand', () => {
+    expect(plan.leastS).toBeLessThanOrEqual(plan.attendedS);
+    expect(plan.attendedS).toBeLessThan(1.1 * plan.leastS);
+  });
+
+  it('is a calendar of two entries that call when the hands are wanted again', () => {
+    const events = stayEvents(plan);
+    expect(events).toHaveLength(2);
+    for (const { from, to, tasks, calls } of events) {
+      expect(calls[0]).toBe(tasks[0]);
+      expect(from).toBe(tasks[0].startS);
+      for (const { startS } of calls) expect(startS >= from && startS < to).toBe(true);
+    }
+  });
+});
+
+describe('what is held', () => {
+  it('starts at its time, and the rest follows', () => {
+    const free = planOf({}, few);
+    const task = free.tasks.find(({ kind, castingId }) => kind === 'unmold' && castingId === 'demo-tiles');
+    const when = at('2026-10-17T16:00');
+    const held = planOf({ holds: [{ operation: task?.key ?? '', at: '2026-10-17T16:00' }] }, few);
+    const same = held.tasks.find(({ key }) => key === task?.key);
+    expect(same).toMatchObject({ startS: when, reason: { key: 'held' } });
+    expect(held.readyS).toBeLessThanOrEqual(at(supper.due.local));
+  });
+
+  it('of a task that is gone is left out; what contradicts is told with what it would take', () => {
+    expect(planOf({ holds: [{ operation: 'nothing', at: '2026-10-17T16:00' }] }, few).tasks).toHaveLength(
+      planOf({}, few).tasks.length,
+    );
+    const first = planOf({}, few).tasks.find(({ kind }) => kind === 'unmold');
+    const why = whyOf({ holds: [{ operation: first?.key ?? '', at: '2026-10-17T17:59' }] }, few);
+    expect(why.key).toMatch(/contradiction|notFound/);
+    expect('wouldTakeS' in why && why.wouldTakeS).toBeGreaterThan(3600);
+  });
+});
+
+describe('no timetable', () => {
+  it('is told with its reason', () => {
+    expect(whyOf({}, [])).toEqual({ key: 'empty' });
+    expect(whyOf({ stays: [{ from: '2026-10-17T19:00', to: '2026-10-17T21:00' }] })).toEqual({ key: 'noStay' });
+    expect(whyOf({ stays: [{ from: '2026-10-17T17:00', to: '2026-10-17T18:00' }] })).toMatchObject({
+      key: 'tooFewHours',
+      givenS: 3600,
+    });
+    const hot = demo('demo-bombs');
+    hot.kitchen.roomC = 35;
+    hot.parts[0].coats.forEach((coat) => (coat.sets = [{ place: 'room' }]));
+    expect(whyOf({}, [hot])).toEqual({ key: 'endless', castingId: 'demo-bombs' });
+    const many = demo('demo-bombs');
+    many.pieces = 2000;
+    expect(whyOf({}, [many])).toEqual({ key: 'tooMany' });
+  });
+});
+
+describe('stays', () => {
+  it('that overlap are one; one after the event is left out; both are said', () => {
+    const { stays, notes } = staysOf({
+      due: supper.due,
+      stays: [
+        { from: '2026-10-17T14:00', to: '2026-10-17T16:00' },
+        { from: '2026-10-17T15:00', to: '2026-10-17T19:00' },
+        { from: '2026-10-17T18:00', to: '2026-10-17T20:00' },
+      ],
+    });
+    expect(stays).toEqual([{ from: at('2026-10-17T14:00'), to: at('2026-10-17T18:00') }]);
+    expect(notes).toEqual([
+      { key: 'overlap', stay: 1, other: 0 },
+      { key: 'afterDue', stay: 2 },
+    ]);
+  });
+
+  it('across a change of clocks last an hour longer or less', () => {
+    // Clocks went back in Berlin at 3:00 on 25 October 2026 (IANA time zone database).
+    const [stay] = staysOf({
+      due: { local: '2026-10-26T18:00', zone },
+      stays: [{ from: '2026-10-24T22:00', to: '2026-10-25T08:00' }],
+    }).stays;
+    expect(stay.to - stay.from).toBe(11 * 3600);
+  });
+});

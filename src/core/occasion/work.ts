@@ -1,0 +1,124 @@
+import type { Bare } from '../batch/timeline';
+import type { Lag, Moment, Occupation, Operation, Resource, Stay, Workload } from '../schedule/workload';
+
+/** What an operation is: a stretch of a casting's work, or of what several share. */
+export interface Task extends Bare {
+  /** Undefined for what is done for several castings at once. */
+  readonly castingId: string | undefined;
+  /** The bowl that is melted, among those of the occasion. */
+  readonly bowl?: number;
+  /** A bowl that was melted before and has stood since. */
+  readonly again?: true;
+  /** The mold that is washed. */
+  readonly moldId?: string;
+}
+
+/** A mold in use, by operations: from the start of the one to the end of the other. */
+export interface MoldUse {
+  readonly moldId: string;
+  readonly castingId: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Room taken on a shelf, by operations: from the end of the one to the start of the other. */
+export interface ShelfUse {
+  readonly place: 'fridge' | 'freezer';
+  readonly castingId: string;
+  readonly m2: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What there is to do it with. */
+export interface Means {
+  readonly people: number;
+  readonly stays: readonly Stay[];
+  /** Room on the shelves, m²; undefined where it is not counted with. */
+  readonly fridgeM2?: number | undefined;
+  readonly freezerM2?: number | undefined;
+}
+
+/** Operations with what lies between them, as they are put together of one casting's work or of several castings'. */
+export class Work {
+  readonly tasks: Task[] = [];
+  /** Keys of the tasks: what is alike is counted. */
+  readonly keys: string[] = [];
+  readonly moldUses: MoldUse[] = [];
+  readonly shelfUses: ShelfUse[] = [];
+  readonly lags: Lag[] = [];
+  /** When each task can start at the earliest, s from the first of its casting, whatever the hands do. */
+  readonly earliest: number[] = [];
+  private readonly counts = new Map<string, number>();
+
+  /** Adds a task; whole seconds add up without rounding. */
+  add(task: Task): number {
+    const { castingId = '', kind, part, coat, step, round, fillingId, bowl } = task;
+    const stem = [castingId, kind, part, coat, step, round, fillingId, bowl].map((own) => own ?? '').join('/');
+    const count = this.counts.get(stem) ?? 0;
+    this.counts.set(stem, count + 1);
+    this.keys.push(`${stem}/${count}`);
+    this.earliest.push(0);
+    return this.tasks.push({ ...task, seconds: Math.max(1, Math.round(task.seconds)) }) - 1;
+  }
+
+  /** What is to pass between the end of one task and the start of a later one, s. */
+  lag(from: number, to: number, { least, most }: Pick<Lag, 'least' | 'most'>): void {
+    this.lags.push(most === undefined ? { from, to, least } : { from, to, least, most });
+    this.earliest[to] = Math.max(this.earliest[to], this.earliest[from] + this.tasks[from].seconds + least);
+  }
+
+  /** The same once more, to be changed by itself. */
+  copy(): Work {
+    const copy = new Work();
+    copy.tasks.push(...this.tasks);
+    copy.keys.push(...this.keys);
+    copy.moldUses.push(...this.moldUses);
+    copy.shelfUses.push(...this.shelfUses);
+    copy.lags.push(...this.lags);
+    copy.earliest.push(...this.earliest);
+    for (const [stem, count] of this.counts) copy.counts.set(stem, count);
+    return copy;
+  }
+
+  /** Puts a lag from another task in the place of one that there is. */
+  lagAnew(from: number, instead: number, to: number, { least, most }: Pick<Lag, 'least' | 'most'>): void {
+    const at = this.lags.findIndex((lag) => lag.from === from && lag.to === to);
+    this.lags[at] = { from: instead, to, least, most };
+  }
+
+  /** By task, which casting it is of; what several share is of the first. */
+  private jobs(): readonly number[] {
+    const castings = [...new Set(this.tasks.flatMap(({ castingId }) => castingId ?? []))];
+    const own = (i: number): string | undefined =>
+      this.tasks[i].castingId ?? this.tasks[this.lags.find(({ from }) => from === i)?.to ?? i].castingId;
+    return this.tasks.map((_, i) => Math.max(0, castings.indexOf(own(i) ?? '')));
+  }
+
+  /** All of it as a workload: hands, shelves where there is only so much room, and the microwave, which takes one bowl at a time. */
+  workload(
+    { people, stays, fridgeM2, freezerM2 }: Means,
+    inMicrowave: (task: Task) => boolean = () => false,
+  ): Workload {
+    const operations = this.tasks.map(({ seconds, handsOn }, i): Operation => ({
+      id: this.keys[i],
+      seconds,
+      hands: handsOn ? 1 : 0,
+    }));
+    const shelves = { fridge: fridgeM2, freezer: freezerM2 } as const;
+    const names = (['fridge', 'freezer'] as const).filter((place) => shelves[place] !== undefined);
+    const occupations = this.shelfUses.flatMap(({ place, m2, from, to }): Occupation[] =>
+      names.includes(place) ? [{ resource: names.indexOf(place), amount: m2, from: after(from), to: before(to) }] : [],
+    );
+    const resources: Resource[] = names.map((place) => ({ name: place, capacity: shelves[place] ?? 0 }));
+    if (people > 1) {
+      const microwave = resources.push({ name: 'microwave', capacity: 1 }) - 1;
+      for (const [i, task] of this.tasks.entries())
+        if (inMicrowave(task)) occupations.push({ resource: microwave, amount: 1, from: before(i), to: after(i) });
+    }
+    return { operations, lags: this.lags, resources, occupations, people, stays, jobs: this.jobs() };
+  }
+}
+
+const after = (operation: number): Moment => ({ operation, at: 'end' });
+const before = (operation: number): Moment => ({ operation, at: 'start' });

@@ -1,0 +1,52 @@
+import * as z from 'zod/mini';
+import { due, id, localTime, name, numberOf, wholeOf } from './fields';
+import { MOST_OF_OCCASION } from './limits';
+import { readRecord } from './read-record';
+import type { RecordProblem } from './record-problem';
+
+/** The version of the occasion record that this program writes. */
+export const OCCASION_SCHEMA_VERSION = 1;
+
+const StaySchema = z
+  .object({ from: localTime, to: localTime })
+  // Local times of one form stand in the order of their letters.
+  .check(z.refine(({ from, to }) => from < to));
+
+/** What is free of a shelf, or of several as if they were one. */
+const RoomSchema = z.object({ widthM: numberOf('shelfM'), depthM: numberOf('shelfM') });
+
+/**
+ * Castings made for the same event by the same hands in the same kitchen. Holds choices only; its timetable is always computed. Local times are
+ * told by the clocks of the event's zone.
+ */
+export const OccasionSchema = z.object({
+  schemaVersion: z.literal(OCCASION_SCHEMA_VERSION),
+  id,
+  name,
+  createdAt: z.iso.datetime(),
+  /** When everything is to be ready. */
+  due,
+  castingIds: z.array(id).check(
+    z.maxLength(MOST_OF_OCCASION.castings),
+    z.refine((ids) => new Set(ids).size === ids.length),
+  ),
+  people: wholeOf('people'),
+  /** When somebody is in the kitchen; without any, as it is needed. */
+  stays: z.array(StaySchema).check(z.maxLength(MOST_OF_OCCASION.stays)),
+  /** Room there is for molds, where that is to be counted with. */
+  fridge: z.optional(RoomSchema),
+  freezer: z.optional(RoomSchema),
+  /** Operations that are to start at a time and no other, by their key. */
+  holds: z
+    .array(z.object({ operation: z.string().check(z.minLength(1), z.maxLength(200)), at: localTime }))
+    .check(z.maxLength(MOST_OF_OCCASION.holds)),
+});
+
+export type Occasion = z.infer<typeof OccasionSchema>;
+export type StayRecord = Occasion['stays'][number];
+export type ShelfRoom = z.infer<typeof RoomSchema>;
+
+/** Checks an occasion from outside (the database, a file). Errors are values; never changes its input. */
+export function readOccasion(raw: unknown): { readonly ok: true; readonly record: Occasion } | RecordProblem {
+  return readRecord(OccasionSchema, OCCASION_SCHEMA_VERSION, raw);
+}
