@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { browserResults, lighthouseResults } from './browser';
 import { coreResults } from './core';
 import type { Result } from './measure';
+import { occasionResults } from './occasion';
 import { scheduleResults } from './schedule';
 import { shellResults } from './shell';
 
@@ -27,7 +28,7 @@ try {
     await new Promise((wait) => setTimeout(wait, 100));
   // First, while the machine is still cool from other work.
   const lighthouse = lighthouseResults(address);
-  results.push(...coreResults(), ...shellResults(), ...(await scheduleResults()));
+  results.push(...coreResults(), ...shellResults(), ...(await scheduleResults()), ...occasionResults());
   results.push(...(await browserResults(address)), ...lighthouse);
 } finally {
   server.kill();

@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-steps';
 import type { Occasion } from '../core/record/occasion';
-import type { FittedJob } from '../core/occasion/fitted-job';
+import type { FittedJob, NotFitted } from '../core/occasion/fitted-job';
 import type { AimGoal, FoundWay } from '../core/study/aim-search';
 import type { Making } from '../core/plan/making';
 import type { Comparison, Way } from '../core/study/ways';
@@ -55,8 +55,8 @@ export class StudyClient {
   }
 
   /** Its rounds fitted into each other's waits. */
-  fitted(casting: Casting): Promise<FittedJob | undefined> {
-    return this.ask<FittedJob | undefined>(async (remote) => remote.fitted(casting));
+  fitted(casting: Casting): Promise<FittedJob | NotFitted | undefined> {
+    return this.ask<FittedJob | NotFitted>(async (remote) => remote.fitted(casting));
   }
 
   /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped too. */

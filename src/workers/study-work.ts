@@ -1,5 +1,5 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
-import { fittedJob, type FittedJob } from '../core/occasion/fitted-job';
+import { fittedJob, type FittedJob, type NotFitted } from '../core/occasion/fitted-job';
 import { occasionSteps, type OccasionAnswer, type OccasionProgress } from '../core/occasion/occasion-steps';
 import type { CastingPlan } from '../core/plan/plan-types';
 import type { Occasion } from '../core/record/occasion';
@@ -28,8 +28,8 @@ export interface StudyWork {
   stopSearch(): void;
   /** What the weight of a finished shell says. */
   weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;
-  /** Its rounds fitted into each other's waits; undefined where they cannot be. */
-  fitted(casting: Casting): FittedJob | undefined;
+  /** Its rounds fitted into each other's waits, or why they are not. */
+  fitted(casting: Casting): FittedJob | NotFitted;
   /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped. */
   occasion(
     occasion: Occasion,

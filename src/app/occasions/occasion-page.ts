@@ -93,13 +93,6 @@ export class OccasionPage {
     void this.router.navigateByUrl('/occasions');
   }
 
-  protected takeOut(castingId: string): void {
-    this.edit('casting', (draft) => {
-      draft.castingIds = draft.castingIds.filter((id) => id !== castingId);
-      draft.holds = draft.holds.filter(({ operation }) => !operation.startsWith(`${castingId}/`));
-    });
-  }
-
   protected clearMissing(): void {
     const there = new Set(this.view.castings().map(({ id }) => id));
     this.edit('castings', (draft) => void (draft.castingIds = draft.castingIds.filter((id) => there.has(id))));

@@ -66,6 +66,16 @@ export class Occasions extends RecordLibrary<Occasion> {
     this.keep({ before: [to, ...(from ? [from] : [])], after: [after, ...without], label: `casting into ${to.name}` });
   }
 
+  /** Takes a casting out, and lets go of what is held of it. */
+  takeOut(castingId: string): void {
+    const from = this.of(castingId);
+    if (!from) return;
+    this.edit(from.id, 'casting', (draft) => {
+      draft.castingIds = draft.castingIds.filter((id) => id !== castingId);
+      draft.holds = draft.holds.filter(({ operation }) => !operation.startsWith(`${castingId}/`));
+    });
+  }
+
   /** A copy of an occasion has copies of its castings: none belongs to two. */
   copy(occasion: Occasion): Occasion {
     return this.unpacked({ ...occasion, castings: this.castingsOf(occasion) }, true, `copy ${occasion.name}`);

@@ -1,5 +1,5 @@
 import { DestroyRef, Injectable, inject } from '@angular/core';
-import type { FittedJob } from '../../core/occasion/fitted-job';
+import type { FittedJob, NotFitted } from '../../core/occasion/fitted-job';
 import type { AimGoal, FoundWay } from '../../core/study/aim-search';
 import { makingOf } from '../../core/plan/making';
 import type { Comparison, Way } from '../../core/study/ways';
@@ -38,7 +38,7 @@ export class Study {
   }
 
   /** The casting's rounds fitted into each other's waits. */
-  async fitted(): Promise<FittedJob | undefined> {
+  async fitted(): Promise<FittedJob | NotFitted | undefined> {
     const draft = this.plans.draft();
     return draft && this.client.fitted(draft.casting);
   }

@@ -1,6 +1,15 @@
-import type { FittedJob } from '../../core/occasion/fitted-job';
+import type { FittedJob, NotFitted } from '../../core/occasion/fitted-job';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
+
+/** Why rounds are not fitted into each other's waits. What never ends is said where it is chosen. */
+export const NOT_FITTED: Readonly<Record<NotFitted, string>> = {
+  endless: '',
+  tooMany:
+    'These are more rounds than anybody keeps a list of, so they are not fitted into each other’s waits. More molds at hand make fewer of them.',
+  notFound:
+    'No order was found that fits the rounds into each other’s waits: make them one after the other, as the ribbon has it.',
+};
 
 /** Less than this is not worth another order, s. */
 const WORTH_S = 60;

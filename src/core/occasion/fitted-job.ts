@@ -3,7 +3,7 @@ import type { CastingPlan } from '../plan/plan-types';
 import type { Casting } from '../record/casting';
 import { simulatedPlan } from '../study/remedy-effect';
 import { fit } from './fit';
-import { jobWorkload } from './job-workload';
+import { jobWorkload, whyNotFitted } from './job-workload';
 
 /** One thing to do, and when from the start, s. */
 export interface FittedStretch extends Bare {
@@ -22,12 +22,16 @@ export interface FittedJob {
   readonly withMoreS: number | undefined;
 }
 
-/** Fits a casting's rounds into each other's waits; undefined where that cannot be. Some tenths of a second, so for a worker. */
-export function fittedJob(casting: Casting): FittedJob | undefined {
+/** Why a casting's rounds are not fitted: it never ends, they are more than anybody keeps a list of, or no order of them was found. */
+export type NotFitted = 'endless' | 'tooMany' | 'notFound';
+
+/** Fits a casting's rounds into each other's waits, or says why not. Some tenths of a second, so for a worker. */
+export function fittedJob(casting: Casting): FittedJob | NotFitted {
   const plan = simulatedPlan(casting);
   const job = jobWorkload(plan);
-  const fitted = job && fit(job.workload);
-  if (!fitted) return undefined;
+  if (!job) return whyNotFitted(plan) ?? 'tooMany';
+  const fitted = fit(job.workload);
+  if (!fitted) return 'notFound';
   const more = plan.batch.timeline.rounds > 1 ? endOf(simulatedPlan(withMore(casting))) : undefined;
   return {
     stretches: job.stretches

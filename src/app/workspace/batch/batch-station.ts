@@ -16,13 +16,14 @@ import { Pick } from '../../ui/pick';
 import { text } from '../../wording/format';
 import { dueHint, ownZone } from '../../wording/times';
 import { toolsFor } from '../../wording/tools';
+import { OccasionChoice } from './occasion-choice';
 import { ScalePanel } from './scale-panel';
 
 /** How many pieces, by when, with which spares; and what the whole job takes. */
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Answers, Estimate, Fold, MomentField, NzButtonComponent, Pick, ScalePanel],
+  imports: [AmountField, Answers, Estimate, Fold, MomentField, NzButtonComponent, OccasionChoice, Pick, ScalePanel],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })

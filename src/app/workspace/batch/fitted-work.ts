@@ -8,7 +8,7 @@ import { PlanService } from '../../state/plan-service';
 import { Study } from '../../state/study';
 import { Units } from '../../state/units';
 import { Fold } from '../../ui/fold';
-import { fittedText } from '../../wording/fitted';
+import { fittedText, NOT_FITTED } from '../../wording/fitted';
 import { text } from '../../wording/format';
 import { stretchName } from '../../wording/stretches';
 import { startText } from '../../wording/times';
@@ -33,6 +33,8 @@ import { startText } from '../../wording/times';
           }
         </ol>
       </ks-fold>
+    } @else if (notFitted()) {
+      <p class="plain">{{ notFitted() }}</p>
     }
   `,
   styleUrl: './fitted-work.less',
@@ -45,9 +47,17 @@ export class FittedWork {
   private readonly rests = computed(() =>
     this.plans.chillSource() === 'worker' ? this.plans.plan()?.casting : undefined,
   );
-  protected readonly job = toSignal(
+  private readonly answer = toSignal(
     toObservable(this.rests).pipe(switchMap((casting) => (casting ? from(this.study.fitted()) : of(undefined)))),
   );
+  protected readonly job = computed(() => {
+    const answer = this.answer();
+    return typeof answer === 'string' ? undefined : answer;
+  });
+  protected readonly notFitted = computed(() => {
+    const answer = this.answer();
+    return typeof answer === 'string' ? NOT_FITTED[answer] : '';
+  });
   protected readonly whole = computed(() => text(this.job()?.endS ?? 0, 'duration', this.units.system()));
   protected readonly said = computed(() => {
     const job = this.job();

@@ -1,0 +1,56 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { dueSeconds } from '../../../core/record/due';
+import type { Casting } from '../../../core/record/casting';
+import { Occasions } from '../../state/occasions';
+import { ChoiceList } from '../../ui/choice-list';
+import { dueText } from '../../wording/times';
+
+/** What stands for an occasion that is yet to be begun, and for none. */
+const NEW = 'new';
+const NONE = 'none';
+
+/** The occasion that a casting belongs to: put into one, a new one, or taken out. */
+@Component({
+  selector: 'ks-occasion-choice',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceList, RouterLink],
+  template: `
+    @if (occasions.loaded()) {
+      <ks-choice-list label="Occasion" [options]="options()" [value]="own()?.id ?? none" (chosen)="choose($event)" />
+      @if (own(); as o) {
+        <p class="plain"><a [routerLink]="['/occasions', o.id]">Its timetable</a>{{ other() }}</p>
+      }
+    }
+  `,
+  styles: `
+    .plain {
+      color: var(--soft);
+      font-size: 13.5px;
+    }
+  `,
+})
+export class OccasionChoice {
+  protected readonly occasions = inject(Occasions);
+  readonly casting = input.required<Casting>();
+  protected readonly none = NONE;
+  protected readonly own = computed(() => this.occasions.of(this.casting().id));
+  protected readonly options = computed(() => [
+    { value: NONE, name: 'none: by itself' },
+    ...this.occasions.records().map(({ id, name }) => ({ value: id, name })),
+    { value: NEW, name: 'a new one' },
+  ]);
+  /** What is to be said where the occasion is at another time than the casting by itself. */
+  protected readonly other = computed(() => {
+    const [own, casting] = [this.own(), this.casting()];
+    return own && dueSeconds(own.due) !== dueSeconds(casting.due)
+      ? `, ready by ${dueText(own.due)}; what is told here is the casting by itself.`
+      : ' says when each of it is done among the others; what is told here is the casting by itself.';
+  });
+
+  protected choose(value: string): void {
+    const { id, due } = this.casting();
+    if (value === NONE) this.occasions.takeOut(id);
+    else this.occasions.put(id, value === NEW ? this.occasions.create([], due).id : value);
+  }
+}
