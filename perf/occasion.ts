@@ -22,7 +22,7 @@ export function occasionResults(): Result[] {
   const three = workOf([0, 1, 2].flatMap((k) => plans.map((plan) => another(plan, k))));
   return [
     ...searched('The supper at one stretch', one, [2000, 6000, 10_000], 150, [0.08, 0.06, 0.04]),
-    ...searched('Three suppers at one stretch', three, [10_000], 1000, [0.12]),
+    ...searched('Three suppers at one stretch', three, [10_000], 1000, [0.12], 1),
     overTwoDays(),
   ];
 }
@@ -55,8 +55,9 @@ function searched(
   afterMs: readonly number[],
   firstMs: number,
   over: readonly number[],
+  seeds = SEEDS.length,
 ): Result[] {
-  const runs = SEEDS.map((seed) => {
+  const runs = SEEDS.slice(0, seeds).map((seed) => {
     const start = performance.now();
     const improver = new Improver(workload, seed);
     improver.first(TRIES);
@@ -76,7 +77,7 @@ function searched(
       value: `${percentile(firsts, 50).toFixed(0)} ms`,
       wanted: `under ${firstMs} ms`,
       met: percentile(firsts, 50) < firstMs,
-      against: `${operations}; median of five seeds, the slowest ${Math.max(...firsts).toFixed(0)} ms; the first of them cold`,
+      against: `${operations}; median of ${seeds} seeds, the slowest ${Math.max(...firsts).toFixed(0)} ms; the first of them cold`,
     },
     ...afterMs.map((ms, k) => {
       const above = runs.map((run) => run.above[k]);
@@ -85,7 +86,7 @@ function searched(
         value: percent(percentile(above, 50)),
         wanted: `at most ${percent(over[k])}`,
         met: percentile(above, 50) <= over[k],
-        against: `${operations}, bound ${(runs[0].leastS / 60).toFixed(0)} min; median of five seeds, the worst ${percent(Math.max(...above))}`,
+        against: `${operations}, bound ${(runs[0].leastS / 60).toFixed(0)} min; median of ${seeds} seeds, the worst ${percent(Math.max(...above))}`,
       };
     }),
   ];

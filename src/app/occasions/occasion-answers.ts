@@ -1,9 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { dueSeconds } from '../../core/record/due';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { fromToText } from '../wording/occasion';
 import { dayText, dueText, timeText } from '../wording/times';
 import { OccasionView } from './occasion-view';
+
+/** Nearer than this to the best there can be, it is the best, s. */
+const NEAR_S = 60;
 
 /** The answers of an occasion, large: when to start, when all is ready, how long one has to be there, and when one is free. */
 @Component({
@@ -33,9 +37,10 @@ export class OccasionAnswers {
     const { due } = occasion;
     const time = (seconds: number): string => text(seconds, 'duration', system);
     const several = occasion.stays.length > 1;
-    const [whole, least] = several
-      ? [plan.attendedS, plan.leastS]
-      : [plan.readyS - plan.startS, Math.min(plan.leastS, plan.readyS - plan.startS)];
+    const over = several ? plan.attendedS - plan.leastS : dueSeconds(due) - plan.leastS - plan.startS;
+    const bound = several
+      ? `with these melts none can be shorter${over < NEAR_S ? '' : ` than ${time(plan.leastS)}`}`
+      : `it cannot start later${over < NEAR_S ? '' : ` than ${timeText(plan.startS + over, due.zone)}`}`;
     const kg = plan.bowls.reduce((sum, bowl) => sum + bowl.kg, 0);
     const longest = [...plan.free].sort((a, b) => b.to - b.from - (a.to - a.from)).at(0);
     const late = plan.startS < this.view.clock.seconds();
@@ -52,8 +57,8 @@ export class OccasionAnswers {
       },
       {
         name: several ? 'In the kitchen' : 'From start to end',
-        figure: time(whole),
-        said: whole - least < 60 ? 'no timetable can be shorter' : `no timetable can be shorter than ${time(least)}`,
+        figure: time(several ? plan.attendedS : plan.readyS - plan.startS),
+        said: bound,
       },
       {
         name: 'By hand',

@@ -64,9 +64,15 @@ export class OccasionPage {
     const timetable = this.view.timetable();
     if (!timetable) return '';
     const last = timetable.plan ? ' What is shown is the last timetable that was found, from before.' : '';
-    if (timetable.failed) return `The search did not answer. Reload the page to try again.${last}`;
+    if (timetable.failed) return `The search did not answer.${last}`;
+    if (timetable.stopped) return `The search was stopped before it had found a timetable.${last}`;
     return timetable.why ? `${noTimetableText(timetable.why, this.view.castings(), this.units.system())}${last}` : '';
   });
+  protected readonly unanswered = computed(() => {
+    const { failed, stopped } = this.view.timetable() ?? {};
+    return failed === true || stopped === true;
+  });
+
   protected readonly held = computed(() => this.view.occasion()?.holds.length ?? 0);
 
   constructor() {
@@ -74,6 +80,10 @@ export class OccasionPage {
       this.view.id.set(this.id());
       this.timetables.open(this.id());
     });
+  }
+
+  protected again(): void {
+    this.timetables.again();
   }
 
   protected stop(): void {

@@ -63,6 +63,10 @@ describe('Occasions', () => {
     expect(copy.castingIds.slice(0, 2).every((id) => store.castings().some((casting) => casting.id === id))).toBe(true);
     expect(copy.castingIds[0]).not.toBe('demo-bombs');
     expect(store.castings()).toHaveLength(4);
+    store.undo();
+    expect([occasions.records().length, store.castings().length]).toEqual([2, 2]);
+    store.redo();
+    expect([occasions.records().length, store.castings().length]).toEqual([3, 4]);
     await bench.press('Delete Hedgerow supper');
     expect(supper()).toBeUndefined();
     expect(TestBed.inject(Notices).notice()?.text).toBe('Deleted “Hedgerow supper”. Its castings stay.');

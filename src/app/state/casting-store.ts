@@ -115,15 +115,16 @@ export class CastingStore {
     if (change?.kind === 'edit') this.turn(change.after, change.before);
     else if (change?.kind === 'add') {
       // Redo brings them back as they are now, and not as they were added.
-      this.history.amendRedo({
-        ...change,
-        castings: change.castings.map((casting) => this.byId(casting.id) ?? casting),
-      });
+      this.history.amendRedo({ ...change, castings: this.asTheyAre(change.castings) });
       this.take(change.castings);
     } else if (change?.kind === 'remove') this.put(change.castings);
     else if (change?.kind === 'library') {
       this.libraryTurned.next({ library: change.library, from: change.after, to: change.before });
       if (change.casting) this.turn(change.casting.after, change.casting.before);
+      if (change.added) {
+        this.history.amendRedo({ ...change, added: this.asTheyAre(change.added) });
+        this.take(change.added);
+      }
     }
     this.afterUndo(change, 'Undone');
     return change;
@@ -137,9 +138,14 @@ export class CastingStore {
     else if (change?.kind === 'library') {
       this.libraryTurned.next({ library: change.library, from: change.before, to: change.after });
       if (change.casting) this.turn(change.casting.before, change.casting.after);
+      if (change.added) this.put(change.added);
     }
     this.afterUndo(change, 'Done again');
     return change;
+  }
+
+  private asTheyAre(castings: readonly Casting[]): readonly Casting[] {
+    return castings.map((casting) => this.byId(casting.id) ?? casting);
   }
 
   private byId(id: string): Casting | undefined {
@@ -159,6 +165,7 @@ export class CastingStore {
     this.notices.outdate();
     this.history.push(change);
     if (change.kind === 'library' && change.casting) this.replace(change.casting.after);
+    if (change.kind === 'library' && change.added) this.put(change.added);
     this.historyTick.update((n) => n + 1);
   }
 

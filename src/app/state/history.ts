@@ -21,6 +21,8 @@ export interface LibraryChange {
   readonly kind: 'library';
   /** A casting that was changed with it. */
   readonly casting?: CastingChange;
+  /** Castings that came with it. */
+  readonly added?: readonly Casting[];
   readonly library: LibraryKey;
   readonly before: readonly Named[];
   readonly after: readonly Named[];

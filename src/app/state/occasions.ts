@@ -2,7 +2,6 @@ import { Injectable, computed, inject } from '@angular/core';
 import type { Casting } from '../../core/record/casting';
 import { OCCASION_SCHEMA_VERSION, OccasionSchema, type Occasion } from '../../core/record/occasion';
 import { writeOccasionFile, type PackedOccasion } from '../../data/occasion-file';
-import { CastingsActions } from './castings-actions';
 import { newId } from './new-id';
 import { OccasionStorage } from './occasion-storage';
 import { RecordLibrary } from './record-library';
@@ -11,7 +10,6 @@ import { saveFile } from './save-file';
 /** Occasions: listed, edited, copied, deleted, exported with their castings; all of it undone with everything else. */
 @Injectable({ providedIn: 'root' })
 export class Occasions extends RecordLibrary<Occasion> {
-  private readonly actions = inject(CastingsActions);
   /** The occasion that each casting belongs to. */
   private readonly byCasting = computed(
     () => new Map(this.records().flatMap((occasion) => occasion.castingIds.map((id) => [id, occasion] as const))),
@@ -107,8 +105,8 @@ export class Occasions extends RecordLibrary<Occasion> {
       castingIds: occasion.castingIds.map((id) => ids.get(id) ?? id),
       holds: occasion.holds.map((hold) => ({ ...hold, operation: renamed(hold.operation, ids) })),
     };
-    this.actions.take(castings.map((casting) => ({ ...casting, id: ids.get(casting.id) ?? casting.id })));
-    this.keep({ before: [], after: [fresh], label });
+    const added = castings.map((casting) => ({ ...casting, id: ids.get(casting.id) ?? casting.id }));
+    this.keep({ before: [], after: [fresh], label, added });
     return fresh;
   }
 

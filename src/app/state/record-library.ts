@@ -1,5 +1,6 @@
 import { computed, effect, inject, signal } from '@angular/core';
 import { produce } from 'immer';
+import type { Casting } from '../../core/record/casting';
 import { mergeRecords } from '../../core/record/merge';
 import type { Named } from '../../data/record-repository';
 import { CastingStore } from './casting-store';
@@ -106,6 +107,7 @@ export abstract class RecordLibrary<T extends Named> {
     readonly label: string;
     readonly gesture?: string;
     readonly casting?: CastingChange;
+    readonly added?: readonly Casting[];
   }): void {
     this.castings.remember({ kind: 'library', library: this.kind.key, at: Date.now(), ...change });
     this.turn(change.before, change.after);

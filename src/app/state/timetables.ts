@@ -16,8 +16,9 @@ export interface Timetable {
   /** How far the search is, 0 to 1; undefined where there is none. */
   readonly share?: number | undefined;
   readonly why?: NoTimetable | undefined;
-  /** The search did not answer. */
+  /** The search did not answer, or was stopped before it had found any. */
   readonly failed?: true;
+  readonly stopped?: true;
 }
 
 /** What the search is asked: all that a timetable depends on. */
@@ -72,7 +73,19 @@ export class Timetables {
   stop(): void {
     this.asks++;
     this.client.stopOccasion();
-    this.state.update((state) => state && { ...state, share: undefined });
+    this.state.update(
+      (state) => state && { ...state, share: undefined, ...(state.plan && !state.outdated ? {} : { stopped: true }) },
+    );
+  }
+
+  /** Looks once more, where it was stopped or did not answer. */
+  again(): void {
+    const asked = this.asked();
+    if (!asked) return;
+    this.state.update(
+      (state) => state && { occasionId: state.occasionId, plan: state.plan, outdated: state.outdated, share: 0 },
+    );
+    void this.search(asked);
   }
 
   private async search({ occasion, castings }: Asked): Promise<void> {

@@ -55,7 +55,7 @@ export interface OccasionPlan {
   /** When somebody is there: from the first thing done by hand in each stay to the last. */
   readonly there: readonly Stay[];
   readonly attendedS: number;
-  /** No timetable that is ready in time has somebody there for less, s. */
+  /** Over several stays: with as many melts nobody is there for less, s. At one stretch, or in one stay: no timetable starts later than so long before the event, s. */
   readonly leastS: number;
   /** Nothing is to be done by hand for longer than a short while. */
   readonly free: readonly Stay[];
