@@ -30,7 +30,7 @@ test('18 pieces become 30: weigh-out, rounds, ribbon and start time follow, and 
   await expect(melt).not.toHaveText(before ?? '');
   await expect(tab(page, 'Batch')).not.toHaveText(start ?? '');
   await expect(page.getByRole('heading', { name: /First of 11 rounds/ })).toBeVisible();
-  await expect(fitted).toContainText('4 h');
+  await expect(fitted).toContainText('3 h 5');
   await page.getByText('What to do when').click();
   await expect(page.getByRole('listitem').filter({ hasText: /Coat 2, round 11/ })).toBeVisible();
   await page.getByText('whole job').click();

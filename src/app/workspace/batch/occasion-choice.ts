@@ -28,6 +28,9 @@ const NONE = 'none';
       color: var(--soft);
       font-size: 13.5px;
     }
+    a {
+      text-decoration: underline;
+    }
   `,
 })
 export class OccasionChoice {
