@@ -1,8 +1,5 @@
-import type { Network } from './network';
-import { keepOrder, networkOf, spansOf, windowsOf, type Spans } from './orders';
-import { randoms } from './randoms';
-import { Removal } from './removal';
-import { Sequence } from './sequence';
+import { keepOrder, windowsOf } from './orders';
+import { Trial } from './trial';
 import type { Starts, Stay, Workload } from './workload';
 
 /** A timetable with what is looked at in it, s: how long somebody has to be there, and when it ends. */
@@ -28,26 +25,14 @@ export class Attendance {
   best: Attended;
   private inHand: Attended;
   private inVain = 0;
-  private readonly spans: Spans;
-  private readonly network: Network;
-  private readonly sequence: Sequence;
-  private readonly random: () => number;
-  private readonly removal: Removal;
-  private readonly base: ReturnType<Network['mark']>;
+  private readonly trial: Trial;
 
   constructor(
     private readonly workload: Workload,
     starts: Starts,
     seed: number,
   ) {
-    const { network } = networkOf(workload);
-    this.network = network;
-    this.spans = spansOf(workload);
-    this.random = randoms(seed);
-    this.removal = new Removal(workload, this.spans, this.random);
-    this.sequence = new Sequence(network, this.spans, this.random);
-    network.settle();
-    this.base = network.mark();
+    this.trial = new Trial(workload, seed);
     this.best = attended(workload, starts);
     this.inHand = this.best;
   }
@@ -65,8 +50,7 @@ export class Attendance {
     const { starts } = anew ? this.best : this.inHand;
     const used = usedStays(this.workload, starts);
     if (!this.tryWithin(anew ? this.spread(used) : this.cut(used), starts)) return;
-    const { early } = this.network;
-    const found = attended(this.workload, Array.from(early.subarray(0, starts.length)));
+    const found = attended(this.workload, this.trial.starts);
     if (!anew && isBetter(this.inHand, found)) return;
     this.inHand = found;
     if (!isBetter(found, this.best)) return;
@@ -76,7 +60,7 @@ export class Attendance {
 
   /** All stays as they are but one, which is cut anywhere: what does not fit there goes into the others. */
   private spread(used: readonly (Stay | undefined)[]): readonly Stay[] {
-    const { random } = this;
+    const { random } = this.trial;
     const there = used.flatMap((stay, i) => (stay ? [i] : []));
     const one = there[Math.floor(random() * there.length)];
     return this.workload.stays.map((stay, i) => {
@@ -88,21 +72,21 @@ export class Attendance {
   }
 
   private tryWithin(stays: readonly Stay[], kept: Starts): boolean {
-    const { network, workload } = this;
-    const { operations } = workload;
-    network.backTo(this.base);
+    const { trial } = this;
+    const { operations } = this.workload;
+    const network = trial.anew();
     network.within(windowsOf(operations, stays));
     const outside = operations.flatMap(({ hands, seconds }, i) =>
       hands === 0 || stays.some(({ from, to }) => kept[i] >= from && kept[i] + seconds <= to) ? [] : [i],
     );
-    const loose = this.removal.some(kept, outside);
-    keepOrder(network, this.spans, kept, loose);
-    return network.settle() && this.sequence.search(loose, TURNS);
+    const loose = trial.removal.some(kept, outside);
+    keepOrder(network, trial.spans, kept, loose);
+    return network.settle() && trial.sequence.search(loose, TURNS);
   }
 
   /** Shorter stays than those that are used, by little, or with one left out: the others may grow by less. */
   private cut(used: readonly (Stay | undefined)[]): readonly Stay[] {
-    const { random } = this;
+    const { random } = this.trial;
     const there = used.flatMap((stay, i) => (stay ? [{ ...stay, i }] : []));
     const one = there[Math.floor(random() * there.length)];
     const whole = this.workload.stays;

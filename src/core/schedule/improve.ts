@@ -1,9 +1,7 @@
 import { boundS } from './bound';
-import type { Network } from './network';
-import { keepOrder, networkOf, spansOf, type Spans } from './orders';
-import { randoms } from './randoms';
-import { Removal } from './removal';
-import { Sequence } from './sequence';
+import { built } from './build';
+import { keepOrder } from './orders';
+import { Trial } from './trial';
 import type { Starts, Workload } from './workload';
 
 /** A timetable that was found: when each operation starts, and when the last one ends, s. */
@@ -14,11 +12,8 @@ export interface Found {
 
 /** How often one round may turn back. */
 const TURNS = 60;
-/** How often it is tried to build a timetable, and how much longer than it is a job may count as at each further try. */
+/** How often it is tried to build a timetable. */
 const BUILDS = 6;
-const SHUFFLED = 0.4;
-/** A job that is built in may make the whole longer, up to so many times the bound; where it finds no place so, it comes after all the others. */
-const BUILD_WITHIN = [1, 1.1, 1.3, 1.7, 2.5, 4] as const;
 /**
  * The search for a first timetable: that it ends within so many times the bound, or whenever, and how often it may turn back for it. What is to end
  * soon has little room, and so is told early what cannot be; each try goes another way.
@@ -52,27 +47,10 @@ export class Improver {
 
   private inHand: Found | undefined;
   private inVain = 0;
-  private readonly spans: Spans;
-  private readonly network: Network;
-  private readonly end: number;
-  private readonly sequence: Sequence;
-  private readonly random: () => number;
-  private readonly removal: Removal;
-  private readonly base: ReturnType<Network['mark']>;
+  private readonly trial: Trial;
 
-  constructor(
-    private readonly workload: Workload,
-    seed: number,
-  ) {
-    const { network, end } = networkOf(workload);
-    this.network = network;
-    this.end = end;
-    this.spans = spansOf(workload);
-    this.random = randoms(seed);
-    this.removal = new Removal(workload, this.spans, this.random);
-    this.sequence = new Sequence(network, this.spans, this.random);
-    network.settle();
-    this.base = network.mark();
+  constructor(workload: Workload, seed: number) {
+    this.trial = new Trial(workload, seed);
     this.leastS = boundS(workload);
   }
 
@@ -83,12 +61,17 @@ export class Improver {
 
   /** Whether there is a first timetable: 'unknown' where it was not found in the time that is given to it. */
   first(tries: number = FIRST_TRIES.length): 'found' | 'none' | 'unknown' {
-    const horizon = horizonS(this.workload);
-    for (let k = 0; k < BUILDS; k++) if (this.built(k)) return 'found';
+    const horizon = horizonS(this.trial.workload);
+    for (let k = 0; k < BUILDS; k++) {
+      const starts = built(this.trial, horizon, k);
+      if (!starts) continue;
+      this.found({ starts, endS: this.trial.endS });
+      return 'found';
+    }
     for (const [times, turns] of FIRST_TRIES.slice(0, tries)) {
       const most = Math.min(horizon, times * this.leastS);
       if (this.tryBelow(most, all, turns)) return 'found';
-      if (most === horizon && this.sequence.exhausted) return 'none';
+      if (most === horizon && this.trial.sequence.exhausted) return 'none';
     }
     return 'unknown';
   }
@@ -97,7 +80,7 @@ export class Improver {
   prove(turns: number): void {
     while (this.best && !this.proven) {
       if (this.tryBelow(this.best.endS - 1, all, turns)) continue;
-      if (!this.sequence.exhausted) return;
+      if (!this.trial.sequence.exhausted) return;
       this.leastS = this.best.endS;
     }
   }
@@ -110,77 +93,32 @@ export class Improver {
       this.inVain = 0;
     }
     const { starts, endS } = this.inHand ?? this.best;
-    const loose = this.removal.some(starts);
-    const kind = this.random();
-    const later = kind < EARLIER ? -1 : kind < EARLIER + AS_EARLY ? 0 : endS * LATER_BY * this.random();
+    const { random, removal } = this.trial;
+    const loose = removal.some(starts);
+    const kind = random();
+    const later = kind < EARLIER ? -1 : kind < EARLIER + AS_EARLY ? 0 : endS * LATER_BY * random();
     this.tryBelow(Math.floor(endS + later), loose, TURNS, starts);
   }
 
-  /** Builds a timetable of one job after another, the longest first: each finds its place among those that are there. After a failure in another order. */
-  private built(failures: number): boolean {
-    const { jobs = [] } = this.workload;
-    const { takenBy, freedBy } = this.spans;
-    this.network.backTo(this.base);
-    const { early } = this.network;
-    const ends = new Map<number, number>();
-    for (const [i, job] of jobs.entries())
-      ends.set(job, Math.max(ends.get(job) ?? 0, early[i] + this.workload.operations[i].seconds));
-    if (ends.size < 2) return false;
-    const placed = new Set<number>();
-    const there = (k: number): boolean => placed.has(jobs[takenBy[k]]) && placed.has(jobs[freedBy[k]]);
-    const order = [...ends].map(([job, end]) => ({ job, end: end * (1 + failures * SHUFFLED * this.random()) }));
-    for (const { job } of order.sort((a, b) => b.end - a.end)) {
-      const before = placed.size > 0 ? this.inHand?.starts : undefined;
-      placed.add(job);
-      const loose = (k: number): boolean => jobs[takenBy[k]] === job || jobs[freedBy[k]] === job;
-      const found =
-        BUILD_WITHIN.some((times) => this.tryBelow(times * this.leastS, loose, TURNS, before, there)) ||
-        this.tryBelow(horizonS(this.workload), loose, TURNS, before, there, (i) => jobs[i] === job);
-      if (!found) {
-        this.best = undefined;
-        return false;
-      }
-      // What is not whole is no timetable yet.
-      if (placed.size < ends.size) this.best = undefined;
-    }
-    return true;
-  }
-
-  /** Some operations come after all others that take anything. */
-  private afterAll(kept: Starts, last: (operation: number) => boolean, there: (k: number) => boolean = all): void {
-    const { takenBy, freedBy, count } = this.spans;
-    const { operations } = this.workload;
-    const until = Array.from({ length: count }, (_, k) => k)
-      .filter((k) => there(k) && !last(takenBy[k]) && !last(freedBy[k]))
-      .map((k) => kept[freedBy[k]] + operations[freedBy[k]].seconds);
-    const from = Math.max(0, ...until);
-    operations.forEach((_, i) => last(i) && this.network.notBefore(i, from));
-  }
-
-  private tryBelow(
-    most: number,
-    loose: (k: number) => boolean,
-    turns: number,
-    kept?: Starts,
-    there?: (k: number) => boolean,
-    last?: (operation: number) => boolean,
-  ): boolean {
-    this.network.backTo(this.base);
-    this.network.notAfter(this.end, most);
-    if (kept && last) this.afterAll(kept, last, there);
-    if (kept) keepOrder(this.network, this.spans, kept, (k) => loose(k) || there?.(k) === false);
-    if (!this.network.settle()) {
-      this.sequence.exhausted = true;
+  private tryBelow(most: number, loose: (k: number) => boolean, turns: number, kept?: Starts): boolean {
+    const { trial } = this;
+    const network = trial.anew();
+    network.notAfter(trial.end, most);
+    if (kept) keepOrder(network, trial.spans, kept, loose);
+    if (!network.settle()) {
+      trial.sequence.exhausted = true;
       return false;
     }
-    if (!this.sequence.search(loose, turns, there)) return false;
-    const { early } = this.network;
-    this.inHand = { starts: Array.from(early.subarray(0, this.end)), endS: early[this.end] };
-    if (!this.best || this.inHand.endS < this.best.endS) {
-      this.best = this.inHand;
-      this.inVain = 0;
-    }
+    if (!trial.sequence.search(loose, turns)) return false;
+    this.found({ starts: trial.starts, endS: trial.endS });
     return true;
+  }
+
+  private found(found: Found): void {
+    this.inHand = found;
+    if (this.best && found.endS >= this.best.endS) return;
+    this.best = found;
+    this.inVain = 0;
   }
 }
 

@@ -13,6 +13,12 @@ const BLUR = 0.2;
 /** One way to part two occupations: the first is freed before the second is taken. */
 type Order = readonly [number, number];
 
+/** Orders to try, and whether it is the last of the open pairs that they part. */
+interface Ways {
+  readonly orders: readonly Order[];
+  readonly ofPair: boolean;
+}
+
 /**
  * Finds an order of all that shares a resource, by trying: of the occupations that meet where everything starts as early as it can, the two
  * with the least room are parted first, the way that leaves more of it (Smith and Cheng's slack), after all that is forced has
@@ -22,10 +28,9 @@ export class Sequence {
   readonly pairs: Pairs;
   /** Whether the last search has tried everything in vain. */
   exhausted = false;
-  private open: Int32Array;
+  /** Pairs that are not parted yet come first, so many; behind them those that are, the last one parted first. */
+  private readonly open: Int32Array;
   private openCount = 0;
-  private decided: Uint8Array;
-  private readonly decisions: number[] = [];
   private turnsLeft = 0;
   private readonly shared: readonly number[];
   /** Of those resources, the occupations that are there in this search. */
@@ -38,7 +43,6 @@ export class Sequence {
   ) {
     this.pairs = pairsOf(spans);
     this.open = new Int32Array(this.pairs.first.length);
-    this.decided = new Uint8Array(this.pairs.first.length);
     // Resources that some may have at once: there it can be too much for three that two could have.
     this.shared = spans.of.flatMap((all, r) =>
       all.length > 2 && all.some((k) => 2 * spans.amount[k] <= spans.capacity[r]) ? [r] : [],
@@ -56,12 +60,10 @@ export class Sequence {
     this.openCount = 0;
     const { first, second } = this.pairs;
     for (let p = 0; p < first.length; p++) {
-      this.decided[p] = 0;
       const [a, b] = [first[p], second[p]];
       if ((loose(a) || loose(b)) && there(a) && there(b)) this.open[this.openCount++] = p;
     }
     this.together = this.shared.map((r) => ({ r, users: this.spans.of[r].filter(there) }));
-    this.decisions.length = 0;
     const found = this.dive();
     this.exhausted = !found && this.turnsLeft > 0;
     return found;
@@ -69,19 +71,20 @@ export class Sequence {
 
   private dive(): boolean {
     const mark = this.network.mark();
-    const decided = this.decisions.length;
+    const open = this.openCount;
     if (this.force()) {
       const ways = this.next();
       if (!ways) return true;
       const here = this.network.mark();
-      const decidedHere = this.decisions.length;
-      for (const { order, pair } of ways) {
-        if (this.decide(order, pair) && this.dive()) return true;
-        this.takeBack(here, decidedHere);
+      const openHere = this.openCount;
+      for (const order of ways.orders) {
+        if (ways.ofPair) this.openCount--;
+        if (this.decide(order) && this.dive()) return true;
+        this.takeBack(here, openHere);
         if (--this.turnsLeft <= 0) break;
       }
     }
-    this.takeBack(mark, decided);
+    this.takeBack(mark, open);
     return false;
   }
 
@@ -89,16 +92,17 @@ export class Sequence {
   private force(): boolean {
     for (let again = true; again;) {
       again = false;
-      for (let i = 0; i < this.openCount; i++) {
-        const p = this.open[i];
-        if (this.decided[p]) continue;
-        const a = this.pairs.first[p];
-        const b = this.pairs.second[p];
+      // From the last to the first: what is parted changes places with the last, which has been looked at.
+      for (let at = this.openCount - 1; at >= 0; at--) {
+        const a = this.pairs.first[this.open[at]];
+        const b = this.pairs.second[this.open[at]];
         const ab = this.room(a, b);
         const ba = this.room(b, a);
         if (ab >= 0 && ba >= 0) continue;
         if (ab < 0 && ba < 0) return false;
-        if (!this.decide(ab >= 0 ? [a, b] : [b, a], p)) return false;
+        this.toLast(at);
+        this.openCount--;
+        if (!this.decide(ab >= 0 ? [a, b] : [b, a])) return false;
         again = true;
       }
     }
@@ -112,29 +116,33 @@ export class Sequence {
     return late[takenBy[b]] + takenAfter[b] - early[freedBy[a]] - freedAfter[a];
   }
 
-  private decide([a, b]: Order, pair: number): boolean {
-    if (pair >= 0) {
-      this.decided[pair] = 1;
-      this.decisions.push(pair);
-    }
+  /** Makes a pair the last of those that are open. */
+  private toLast(at: number): void {
+    const last = this.openCount - 1;
+    const pair = this.open[at];
+    this.open[at] = this.open[last];
+    this.open[last] = pair;
+  }
+
+  private decide([a, b]: Order): boolean {
     const { takenBy, takenAfter, freedBy, freedAfter } = this.spans;
     this.network.arc(freedBy[a], takenBy[b], freedAfter[a] - takenAfter[b]);
     return this.network.settle();
   }
 
-  private takeBack(mark: ReturnType<Network['mark']>, decided: number): void {
+  private takeBack(mark: ReturnType<Network['mark']>, open: number): void {
     this.network.backTo(mark);
-    while (this.decisions.length > decided) this.decided[this.decisions.pop() as number] = 0;
+    this.openCount = open;
   }
 
   /** Ways to part what has the least room; undefined where nothing meets. */
-  private next(): readonly { readonly order: Order; readonly pair: number }[] | undefined {
+  private next(): Ways | undefined {
     const { first, second } = this.pairs;
     let chosen = -1;
     let least = Infinity;
     for (let i = 0; i < this.openCount; i++) {
       const p = this.open[i];
-      if (this.decided[p] || !this.meet(first[p], second[p])) continue;
+      if (!this.meet(first[p], second[p])) continue;
       const ab = this.room(first[p], second[p]);
       const ba = this.room(second[p], first[p]);
       const small = Math.min(ab, ba);
@@ -142,12 +150,13 @@ export class Sequence {
       const tight = (small / Math.sqrt((small + 1) / (Math.max(ab, ba) + 1))) * (1 + BLUR * this.random());
       if (tight < least) {
         least = tight;
-        chosen = p;
+        chosen = i;
       }
     }
     if (chosen < 0) return this.tooMuch();
-    const [a, b] = [first[chosen], second[chosen]];
-    const ways: readonly Order[] =
+    const [a, b] = [first[this.open[chosen]], second[this.open[chosen]]];
+    this.toLast(chosen);
+    const orders: readonly Order[] =
       this.room(a, b) >= this.room(b, a)
         ? [
             [a, b],
@@ -157,7 +166,7 @@ export class Sequence {
             [b, a],
             [a, b],
           ];
-    return ways.map((order) => ({ order, pair: chosen }));
+    return { orders, ofPair: true };
   }
 
   private takenAt(k: number): number {
@@ -173,7 +182,7 @@ export class Sequence {
   }
 
   /** Ways to part the first that are too much together, though any two of them are not; undefined where none are. */
-  private tooMuch(): readonly { readonly order: Order; readonly pair: number }[] | undefined {
+  private tooMuch(): Ways | undefined {
     for (const { r, users } of this.together) {
       const capacity = this.spans.capacity[r];
       const byStart = [...users].sort((a, b) => this.takenAt(a) - this.takenAt(b));
@@ -185,17 +194,17 @@ export class Sequence {
         there = there.filter((other) => this.freedAt(other) > at);
         there.push(k);
         sum = there.reduce((all, other) => all + this.spans.amount[other], 0);
-        if (sum > capacity) return this.parted(leastTooMuch(there, this.spans.amount, capacity));
+        if (sum > capacity)
+          return { orders: this.parted(leastTooMuch(there, this.spans.amount, capacity)), ofPair: false };
       }
     }
     return undefined;
   }
 
-  private parted(together: readonly number[]): readonly { readonly order: Order; readonly pair: number }[] {
+  private parted(together: readonly number[]): readonly Order[] {
     return together
       .flatMap((a) => together.flatMap((b): Order[] => (a !== b && this.room(a, b) >= 0 ? [[a, b]] : [])))
-      .sort((one, other) => this.room(...other) - this.room(...one))
-      .map((order) => ({ order, pair: -1 }));
+      .sort((one, other) => this.room(...other) - this.room(...one));
   }
 }
 
