@@ -8,7 +8,8 @@ import { Improver } from '../schedule/improve';
 import { forward, reversed } from '../schedule/reversed';
 import type { Starts, Stay, Workload } from '../schedule/workload';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
-import { meltedAnew, occasionWork, type NoWork, type OccasionWork } from './occasion-work';
+import { MeltsAnew } from './melts-anew';
+import { occasionWork, type NoWork, type OccasionWork } from './occasion-work';
 import { staysOf } from './stays';
 import type { Task } from './work';
 
@@ -41,9 +42,9 @@ const ROUNDS_THERE = 500;
 const PROOF_TURNS = 500;
 const ROUNDS_AT_A_TIME = 5;
 const SEED = 1;
-/** Rounds to find out what is done in which stay, and how often that is tried. */
-const ROUNDS_ANEW = 400;
-const ANEW_TRIES = 3;
+/** How often it is found out anew what is done in which stay, and in how many rounds. */
+const STARTS_ANEW = 4;
+const ROUNDS_ANEW = 250;
 /** Tries at a first timetable, of those that the search has. */
 const TRIES = 3;
 /** A timetable begins no longer than this before the event, s. */
@@ -105,17 +106,7 @@ class Search {
     const improver = new Improver(backward, SEED);
     if (improver.first(TRIES) !== 'found')
       return { ok: false, why: { key: 'notFound', wouldTakeS: wouldTake(this.occasion, made) } };
-    const told = (starts: Starts, leastS: number): OccasionPlan | undefined =>
-      occasionPlan({
-        occasion: this.occasion,
-        plans: this.plans,
-        made,
-        workload,
-        starts: forward(backward, starts, this.backS),
-        zeroS: this.zeroS,
-        leastS,
-        making: this.making,
-      });
+    const told = this.teller(made, workload, backward);
     return yield* this.stays.length > 1 ? thereSteps(backward, improver, told) : endSteps(improver, told);
   }
 
@@ -127,49 +118,81 @@ class Search {
   }
 
   /**
-   * As if bowls lasted for ever it is found what is done in which stay; then each is melted anew in every stay in which it is worked from. Where there
-   * is no time for that, the stays are taken to be so much shorter at first.
+   * As if bowls lasted for ever it is found what is done in which stay, what melting anew takes counted in; then each is melted anew in every stay in
+   * which it is worked from.
    */
   *meltedAnew(): Generator<OccasionProgress, OccasionAnswer | undefined> {
     const lasting = occasionWork(this.plans, true, this.making, Infinity);
     if ('key' in lasting) return undefined;
-    let cut = this.stays.map(() => 0);
-    for (let k = 0; k < ANEW_TRIES; k++) {
-      const workload = this.workload(lasting, undefined, cut);
-      if (impossible(workload)) return undefined;
-      const backward = reversed(workload, this.backS);
-      const improver = new Improver(backward, SEED);
-      if (improver.first(TRIES) !== 'found') return undefined;
-      const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
+    let leastS = Infinity;
+    let anew: ReturnType<Search['anew']>;
+    let cut: readonly number[] = this.stays.map(() => 0);
+    for (let k = 0; k < STARTS_ANEW; k++) {
+      const one = this.lasting(lasting, cut, SEED + k);
+      if (!one) break;
+      let tried: Starts | undefined;
       for (let round = 0; round < ROUNDS_ANEW; round++) {
-        if (round % ROUNDS_AT_A_TIME === 0) yield { share: 0.3 + (0.1 * round) / ROUNDS_ANEW };
-        search.round();
+        if (round % ROUNDS_AT_A_TIME === 0) {
+          // The first that has room for all melts is shown.
+          const { starts } = one.search.best;
+          if (!anew && tried !== starts) anew = this.anew(one.melts, starts);
+          tried = starts;
+          const share = 0.3 + (0.1 * (k + round / ROUNDS_ANEW)) / STARTS_ANEW;
+          yield { share, ...(anew?.plan ? { plan: anew.plan } : {}) };
+        }
+        one.search.round();
       }
-      const starts = forward(backward, search.best.starts, this.backS);
-      const stayOf = (task: number): number =>
-        workload.stays.findIndex(({ from, to }) => starts[task] >= from && starts[task] < to);
-      const anew = meltedAnew(lasting, stayOf);
-      const handsOn = (task: number): boolean => anew.work.tasks[task].handsOn;
-      const found = yield* this.steps(anew, (task) =>
-        task < starts.length && handsOn(task) && anew.work.tasks[task].bowl === undefined ? stayOf(task) : undefined,
-      );
-      if (found.ok) return found;
-      cut = this.cutBy(anew, stayOf, cut);
+      const { starts, attendedS } = one.search.best;
+      if (attendedS < leastS) {
+        leastS = attendedS;
+        anew = this.anew(one.melts, starts) ?? anew;
+      }
+      cut = one.melts.cutBy(starts);
     }
-    return undefined;
+    return anew && (yield* thereSteps(anew.backward, anew.improver, anew.told));
   }
 
-  /** How much shorter each stay is to be taken, s, so that what is melted anew in it has its time. */
-  private cutBy(anew: OccasionWork, stayOf: (task: number) => number, cut: readonly number[]): number[] {
-    const { tasks, lags } = anew.work;
-    return cut.map((before, stay) =>
-      tasks.reduce((sum, { again, seconds }, i) => {
-        const use = lags.find(({ from }) => from === i)?.to;
-        return again && use !== undefined && stayOf(use) === stay ? sum + seconds : sum;
-      }, before),
-    );
+  /** A search for what is done in which stay, as if bowls lasted for ever. */
+  private lasting(made: OccasionWork, cut: readonly number[], seed: number) {
+    const workload = this.workload(made, undefined, [...cut].reverse());
+    if (impossible(workload)) return undefined;
+    const backward = reversed(workload, this.backS);
+    const improver = new Improver(backward, seed);
+    if (improver.first(TRIES) !== 'found') return undefined;
+    const melts = new MeltsAnew(made, backward, cut);
+    return {
+      search: new Attendance(backward, improver.best?.starts ?? [], seed, (starts) => melts.costS(starts)),
+      melts,
+    };
   }
 
+  /** The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that. */
+  private anew(melts: MeltsAnew, found: Starts) {
+    const { made, stayOf, starts } = melts.made(found);
+    const workload = this.workload(made, stayOf);
+    const backward = reversed(workload, this.backS);
+    const improver = new Improver(backward, SEED);
+    if (!improver.takeOver(starts)) return undefined;
+    const told = this.teller(made, workload, backward);
+    const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
+    return { backward, improver, told, plan: told(search.best.starts, search.leastS) };
+  }
+
+  private teller(made: OccasionWork, workload: Workload, backward: Workload) {
+    return (starts: Starts, leastS: number): OccasionPlan | undefined =>
+      occasionPlan({
+        occasion: this.occasion,
+        plans: this.plans,
+        made,
+        workload,
+        starts: forward(backward, starts, this.backS),
+        zeroS: this.zeroS,
+        leastS,
+        making: this.making,
+      });
+  }
+
+  /** @param cut by how much each stay is taken for shorter than it is, s */
   private workload(
     made: OccasionWork,
     stayOf: (task: number) => number | undefined = () => undefined,

@@ -1,7 +1,7 @@
 import { lightness } from '../matter/colour';
 import { workOrder } from '../plan/batch-input';
 import type { CastingPlan } from '../plan/plan-types';
-import { bowlsOf, BowlTurns, WORKED_FROM_S, type Bowl } from './bowls';
+import { bowlsOf, BowlTurns, type Bowl } from './bowls';
 import { addJob, whyNotFitted } from './job-workload';
 import { MoldTurns } from './mold-turns';
 import { Work } from './work';
@@ -44,25 +44,6 @@ export function occasionWork(
   const [turns, molds] = [new BowlTurns(work, bowls, lastS), new MoldTurns(work)];
   for (const plan of lightFirst(plans)) addJob(plan, work, turns, molds, making);
   return work.tasks.length > MOST_OPERATIONS ? { key: 'tooMany' } : { work, bowls };
-}
-
-/**
- * The same work with each bowl melted anew in every stay but the first in which it is worked from.
- * @param stayOf the stay that each task lies in
- */
-export function meltedAnew({ work, bowls }: OccasionWork, stayOf: (task: number) => number): OccasionWork {
-  const anew = work.copy();
-  for (const [melt, { bowl }] of work.tasks.entries()) {
-    if (bowl === undefined) continue;
-    const uses = work.lags.filter(({ from }) => from === melt).map(({ to }) => to);
-    const first = Math.min(...uses.map(stayOf));
-    for (const stay of new Set(uses.map(stayOf))) {
-      const here = uses.filter((use) => stayOf(use) === stay);
-      const made = stay === first ? melt : anew.add({ ...work.tasks[melt], again: true });
-      for (const use of here) anew.lagAnew(melt, made, use, { least: 0, most: WORKED_FROM_S });
-    }
-  }
-  return { work: anew, bowls };
 }
 
 /** Castings whose first chocolate is light before those whose is dark; of those alike the one listed first. */

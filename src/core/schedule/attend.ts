@@ -31,9 +31,10 @@ export class Attendance {
     private readonly workload: Workload,
     starts: Starts,
     seed: number,
+    private readonly more: (starts: Starts) => number = () => 0,
   ) {
     this.trial = new Trial(workload, seed);
-    this.best = attended(workload, starts);
+    this.best = this.attended(starts);
     this.inHand = this.best;
   }
 
@@ -50,12 +51,21 @@ export class Attendance {
     const { starts } = anew ? this.best : this.inHand;
     const used = usedStays(this.workload, starts);
     if (!this.tryWithin(anew ? this.spread(used) : this.cut(used), starts)) return;
-    const found = attended(this.workload, this.trial.starts);
+    const found = this.attended(this.trial.starts);
     if (!anew && isBetter(this.inHand, found)) return;
     this.inHand = found;
     if (!isBetter(found, this.best)) return;
     this.best = found;
     this.inVain = 0;
+  }
+
+  private attended(starts: Starts): Attended {
+    const used = usedStays(this.workload, starts);
+    return {
+      starts,
+      attendedS: used.reduce((sum, stay) => sum + (stay ? stay.to - stay.from : 0), this.more(starts)),
+      endS: Math.max(0, ...this.workload.operations.map(({ seconds }, i) => starts[i] + seconds)),
+    };
   }
 
   /** All stays as they are but one, which is cut anywhere: what does not fit there goes into the others. */
@@ -116,15 +126,6 @@ export function usedStays({ operations, stays }: Workload, starts: Starts): read
     if (own.length === 0) return undefined;
     return { from: Math.min(...own.map((one) => one.from)), to: Math.max(...own.map((one) => one.to)) };
   });
-}
-
-function attended(workload: Workload, starts: Starts): Attended {
-  const used = usedStays(workload, starts);
-  return {
-    starts,
-    attendedS: used.reduce((sum, stay) => sum + (stay ? stay.to - stay.from : 0), 0),
-    endS: Math.max(0, ...workload.operations.map(({ seconds }, i) => starts[i] + seconds)),
-  };
 }
 
 function isBetter(one: Attended, other: Attended): boolean {

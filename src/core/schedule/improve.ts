@@ -76,6 +76,11 @@ export class Improver {
     return 'unknown';
   }
 
+  /** Goes on from a timetable's order, whether its times are right or not. @returns whether there is one in that order */
+  takeOver(starts: Starts): boolean {
+    return this.tryBelow(horizonS(this.trial.workload), none, 1, starts);
+  }
+
   /** Tries everything for one that ends earlier, until there is none or it has turned back so often. */
   prove(turns: number): void {
     while (this.best && !this.proven) {
@@ -123,6 +128,7 @@ export class Improver {
 }
 
 const all = (): boolean => true;
+const none = (): boolean => false;
 
 /** Later than any sensible timetable ends, s: everything one after the other, once the last stay is over. */
 function horizonS({ operations, lags, stays }: Workload): number {

@@ -1,0 +1,94 @@
+import { usedStays } from '../schedule/attend';
+import type { Starts, Workload } from '../schedule/workload';
+import { WORKED_FROM_S } from './bowls';
+import type { OccasionWork } from './occasion-work';
+
+/** What does not fit into a stay counts so many times. */
+const OVER_COUNTS = 10;
+
+/**
+ * Work over several stays, as if bowls lasted for ever, and what becomes of it where each bowl is melted anew in every stay but the first in which
+ * it is worked from. All of it told backward, see `reversed`.
+ * @param cut by how much each stay of the workload is taken for shorter than it is, s
+ */
+export class MeltsAnew {
+  private readonly melts: readonly {
+    readonly melt: number;
+    readonly seconds: number;
+    readonly uses: readonly number[];
+  }[];
+
+  constructor(
+    private readonly lasting: OccasionWork,
+    private readonly workload: Workload,
+    private readonly cut: readonly number[],
+  ) {
+    const { tasks, lags } = lasting.work;
+    this.melts = tasks.flatMap(({ bowl, seconds }, melt) =>
+      bowl === undefined ? [] : [{ melt, seconds, uses: lags.filter(({ from }) => from === melt).map(({ to }) => to) }],
+    );
+  }
+
+  /** What the melts take that a timetable asks for besides, s; what of them finds no room in their stay counts more. */
+  costS(starts: Starts): number {
+    return this.stays(starts).reduce((sum, { meltingS, overS }) => sum + meltingS + OVER_COUNTS * overS, 0);
+  }
+
+  /** By how much each stay is to be taken for shorter, s, so that there is room for what is melted anew in it. */
+  cutBy(starts: Starts): readonly number[] {
+    return this.stays(starts).map(({ meltingS, overS }) => (overS > 0 ? meltingS : 0));
+  }
+
+  /** Of each stay: what melting anew takes, and what of that finds no room, s. */
+  private stays(starts: Starts): readonly { readonly meltingS: number; readonly overS: number }[] {
+    const { stays } = this.workload;
+    const melting = stays.map(() => 0);
+    for (const { uses, seconds } of this.melts)
+      for (const stay of this.laterStays(starts, uses)) melting[stay] += seconds;
+    return usedStays(this.workload, starts).map((used, k) => {
+      const room = stays[k].to - stays[k].from + this.cut[k] - (used ? used.to - used.from : 0);
+      return { meltingS: melting[k], overS: Math.max(0, melting[k] - room) };
+    });
+  }
+
+  /** The work with these melts, the stay of what is worked from a bowl, and a timetable's starts with the melts at the beginning of their stays. */
+  made(starts: Starts): {
+    readonly made: OccasionWork;
+    readonly stayOf: (task: number) => number | undefined;
+    readonly starts: Starts;
+  } {
+    const work = this.lasting.work.copy();
+    const withMelts = [...starts];
+    const ends = usedStays(this.workload, starts).map((used) => used?.to ?? 0);
+    for (const { melt, seconds, uses } of this.melts)
+      for (const stay of this.laterStays(starts, uses)) {
+        const made = work.add({ ...work.tasks[melt], again: true });
+        for (const use of uses.filter((one) => this.stayOf(starts, one) === stay))
+          work.lagAnew(melt, made, use, { least: 0, most: WORKED_FROM_S });
+        // Told backward it is done last.
+        withMelts.push(ends[stay]);
+        ends[stay] += seconds;
+      }
+    // What is melted first is not melted for ever either.
+    for (const { melt, uses } of this.melts)
+      for (const use of uses)
+        if (work.lags.some(({ from, to }) => from === melt && to === use))
+          work.lagAnew(melt, melt, use, { least: 0, most: WORKED_FROM_S });
+    const last = this.workload.stays.length - 1;
+    const stayOf = (task: number): number | undefined =>
+      task < starts.length && work.tasks[task].handsOn && work.tasks[task].bowl === undefined
+        ? last - this.stayOf(starts, task)
+        : undefined;
+    return { made: { work, bowls: this.lasting.bowls }, stayOf, starts: withMelts };
+  }
+
+  /** Stays in which it is worked from a bowl, but the first; told backward that is the last. */
+  private laterStays(starts: Starts, uses: readonly number[]): readonly number[] {
+    const stays = new Set(uses.map((use) => this.stayOf(starts, use)));
+    return [...stays].sort((a, b) => a - b).slice(0, -1);
+  }
+
+  private stayOf(starts: Starts, task: number): number {
+    return this.workload.stays.findIndex(({ from, to }) => starts[task] >= from && starts[task] < to);
+  }
+}
