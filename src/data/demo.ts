@@ -271,6 +271,7 @@ export function demoOccasions(now: Date): Occasion[] {
         { from: `${day}T14:00`, to: `${day}T17:30` },
       ],
       holds: [],
+      sets: [],
     },
   ];
 }

@@ -1,10 +1,11 @@
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
 import { writeCastingFile } from '../../data/casting-file';
-import { Bench, MONDAY, clockAt, closeWorkers, openDemo, wait } from '../../testing/bench';
+import { Bench, MONDAY, clockAt, closeWorkers, openDemo, until, wait } from '../../testing/bench';
 import { Keys } from '../frame/keys';
 import type { CastingStore } from '../state/casting-store';
 import { Notices } from '../state/notices';
+import { Occasions } from '../state/occasions';
 import { Castings } from './castings';
 
 let store: CastingStore;
@@ -162,5 +163,23 @@ describe('Keys', () => {
     expect(press('+')).toBe(false);
     expect(press('2')).toBe(false);
     expect(store.current()?.parts[0].coats).toHaveLength(2);
+  });
+
+  it('puts several that are chosen into an occasion, in one step', async () => {
+    await bench.press('Choose several');
+    expect(bench.text).toContain('Choose castings that are made for the same event.');
+    for (const box of bench.all<HTMLInputElement>('li input[type=checkbox]')) box.click();
+    await bench.settle();
+    expect(bench.text).toContain('2 chosen');
+    const occasions = TestBed.inject(Occasions);
+    await until(() => occasions.loaded());
+    await bench.settle();
+    await bench.choose('Put into', 'new');
+    const made = occasions.records().find(({ name }) => name === 'New occasion');
+    expect(made?.castingIds).toEqual(['demo-bombs', 'demo-bites']);
+    expect(occasions.of('demo-bombs')?.id).toBe(made?.id);
+    expect(bench.all('input[type=checkbox]')).toHaveLength(0);
+    store.undo();
+    expect(occasions.of('demo-bombs')?.name).toBe('Hedgerow supper');
   });
 });

@@ -8,10 +8,11 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { FormControl, FormsModule, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { NzCheckboxComponent } from 'ng-zorro-antd/checkbox';
 import { NzInputDirective } from 'ng-zorro-antd/input';
 import type { Casting } from '../../core/record/casting';
 import { Keys } from '../frame/keys';
@@ -30,6 +31,7 @@ import { cavitySizeText } from '../wording/shapes';
 import { ImportPanel } from '../ui/import-panel';
 import { Nothing } from '../ui/nothing';
 import { RecordTools } from '../ui/record-tools';
+import { SeveralChosen } from './several-chosen';
 import { SmallSection } from './small-section';
 
 /** All castings, each with its section drawn small: open, copy, export, delete; new ones and imports. */
@@ -37,13 +39,16 @@ import { SmallSection } from './small-section';
   selector: 'ks-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    FormsModule,
     ImportPanel,
     Nothing,
     NzButtonComponent,
+    NzCheckboxComponent,
     NzInputDirective,
     ReactiveFormsModule,
     RecordTools,
     RouterLink,
+    SeveralChosen,
     SmallSection,
   ],
   templateUrl: './castings.html',
@@ -58,6 +63,11 @@ export class Castings {
   protected readonly readFile = readCastingFile;
   protected readonly search = new FormControl('', { nonNullable: true });
   protected readonly importing = signal(false);
+  protected readonly choosing = signal(false);
+  protected readonly chosen = signal<ReadonlySet<string>>(new Set());
+  protected readonly chosenIds = computed(() =>
+    this.store.castings().flatMap(({ id }) => (this.chosen().has(id) ? [id] : [])),
+  );
   private readonly searched = toSignal(this.search.valueChanges, { initialValue: '' });
   private readonly box = viewChild<ElementRef<HTMLInputElement>>('box');
 
@@ -90,6 +100,21 @@ export class Castings {
     const mold = moldOf(casting, part);
     const { shape } = cavityRecordOf(mold, part);
     return `${cavitySizeText(shape, this.units.system())}, ${chocolates}, ${allMadeText(mold, part.coats)}`;
+  }
+
+  /** Begins to choose, or ends it. */
+  protected turnChoosing(): void {
+    this.chosen.set(new Set());
+    this.choosing.update((choosing) => !choosing);
+  }
+
+  protected choose(id: string, is: boolean): void {
+    this.chosen.update((chosen) => {
+      const next = new Set(chosen);
+      if (is) next.add(id);
+      else next.delete(id);
+      return next;
+    });
   }
 
   protected take(castings: readonly Casting[]): void {

@@ -17,6 +17,7 @@ import { OccasionAnswers } from './occasion-answers';
 import { OccasionBowls } from './occasion-bowls';
 import { OccasionCalendar } from './occasion-calendar';
 import { OccasionCastings } from './occasion-castings';
+import { OccasionPacking } from './occasion-packing';
 import { OccasionSettings } from './occasion-settings';
 import { OccasionShopping } from './occasion-shopping';
 import { OccasionView } from './occasion-view';
@@ -35,6 +36,7 @@ import { TaskList } from './task-list';
     OccasionBowls,
     OccasionCalendar,
     OccasionCastings,
+    OccasionPacking,
     OccasionSettings,
     OccasionShopping,
     RecordHeader,
@@ -105,7 +107,10 @@ export class OccasionPage {
 
   protected clearMissing(): void {
     const there = new Set(this.view.castings().map(({ id }) => id));
-    this.edit('castings', (draft) => void (draft.castingIds = draft.castingIds.filter((id) => there.has(id))));
+    this.edit('castings', (draft) => {
+      draft.castingIds = draft.castingIds.filter((id) => there.has(id));
+      for (const set of draft.sets) set.contents = set.contents.filter(({ castingId }) => there.has(castingId));
+    });
   }
 
   protected hold({ key, at }: { readonly key: string; readonly at: string }): void {

@@ -26,6 +26,7 @@ export class OccasionView {
     castings: this.castings(),
     names: this.plan()?.names ?? {},
     bowls: this.plan()?.bowls ?? [],
+    sets: this.occasion()?.sets ?? [],
     system: this.units.system(),
   }));
   /** Key of the task that is opened. */

@@ -76,7 +76,7 @@ describe('Occasions', () => {
 
   it('a casting belongs to one at most', () => {
     const other = occasions.create([], { local: '2026-10-18T12:00', zone: 'Europe/Berlin' });
-    occasions.put('demo-bombs', other.id);
+    occasions.put(['demo-bombs'], other.id);
     expect(occasions.of('demo-bombs')?.id).toBe(other.id);
     expect(supper()?.castingIds).not.toContain('demo-bombs');
     store.undo();
@@ -144,6 +144,36 @@ describe('The page of an occasion', () => {
     expect(supper()?.stays[0].to).toBe('2026-10-17T18:00');
     await bench.enter('Stay 2, from', 'Sat 17 Oct 2026, 15:00');
     expect(bench.text).toContain('the two are taken as one');
+  });
+
+  it('says what all of it and each casting cost, and what is counted in pieces', async () => {
+    const bench = await opened();
+    expect(bench.text).toMatch(/All of it costs € \d+\.\d\d/);
+    const own = [...bench.text.matchAll(/€ (\d+\.\d\d) in all/g)].map(([, amount]) => Number(amount));
+    expect(own).toHaveLength(2);
+    const all = Number(/All of it costs € (\d+\.\d\d)/.exec(bench.text)?.[1]);
+    // Each is rounded by itself.
+    expect(Math.abs(own[0] + own[1] - all)).toBeLessThan(0.02);
+    expect(bench.text).toContain('1 pair of gloves');
+  });
+
+  it('packs sets: says what is short and casts it, and has them packed at the end', async () => {
+    const bench = await opened();
+    await bench.press('Add a set');
+    await bench.enter('Name', 'Gift');
+    await bench.enter('How many', '20');
+    expect(supper()?.sets[0]).toMatchObject({ name: 'Gift', count: 20, wrap: 'box' });
+    expect(bench.text).toContain('Cider-spice bombs: 20 of 18 packed, 2 short');
+    expect(bench.text).toContain('Pebble bites: 20 of 24 packed, 4 left over');
+    await bench.press('Cast 20');
+    expect(store.castings().find(({ id }) => id === 'demo-bombs')?.pieces).toBe(20);
+    await until(() => bench.text.includes('20 boxes'));
+    expect(bench.all('ks-task-list li').at(-1)?.textContent).toContain('Pack 20 × Gift');
+    await bench.enter('Pebble bites', '0');
+    expect(supper()?.sets[0].contents).toEqual([{ castingId: 'demo-bombs', pieces: 1 }]);
+    await bench.press('Take Pebble bites out');
+    await bench.press('Take Gift out');
+    expect(supper()?.sets).toEqual([]);
   });
 
   it('takes out a casting, and what is gone', async () => {

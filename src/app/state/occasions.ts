@@ -1,6 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { Casting } from '../../core/record/casting';
 import { OCCASION_SCHEMA_VERSION, OccasionSchema, type Occasion } from '../../core/record/occasion';
+import { MOST_OF_OCCASION } from '../../core/record/limits';
 import { writeOccasionFile, type PackedOccasion } from '../../data/occasion-file';
 import { newId } from './new-id';
 import { OccasionStorage } from './occasion-storage';
@@ -46,32 +47,35 @@ export class Occasions extends RecordLibrary<Occasion> {
       people: 1,
       stays: [],
       holds: [],
+      sets: [],
     };
     this.keep({ before: [], after: [occasion], label: 'new occasion' });
     return occasion;
   }
 
-  /** Takes a casting in; it belongs to one occasion at most, and leaves the one it was in. */
-  put(castingId: string, occasionId: string): void {
-    const [to, from] = [this.byId().get(occasionId), this.of(castingId)];
-    if (!to || from?.id === to.id) return;
-    const without = from ? [{ ...from, castingIds: from.castingIds.filter((id) => id !== castingId) }] : [];
-    const after = { ...to, castingIds: [...to.castingIds, castingId] };
+  /** Takes castings in, in one step; each belongs to one occasion at most, and leaves the one it was in. */
+  put(castingIds: readonly string[], occasionId: string): void {
+    const to = this.byId().get(occasionId);
+    const fresh = castingIds.filter((id) => this.of(id)?.id !== occasionId);
+    if (!to || fresh.length === 0) return;
+    const from = [...new Set(fresh.flatMap((id) => this.of(id) ?? []))];
+    const after = { ...to, castingIds: [...to.castingIds, ...fresh] };
     if (!OccasionSchema.safeParse(after).success) {
-      this.notices.say({ text: `“${to.name}” holds as many castings as it can.` });
+      const room = MOST_OF_OCCASION.castings - to.castingIds.length;
+      this.notices.say({
+        text: `“${to.name}” holds ${MOST_OF_OCCASION.castings} castings at most: there is room for ${room > 0 ? room : 'none'}${room > 0 ? ' more' : ''}.`,
+      });
       return;
     }
-    this.keep({ before: [to, ...(from ? [from] : [])], after: [after, ...without], label: `casting into ${to.name}` });
+    const label = `${fresh.length === 1 ? 'casting' : `${fresh.length} castings`} into ${to.name}`;
+    this.keep({ before: [to, ...from], after: [after, ...from.map((one) => without(one, fresh))], label });
   }
 
-  /** Takes a casting out, and lets go of what is held of it. */
+  /** Takes a casting out, and lets go of what is held and packed of it. */
   takeOut(castingId: string): void {
     const from = this.of(castingId);
     if (!from) return;
-    this.edit(from.id, 'casting', (draft) => {
-      draft.castingIds = draft.castingIds.filter((id) => id !== castingId);
-      draft.holds = draft.holds.filter(({ operation }) => !operation.startsWith(`${castingId}/`));
-    });
+    this.edit(from.id, 'casting', (draft) => void Object.assign(draft, without(from, [castingId])));
   }
 
   /** A copy of an occasion has copies of its castings: none belongs to two. */
@@ -104,6 +108,10 @@ export class Occasions extends RecordLibrary<Occasion> {
       createdAt: new Date().toISOString(),
       castingIds: occasion.castingIds.map((id) => ids.get(id) ?? id),
       holds: occasion.holds.map((hold) => ({ ...hold, operation: renamed(hold.operation, ids) })),
+      sets: occasion.sets.map((set) => ({
+        ...set,
+        contents: set.contents.map((one) => ({ ...one, castingId: ids.get(one.castingId) ?? one.castingId })),
+      })),
     };
     const added = castings.map((casting) => ({ ...casting, id: ids.get(casting.id) ?? casting.id }));
     this.keep({ before: [], after: [fresh], label, added });
@@ -113,6 +121,20 @@ export class Occasions extends RecordLibrary<Occasion> {
   private isTaken(id: string): boolean {
     return this.castings.castings().some((casting) => casting.id === id);
   }
+}
+
+/** An occasion without some castings, and without what is held and packed of them. */
+function without(occasion: Occasion, castingIds: readonly string[]): Occasion {
+  const stays = (id: string): boolean => !castingIds.includes(id);
+  return {
+    ...occasion,
+    castingIds: occasion.castingIds.filter(stays),
+    holds: occasion.holds.filter(({ operation }) => stays(operation.split('/')[0])),
+    sets: occasion.sets.map((set) => ({
+      ...set,
+      contents: set.contents.filter(({ castingId }) => stays(castingId)),
+    })),
+  };
 }
 
 /** What is held names the casting it is of first. */

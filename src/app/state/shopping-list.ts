@@ -46,17 +46,7 @@ export class ShoppingList {
       return shoppingLine(need, this.stocked(need.entryId), [plan.casting], own);
     });
   });
-  /** What is used, and what is bought, at known prices; `unpriced` names what has none. */
-  readonly cost = computed(() => {
-    const lines = this.lines();
-    const sum = (of: (line: ShoppingLine) => number | undefined): number =>
-      lines.reduce((all, line) => all + (of(line) ?? 0), 0);
-    return {
-      used: sum((line) => line.shopping?.usedCost),
-      bought: sum((line) => line.shopping?.cost),
-      unpriced: lines.filter(({ packPrice }) => packPrice === undefined).map(({ name }) => name),
-    };
-  });
+  readonly cost = computed(() => costOf(this.lines()));
 
   /** Chocolate on hand, kg by its id, for what the job takes of it: as this casting says, else what the pantry holds. */
   readonly onHand = computed<readonly OnHand[]>(() => {
@@ -91,6 +81,17 @@ export class ShoppingList {
   private stocked(id: string | undefined): PantryChocolate | PantryFilling | undefined {
     return stockedIn(this.pantry, id);
   }
+}
+
+/** What is used, and what is bought, at known prices; `unpriced` names what has none. */
+export function costOf(lines: readonly ShoppingLine[]) {
+  const sum = (of: (line: ShoppingLine) => number | undefined): number =>
+    lines.reduce((all, line) => all + (of(line) ?? 0), 0);
+  return {
+    used: sum((line) => line.shopping?.usedCost),
+    bought: sum((line) => line.shopping?.cost),
+    unpriced: lines.filter(({ packPrice }) => packPrice === undefined).map(({ name }) => name),
+  };
 }
 
 /** What the pantry has of something that can be bought. */

@@ -2,7 +2,7 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import type { OccasionPlan } from '../../core/occasion/occasion-plan';
 import type { NoTimetable } from '../../core/occasion/occasion-steps';
 import type { Casting } from '../../core/record/casting';
-import type { Occasion } from '../../core/record/occasion';
+import type { Occasion, PackedSet } from '../../core/record/occasion';
 import { StudyClient } from '../../workers/study-client';
 import { Occasions } from './occasions';
 import { START_STUDY_WORKER } from './study-worker';
@@ -105,12 +105,14 @@ export class Timetables {
   }
 }
 
+const unnamed = ({ id, count, wrap, contents }: PackedSet) => [id, count, wrap, contents];
+
 /** What it is called does not change its timetable. */
 function alike(a: Asked | undefined, b: Asked | undefined): boolean {
   if (!a || !b) return a === b;
   if (a.castings.length !== b.castings.length || a.castings.some((casting, i) => casting !== b.castings[i]))
     return false;
-  const asked = ({ id, due, castingIds, people, stays, fridge, freezer, holds }: Occasion): string =>
-    JSON.stringify([id, due, castingIds, people, stays, fridge, freezer, holds]);
+  const asked = ({ id, due, castingIds, people, stays, fridge, freezer, holds, sets }: Occasion): string =>
+    JSON.stringify([id, due, castingIds, people, stays, fridge, freezer, holds, sets.map(unnamed)]);
   return asked(a.occasion) === asked(b.occasion);
 }

@@ -6,6 +6,8 @@ import type { Task } from '../../core/occasion/work';
 import type { WorkNames } from '../../core/plan/work-names';
 import type { UnitSystem } from '../../core/quantity/units';
 import type { Casting } from '../../core/record/casting';
+import type { Wrap } from '../../core/record/choices';
+import type { PackedSet } from '../../core/record/occasion';
 import { text } from './format';
 import { PLACE_NAMES } from './names';
 import { stretchName } from './stretches';
@@ -16,8 +18,16 @@ export interface Told {
   readonly castings: readonly Casting[];
   readonly names: Readonly<Record<string, WorkNames>>;
   readonly bowls: readonly Bowl[];
+  readonly sets: readonly PackedSet[];
   readonly system: UnitSystem;
 }
+
+/** What pieces are packed in. */
+export const WRAP_NAMES: Readonly<Record<Wrap, string>> = {
+  bag: 'in a bag',
+  linerBag: 'in liners, in a bag',
+  box: 'in liners, in a box',
+};
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
@@ -28,7 +38,7 @@ export function letterOf(index: number): string {
 }
 
 /** What is done: "Melt 734 g of Linen", "Coat 1, round 2". */
-export function taskText(task: Task, { castings, names, bowls, system }: Told): string {
+export function taskText(task: Task, { castings, names, bowls, sets, system }: Told): string {
   const casting = castings.find(({ id }) => id === task.castingId);
   if (task.bowl !== undefined) {
     const { name, kg } = bowls[task.bowl];
@@ -42,6 +52,10 @@ export function taskText(task: Task, { castings, names, bowls, system }: Told): 
     const mold = casting?.molds.find(({ id }) => id === task.moldId);
     return `Wash and dry ${mold?.name ?? 'the mold'}`;
   }
+  if (task.kind === 'pack') {
+    const set = sets.find(({ id }) => id === task.setId);
+    return set ? `Pack ${set.count} × ${set.name}` : 'Pack';
+  }
   const own = names[task.castingId ?? ''];
   const name = own ? (leftText(task) ?? stretchName(task, own).long) : task.kind;
   return task.round !== undefined && task.round > 0 ? `${name}, round ${task.round + 1}` : name;
@@ -53,10 +67,13 @@ function leftText({ handsOn, kind, place }: Task): string | undefined {
 }
 
 /** Whose task it is: its casting’s name, or all that share it. */
-export function whoseText(task: Task, { castings, bowls }: Told): string {
+export function whoseText(task: Task, { castings, bowls, sets }: Told): string {
   const nameOf = (id: string): string => castings.find((casting) => casting.id === id)?.name ?? '';
   if (task.castingId !== undefined) return nameOf(task.castingId);
-  const uses = task.bowl === undefined ? [] : bowls[task.bowl].uses;
+  const uses =
+    task.bowl === undefined
+      ? (sets.find(({ id }) => id === task.setId)?.contents ?? []).filter(({ pieces }) => pieces > 0)
+      : bowls[task.bowl].uses;
   return [...new Set(uses.map(({ castingId }) => nameOf(castingId)))].join(', ');
 }
 

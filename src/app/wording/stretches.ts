@@ -51,6 +51,8 @@ export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, { parts }: W
       return of('Wash the mold', 'Wash');
     case 'make':
       return of('Make the filling', 'Make');
+    case 'pack':
+      return of('Pack');
     case 'finish':
       return stretch.handsOn ? of('Finish') : of('dries');
   }

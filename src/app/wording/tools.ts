@@ -1,4 +1,5 @@
 import type { CastingPlan } from '../../core/plan/plan-types';
+import { suppliesOf } from '../../core/plan/supplies';
 import { isCap, isLid, isOnPlate } from '../../core/record/closing';
 import { careWanted } from '../../core/record/mold-care';
 import { fillsLevel, isClamped, isTurned, tippedOut, type Method } from '../../core/record/method';
@@ -35,12 +36,8 @@ const clampsOf = (plan: CastingPlan): number =>
 /** They hold both halves of a mold by their edges. */
 const clampedWallM = (plan: CastingPlan): number =>
   Math.max(...clamped(plan).map(({ moldRecord }) => moldRecord.wallM));
-const sticksOf = ({ parts, batch }: CastingPlan): number =>
-  parts.reduce(
-    (sum, { part }) =>
-      sum + (part.stick ? (batch.byPart.find(({ partId }) => partId === part.id)?.parts.value ?? 0) : 0),
-    0,
-  );
+const sticksOf = (plan: CastingPlan): number =>
+  suppliesOf(plan).reduce((sum, { kind, count }) => sum + (kind === 'stick' ? count : 0), 0);
 
 const TOOLS: readonly ToolRow[] = [
   {

@@ -23,7 +23,8 @@ export interface Stretch {
     | 'close'
     | 'finish'
     | 'wash'
-    | 'make';
+    | 'make'
+    | 'pack';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;

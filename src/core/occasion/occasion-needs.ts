@@ -2,14 +2,22 @@ import { larderNeeds, type LarderNeed } from '../plan/larder';
 import type { CastingPlan } from '../plan/plan-types';
 import type { Bowl } from './bowls';
 
+/** What some castings take: each of them, and all together. */
+export interface OccasionNeeds {
+  readonly all: readonly LarderNeed[];
+  /** Its share of what several share. */
+  readonly byCasting: Readonly<Record<string, readonly LarderNeed[]>>;
+}
+
 /**
  * Everything that some castings take, each thing once: what is melted for several of them in one bowl is counted as it is melted, so that a pool
  * which is tipped out and used again is bought once.
  */
-export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bowl[]): readonly LarderNeed[] {
+export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bowl[]): OccasionNeeds {
   const all = new Map<string, LarderNeed>();
-  for (const plan of plans)
-    for (const need of larderNeeds(plan, (meltId) => sharedOf(bowls, plan.casting.id, meltId))) {
+  const each = plans.map((plan) => larderNeeds(plan, (meltId) => sharedOf(bowls, plan.casting.id, meltId)));
+  for (const needs of each)
+    for (const need of needs) {
       const key = need.entryId ?? need.name.trim().toLowerCase();
       const before = all.get(key);
       all.set(key, {
@@ -18,7 +26,10 @@ export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bow
         usedKg: (before?.usedKg ?? 0) + need.usedKg,
       });
     }
-  return [...all.values()];
+  return {
+    all: [...all.values()],
+    byCasting: Object.fromEntries(plans.map(({ casting }, i) => [casting.id, each[i]])),
+  };
 }
 
 /** What of a casting's melt has to be there, as a share of what it would be were it melted by itself. */

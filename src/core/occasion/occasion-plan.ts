@@ -2,16 +2,17 @@ import { dueSeconds } from '../record/due';
 import type { Occasion } from '../record/occasion';
 import { KEEPS_DAYS, type Keeping } from '../matter/filling';
 import type { CastingPlan } from '../plan/plan-types';
+import { allSupplies, suppliesOf, type Supply } from '../plan/supplies';
 import { workNames, type WorkNames } from '../plan/work-names';
 import { usedStays } from '../schedule/attend';
 import { faultsOf } from '../schedule/check';
 import { slack } from '../schedule/slack';
 import type { Starts, Stay, Workload } from '../schedule/workload';
-import type { LarderNeed } from '../plan/larder';
 import type { Bowl } from './bowls';
 import { handsOf, lanesOf, type Lanes } from './lanes';
-import { occasionNeeds } from './occasion-needs';
+import { occasionNeeds, type OccasionNeeds } from './occasion-needs';
 import type { OccasionWork } from './occasion-work';
+import { packingSupplies } from './packing';
 import { reasonsOf, type Reason } from './reasons';
 import type { Task } from './work';
 
@@ -63,7 +64,9 @@ export interface OccasionPlan {
   /** What the castings take one after the other, s. */
   readonly apartS: number;
   readonly names: Readonly<Record<string, WorkNames>>;
-  readonly needs: readonly LarderNeed[];
+  readonly needs: OccasionNeeds;
+  /** What is counted in pieces, with gloves for everybody in each stay. */
+  readonly supplies: readonly Supply[];
   readonly before: readonly MadeBefore[];
   readonly from: readonly MadeFrom[];
 }
@@ -128,6 +131,11 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
     apartS: plans.reduce((sum, { batch }) => sum + batch.total.value, 0),
     names: Object.fromEntries(plans.map((plan) => [plan.casting.id, workNames(plan)])),
     needs: occasionNeeds(plans, bowls),
+    supplies: allSupplies([
+      ...plans.flatMap(suppliesOf),
+      ...packingSupplies(occasion.sets),
+      { kind: 'gloves', count: occasion.people * there.length },
+    ]),
     before: plans.flatMap((plan) => madeBefore(plan, tasks, of.making)),
     from: plans.map(({ casting, piece }) => ({
       castingId: casting.id,

@@ -73,7 +73,7 @@ export function* occasionSteps(
   // Where nobody has said when they are there, what has to stand is made before.
   const making = stays.length > 0 ? Infinity : -1;
   const search = new Search(occasion, plans, stays, making);
-  const made = occasionWork(plans, true, making);
+  const made = occasionWork(plans, true, making, undefined, occasion.sets);
   if ('key' in made) return { ok: false, why: made };
   const found = yield* search.steps(made);
   if (found.ok || !('wouldTakeS' in found.why)) return found;
@@ -113,7 +113,7 @@ class Search {
   /** One bowl for each melt, where some were shared. */
   *apart(made: OccasionWork): Generator<OccasionProgress, OccasionAnswer | undefined> {
     if (made.bowls.every(({ uses }) => uses.length === 1)) return undefined;
-    const own = occasionWork(this.plans, false, this.making);
+    const own = occasionWork(this.plans, false, this.making, undefined, this.occasion.sets);
     return 'key' in own ? undefined : yield* this.steps(own);
   }
 
@@ -122,7 +122,7 @@ class Search {
    * which it is worked from.
    */
   *meltedAnew(): Generator<OccasionProgress, OccasionAnswer | undefined> {
-    const lasting = occasionWork(this.plans, true, this.making, Infinity);
+    const lasting = occasionWork(this.plans, true, this.making, Infinity, this.occasion.sets);
     if ('key' in lasting) return undefined;
     let leastS = Infinity;
     let anew: ReturnType<Search['anew']>;

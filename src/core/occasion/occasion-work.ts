@@ -1,9 +1,11 @@
 import { lightness } from '../matter/colour';
 import { workOrder } from '../plan/batch-input';
 import type { CastingPlan } from '../plan/plan-types';
+import type { PackedSet } from '../record/occasion';
 import { bowlsOf, BowlTurns, type Bowl } from './bowls';
 import { addJob, whyNotFitted } from './job-workload';
 import { MoldTurns } from './mold-turns';
+import { addPacking } from './packing';
 import { Work } from './work';
 
 /** Why the work of some castings cannot be put together. */
@@ -27,12 +29,14 @@ const MOST_OPERATIONS = 900;
  * alike, or one for each.
  * @param making home-made fillings that have to stand at most so long are made with it, s
  * @param lastS a bowl is worked from for so long, s
+ * @param sets what is packed together once it is done
  */
 export function occasionWork(
   plans: readonly CastingPlan[],
   shared: boolean,
   making: number,
   lastS?: number,
+  sets: readonly PackedSet[] = [],
 ): OccasionWork | NoWork {
   if (plans.length === 0) return { key: 'empty' };
   for (const plan of plans) {
@@ -43,6 +47,7 @@ export function occasionWork(
   const bowls = bowlsOf(plans, shared);
   const [turns, molds] = [new BowlTurns(work, bowls, lastS), new MoldTurns(work)];
   for (const plan of lightFirst(plans)) addJob(plan, work, turns, molds, making);
+  addPacking(work, sets);
   return work.tasks.length > MOST_OPERATIONS ? { key: 'tooMany' } : { work, bowls };
 }
 

@@ -11,6 +11,8 @@ export interface Task extends Bare {
   readonly again?: true;
   /** The mold that is washed. */
   readonly moldId?: string;
+  /** What is packed, among the sets of the occasion. */
+  readonly setId?: string;
 }
 
 /** A mold in use, by operations: from the start of the one to the end of the other. */
@@ -53,8 +55,8 @@ export class Work {
 
   /** Adds a task; whole seconds add up without rounding. */
   add(task: Task): number {
-    const { castingId = '', kind, part, coat, step, round, fillingId, bowl } = task;
-    const stem = [castingId, kind, part, coat, step, round, fillingId, bowl].map((own) => own ?? '').join('/');
+    const { castingId = '', kind, part, coat, step, round, fillingId, setId, bowl } = task;
+    const stem = [castingId, kind, part, coat, step, round, fillingId ?? setId, bowl].map((own) => own ?? '').join('/');
     const count = this.counts.get(stem) ?? 0;
     this.counts.set(stem, count + 1);
     this.keys.push(`${stem}/${count}`);
@@ -90,8 +92,10 @@ export class Work {
   /** By task, which casting it is of; what several share is of the first. */
   private jobs(): readonly number[] {
     const castings = [...new Set(this.tasks.flatMap(({ castingId }) => castingId ?? []))];
-    const own = (i: number): string | undefined =>
-      this.tasks[i].castingId ?? this.tasks[this.lags.find(({ from }) => from === i)?.to ?? i].castingId;
+    const own = (i: number): string | undefined => {
+      const next = this.lags.find(({ from, to }) => from === i || to === i);
+      return this.tasks[i].castingId ?? this.tasks[next?.from === i ? next.to : (next?.from ?? i)].castingId;
+    };
     return this.tasks.map((_, i) => Math.max(0, castings.indexOf(own(i) ?? '')));
   }
 

@@ -49,3 +49,7 @@ export type MoldCare = (typeof MOLD_CARE)[number];
 
 export const ALLERGENS = ['milk', 'soy', 'nuts', 'peanuts', 'wheat', 'egg', 'sesame', 'gelatine'] as const;
 export type Allergen = (typeof ALLERGENS)[number];
+
+/** What pieces are packed in: a bag; a bag, each piece in a paper liner; a box, each piece in a liner. */
+export const WRAPS = ['bag', 'linerBag', 'box'] as const;
+export type Wrap = (typeof WRAPS)[number];

@@ -117,6 +117,8 @@ export const LIMITS = {
   ceilingC: limit('temperature', 28, 60),
   people: limit('count', 1, 4),
   shelfM: limit('length', 0.05, 2),
+  sets: limit('count', 1, 500),
+  inSet: limit('count', 0, 200),
 } as const;
 
 export type LimitName = keyof typeof LIMITS;
@@ -137,4 +139,4 @@ export const MOST = {
 } as const;
 
 /** The same of an occasion. */
-export const MOST_OF_OCCASION = { castings: 40, stays: 21, holds: 400 } as const;
+export const MOST_OF_OCCASION = { castings: 40, stays: 21, holds: 400, sets: 20 } as const;

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { demoOccasions } from '../../data/demo';
 import { readOccasion } from './occasion';
 
@@ -6,6 +7,11 @@ const [supper] = demoOccasions(new Date('2026-10-12T08:00:00Z'));
 describe('an occasion’s record', () => {
   it('is read as it was written', () => {
     expect(readOccasion(JSON.parse(JSON.stringify(supper)))).toEqual({ ok: true, record: supper });
+  });
+
+  it('of version 1 reads as one of today, with nothing packed', () => {
+    const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v1.json', 'utf8')) as object[];
+    expect(readOccasion(old)).toEqual({ ok: true, record: { ...old, schemaVersion: 2, sets: [] } });
   });
 
   it('is refused with the place that is wrong', () => {
@@ -22,6 +28,12 @@ describe('an occasion’s record', () => {
     expect(wrong({ people: 1.5 })).toBe('badValue people');
     expect(wrong({ due: { local: '2026-02-30T18:00', zone: 'Europe/Berlin' } })).toBe('badValue due.local');
     expect(wrong({ fridge: { widthM: 0.01, depthM: 0.3 } })).toBe('badValue fridge.widthM');
-    expect(wrong({ schemaVersion: 2 })).toBe('newerVersion schemaVersion');
+    const set = { id: 's', name: 'Gift', count: 2, wrap: 'box', contents: [{ castingId: 'a', pieces: 1 }] };
+    expect(wrong({ sets: [set] })).toBe('taken');
+    expect(wrong({ sets: [{ ...set, count: 0 }] })).toBe('badValue sets.0.count');
+    expect(wrong({ sets: [{ ...set, contents: [...set.contents, ...set.contents] }] })).toBe(
+      'badValue sets.0.contents',
+    );
+    expect(wrong({ schemaVersion: 3 })).toBe('newerVersion schemaVersion');
   });
 });

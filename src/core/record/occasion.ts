@@ -1,11 +1,13 @@
 import * as z from 'zod/mini';
+import { WRAPS } from './choices';
 import { due, id, localTime, name, numberOf, wholeOf } from './fields';
 import { MOST_OF_OCCASION } from './limits';
 import { readRecord } from './read-record';
 import type { RecordProblem } from './record-problem';
+import { upgradeOccasion } from './upgrade';
 
 /** The version of the occasion record that this program writes. */
-export const OCCASION_SCHEMA_VERSION = 1;
+export const OCCASION_SCHEMA_VERSION = 2;
 
 const StaySchema = z
   .object({ from: localTime, to: localTime })
@@ -14,6 +16,19 @@ const StaySchema = z
 
 /** What is free of a shelf, or of several as if they were one. */
 const RoomSchema = z.object({ widthM: numberOf('shelfM'), depthM: numberOf('shelfM') });
+
+/** Pieces that are packed together, alike so many times. */
+const SetSchema = z.object({
+  id,
+  name,
+  count: wholeOf('sets'),
+  wrap: z.enum(WRAPS),
+  /** Of which casting how many pieces are in each; a casting that is not listed has none in it. */
+  contents: z.array(z.object({ castingId: id, pieces: wholeOf('inSet') })).check(
+    z.maxLength(MOST_OF_OCCASION.castings),
+    z.refine((contents) => new Set(contents.map(({ castingId }) => castingId)).size === contents.length),
+  ),
+});
 
 /**
  * Castings made for the same event by the same hands in the same kitchen. Holds choices only; its timetable is always computed. Local times are
@@ -40,13 +55,20 @@ export const OccasionSchema = z.object({
   holds: z
     .array(z.object({ operation: z.string().check(z.minLength(1), z.maxLength(200)), at: localTime }))
     .check(z.maxLength(MOST_OF_OCCASION.holds)),
+  sets: z.array(SetSchema).check(z.maxLength(MOST_OF_OCCASION.sets)),
 });
 
 export type Occasion = z.infer<typeof OccasionSchema>;
 export type StayRecord = Occasion['stays'][number];
 export type ShelfRoom = z.infer<typeof RoomSchema>;
+export type PackedSet = Occasion['sets'][number];
 
 /** Checks an occasion from outside (the database, a file). Errors are values; never changes its input. */
 export function readOccasion(raw: unknown): { readonly ok: true; readonly record: Occasion } | RecordProblem {
-  return readRecord(OccasionSchema, OCCASION_SCHEMA_VERSION, raw);
+  const plain = typeof raw === 'object' && raw !== null && !Array.isArray(raw);
+  return readRecord(
+    OccasionSchema,
+    OCCASION_SCHEMA_VERSION,
+    plain ? upgradeOccasion(raw as Record<string, unknown>) : raw,
+  );
 }

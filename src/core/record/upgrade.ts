@@ -21,6 +21,11 @@ export function upgradeCasting(raw: Raw): Raw {
   return ninth['schemaVersion'] === 9 ? { ...ninth, schemaVersion: 10 } : ninth;
 }
 
+/** The same for an occasion. Version 2: what is packed together; before, nothing was. */
+export function upgradeOccasion(raw: Raw): Raw {
+  return raw['schemaVersion'] === 1 ? { ...raw, schemaVersion: 2, sets: [] } : raw;
+}
+
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
 function secondVersion(raw: Raw): Raw {
   const parts = listOf(raw['parts']);

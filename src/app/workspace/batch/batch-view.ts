@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { suppliesOf } from '../../../core/plan/supplies';
 import type { Answer } from '../../../core/quantity/answer';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { Notices } from '../../state/notices';
@@ -12,6 +13,7 @@ import { Figure } from '../../ui/figure';
 import { backText } from '../../wording/batch';
 import { weighedText } from '../../wording/format';
 import { listed } from '../../wording/names';
+import { suppliesText } from '../../wording/supplies';
 import { momentText, ownZone } from '../../wording/times';
 import { weighOutTables, type WeighOutUse } from '../weigh-out/weigh-out-table';
 import { shoppingCsv } from './shopping-csv';
@@ -93,6 +95,10 @@ export class BatchView {
       return `${from === 0 ? 'R' : 'r'}ound${which}: ${parts.join(', ')}`;
     });
     return `${texts.join('; ')}.`;
+  });
+  protected readonly supplies = computed(() => {
+    const plan = this.plan();
+    return plan ? suppliesText(suppliesOf(plan), this.units.system()) : '';
   });
   protected readonly money = computed(() => {
     const { used, bought, unpriced } = this.list.cost();

@@ -54,6 +54,6 @@ export class OccasionChoice {
   protected choose(value: string): void {
     const { id, due } = this.casting();
     if (value === NONE) this.occasions.takeOut(id);
-    else this.occasions.put(id, value === NEW ? this.occasions.create([], due).id : value);
+    else this.occasions.put([id], value === NEW ? this.occasions.create([], due).id : value);
   }
 }

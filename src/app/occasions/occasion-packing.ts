@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { LucideX } from '@lucide/angular';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { packedOf } from '../../core/occasion/packing';
+import { WRAPS } from '../../core/record/choices';
+import type { PackedSet } from '../../core/record/occasion';
+import { CastingStore } from '../state/casting-store';
+import { newId } from '../state/new-id';
+import { Occasions } from '../state/occasions';
+import { AmountField } from '../ui/amount-field';
+import { ChoiceList } from '../ui/choice-list';
+import { TextField } from '../ui/text-field';
+import { Tool } from '../ui/tool';
+import { WRAP_NAMES } from '../wording/occasion';
+import { OccasionView } from './occasion-view';
+
+/** What is packed together: sets of pieces, each alike so many times, and what of the castings is left over or short. */
+@Component({
+  selector: 'ks-occasion-packing',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AmountField, ChoiceList, LucideX, NzButtonComponent, TextField, Tool],
+  templateUrl: './occasion-packing.html',
+  styleUrl: './occasion-packing.less',
+})
+export class OccasionPacking {
+  private readonly view = inject(OccasionView);
+  private readonly occasions = inject(Occasions);
+  private readonly store = inject(CastingStore);
+  protected readonly wraps = WRAPS.map((value) => ({ value, name: WRAP_NAMES[value] }));
+  protected readonly castings = this.view.castings;
+
+  protected readonly sets = computed(() =>
+    (this.view.occasion()?.sets ?? []).map((set) => ({
+      ...set,
+      pieces: new Map(set.contents.map(({ castingId, pieces }) => [castingId, pieces])),
+    })),
+  );
+  protected readonly packed = computed(() => {
+    const sets = this.view.occasion()?.sets ?? [];
+    if (sets.length === 0) return [];
+    return packedOf(sets, this.castings()).map(({ castingId, packed, left }) => {
+      const { name, pieces } = this.castings().find(({ id }) => id === castingId) ?? { name: '', pieces: 0 };
+      const rest = left > 0 ? `${left} left over` : left < 0 ? `${-left} short` : 'none left over';
+      return { castingId, packed, short: left < 0, text: `${name}: ${packed} of ${pieces} packed, ${rest}` };
+    });
+  });
+
+  protected add(): void {
+    const contents = this.castings().map(({ id }) => ({ castingId: id, pieces: 1 }));
+    this.edit('new set', (sets) => {
+      const free = [1, 2, 3]
+        .map((k) => `Set ${sets.length + k}`)
+        .find((name) => sets.every((set) => set.name !== name));
+      sets.push({ id: newId(), name: free ?? 'Set', count: 1, wrap: 'box', contents });
+    });
+  }
+
+  protected takeOut(id: string): void {
+    this.edit('set', (sets) =>
+      sets.splice(
+        sets.findIndex((set) => set.id === id),
+        1,
+      ),
+    );
+  }
+
+  protected change(id: string, change: Partial<PackedSet>): void {
+    this.edit(
+      'set',
+      (sets) => Object.assign(sets.find((set) => set.id === id) ?? {}, change),
+      `${id} ${Object.keys(change)}`,
+    );
+  }
+
+  protected setName(id: string, name: string): void {
+    if (name.trim()) this.change(id, { name: name.trim() });
+  }
+
+  protected setPieces(id: string, castingId: string, pieces: number): void {
+    this.edit(
+      'set',
+      (sets) => {
+        const set = sets.find((one) => one.id === id);
+        if (!set) return;
+        const rest = set.contents.filter((one) => one.castingId !== castingId);
+        set.contents = pieces > 0 ? [...rest, { castingId, pieces }] : rest;
+      },
+      `${id} ${castingId}`,
+    );
+  }
+
+  /** As many are cast as are packed. */
+  protected cast(castingId: string, pieces: number): void {
+    this.store.editOne(castingId, 'pieces', (draft) => void (draft.pieces = pieces));
+  }
+
+  private edit(label: string, change: (sets: PackedSet[]) => unknown, gesture?: string): void {
+    const id = this.view.id();
+    this.occasions.edit(id, label, (draft) => void change(draft.sets), gesture && `${id} set ${gesture}`);
+  }
+}
