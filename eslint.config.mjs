@@ -134,6 +134,7 @@ export default tseslint.config(
     files: [
       'src/app/ui/pick.ts/**',
       'src/app/ui/ticks.ts/**',
+      'src/app/castings/castings.html',
       'src/app/castings/new-casting.html',
       'src/app/pantry/tint-editor.html',
     ],

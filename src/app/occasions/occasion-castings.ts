@@ -7,10 +7,9 @@ import { Occasions } from '../state/occasions';
 import { ChoiceList } from '../ui/choice-list';
 import { Tool } from '../ui/tool';
 import { letterOf } from '../wording/occasion';
-import { dayText } from '../wording/times';
 import { OccasionView } from './occasion-view';
 
-/** The castings of an occasion: each with its letter, from when it can be made, lit up on a click; taken in and out. */
+/** The castings of an occasion: each with its letter, lit up on a click; taken in and out. */
 @Component({
   selector: 'ks-occasion-castings',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -67,13 +66,11 @@ export class OccasionCastings {
 
   protected readonly lines = computed(() =>
     this.view.castings().map((casting, i) => {
-      const from = this.view.plan()?.from.find(({ castingId }) => castingId === casting.id);
-      const soon = from && from.keeping !== 'dry' ? `, from ${dayText(from.fromS, this.view.zone())} on` : '';
       return {
         id: casting.id,
         letter: letterOf(i),
         name: casting.name,
-        said: `${casting.pieces} ${casting.pieces === 1 ? 'piece' : 'pieces'}${soon}`,
+        said: `${casting.pieces} ${casting.pieces === 1 ? 'piece' : 'pieces'}`,
       };
     }),
   );

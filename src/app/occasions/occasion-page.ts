@@ -13,6 +13,7 @@ import { ShareBar } from '../ui/share-bar';
 import { noTimetableText } from '../wording/occasion';
 import { dueText } from '../wording/times';
 import { LanesView } from './lanes';
+import { OccasionAhead } from './occasion-ahead';
 import { OccasionAnswers } from './occasion-answers';
 import { OccasionBowls } from './occasion-bowls';
 import { OccasionCalendar } from './occasion-calendar';
@@ -32,6 +33,7 @@ import { TaskList } from './task-list';
     Gone,
     LanesView,
     NzButtonComponent,
+    OccasionAhead,
     OccasionAnswers,
     OccasionBowls,
     OccasionCalendar,

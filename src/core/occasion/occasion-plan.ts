@@ -1,6 +1,5 @@
 import { dueSeconds } from '../record/due';
 import type { Occasion } from '../record/occasion';
-import { KEEPS_DAYS, type Keeping } from '../matter/filling';
 import type { CastingPlan } from '../plan/plan-types';
 import { allSupplies, suppliesOf, type Supply } from '../plan/supplies';
 import { workNames, type WorkNames } from '../plan/work-names';
@@ -8,6 +7,7 @@ import { usedStays } from '../schedule/attend';
 import { faultsOf } from '../schedule/check';
 import { slack } from '../schedule/slack';
 import type { Starts, Stay, Workload } from '../schedule/workload';
+import { aheadOf, type Ahead } from './ahead';
 import type { Bowl } from './bowls';
 import { handsOf, lanesOf, type Lanes } from './lanes';
 import { occasionNeeds, type OccasionNeeds } from './occasion-needs';
@@ -28,21 +28,6 @@ export interface PlannedTask extends Task {
   readonly mayWaitS: number;
   /** Tasks are named by their place in the timetable. */
   readonly reason: Reason;
-}
-
-/** Something to be made before the timetable begins, and by when it is to be begun, s since 1970 UTC. */
-export interface MadeBefore {
-  readonly castingId: string;
-  readonly fillingId: string;
-  readonly byS: number;
-}
-
-/** How early a casting can be made, so that it is at its best at the event. */
-export interface MadeFrom {
-  readonly castingId: string;
-  readonly keeping: Keeping;
-  /** s since 1970 UTC. */
-  readonly fromS: number;
 }
 
 /** Everything that follows from an occasion. Moments are s since 1970 UTC. */
@@ -67,13 +52,12 @@ export interface OccasionPlan {
   readonly needs: OccasionNeeds;
   /** What is counted in pieces, with gloves for everybody in each stay. */
   readonly supplies: readonly Supply[];
-  readonly before: readonly MadeBefore[];
-  readonly from: readonly MadeFrom[];
+  /** When each step of each casting can be done. */
+  readonly ahead: readonly Ahead[];
 }
 
 /** Shorter than this is no stretch to go away in, s. */
 const FREE_S = 900;
-const DAY_S = 86_400;
 
 /** What a timetable is told of. */
 export interface Timetabled {
@@ -85,8 +69,6 @@ export interface Timetabled {
   /** The workload’s first moment, s since 1970 UTC. */
   readonly zeroS: number;
   readonly leastS: number;
-  /** Fillings that have to stand longer than so long are made before, s. */
-  readonly making: number;
 }
 
 /** Tells a timetable: each task as early as it goes in its order, melts when they are wanted. Undefined where it has a fault. */
@@ -136,12 +118,7 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
       ...packingSupplies(occasion.sets),
       { kind: 'gloves', count: occasion.people * there.length },
     ]),
-    before: plans.flatMap((plan) => madeBefore(plan, tasks, of.making)),
-    from: plans.map(({ casting, piece }) => ({
-      castingId: casting.id,
-      keeping: piece.keeping,
-      fromS: dueS - KEEPS_DAYS[piece.keeping] * DAY_S,
-    })),
+    ahead: plans.flatMap((plan) => aheadOf(plan, dueS, goesInS(plan, tasks))),
   };
 }
 
@@ -171,15 +148,7 @@ function freeIn(there: readonly Stay[], handsOn: readonly PlannedTask[]): readon
   });
 }
 
-/** Fillings that stand too long to be made in the course of it: begun so long before the first of them goes in. */
-function madeBefore(plan: CastingPlan, tasks: readonly PlannedTask[], making: number): MadeBefore[] {
-  const { casting, fillings } = plan;
-  const first = tasks.find(({ castingId, kind }) => castingId === casting.id && (kind === 'fill' || kind === 'finish'));
-  return fillings.flatMap(({ fillingId, makeBy }) => {
-    if (!makeBy || !first) return [];
-    const [stands, handsOn] = ['stands', 'handsOn'].map((name) =>
-      Number(makeBy.terms.find((term) => term.name === name)?.value ?? 0),
-    );
-    return stands > making ? [{ castingId: casting.id, fillingId, byS: first.startS - stands - handsOn }] : [];
-  });
+/** When the first filling of a casting goes in. */
+function goesInS({ casting }: CastingPlan, tasks: readonly PlannedTask[]): number | undefined {
+  return tasks.find(({ castingId, kind }) => castingId === casting.id && kind === 'fill')?.startS;
 }

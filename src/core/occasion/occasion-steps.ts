@@ -188,7 +188,6 @@ class Search {
         starts: forward(backward, starts, this.backS),
         zeroS: this.zeroS,
         leastS,
-        making: this.making,
       });
   }
 
