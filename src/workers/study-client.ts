@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-steps';
+import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
 import type { Occasion } from '../core/record/occasion';
 import type { FittedJob, NotFitted } from '../core/occasion/fitted-job';
 import type { AimGoal, FoundWay } from '../core/study/aim-search';

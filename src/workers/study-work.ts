@@ -1,6 +1,7 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 import { fittedJob, type FittedJob, type NotFitted } from '../core/occasion/fitted-job';
-import { occasionSteps, type OccasionAnswer, type OccasionProgress } from '../core/occasion/occasion-steps';
+import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
+import { occasionSteps } from '../core/occasion/occasion-steps';
 import type { CastingPlan } from '../core/plan/plan-types';
 import type { Occasion } from '../core/record/occasion';
 import { simulatedPlan } from '../core/study/remedy-effect';

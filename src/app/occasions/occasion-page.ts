@@ -5,7 +5,6 @@ import { localTime } from '../../core/record/due';
 import type { Occasion } from '../../core/record/occasion';
 import { Occasions } from '../state/occasions';
 import { Timetables } from '../state/timetables';
-import { Units } from '../state/units';
 import { FieldScope } from '../ui/field-scope';
 import { Gone } from '../ui/gone';
 import { RecordHeader } from '../ui/record-header';
@@ -54,7 +53,6 @@ export class OccasionPage {
   protected readonly occasions = inject(Occasions);
   private readonly timetables = inject(Timetables);
   private readonly router = inject(Router);
-  private readonly units = inject(Units);
   protected readonly view = inject(OccasionView);
   readonly id = input.required<string>();
 
@@ -70,7 +68,7 @@ export class OccasionPage {
     const last = timetable.plan ? ' What is shown is the last timetable that was found, from before.' : '';
     if (timetable.failed) return `The search did not answer.${last}`;
     if (timetable.stopped) return `The search was stopped before it had found a timetable.${last}`;
-    return timetable.why ? `${noTimetableText(timetable.why, this.view.castings(), this.units.system())}${last}` : '';
+    return timetable.why ? `${noTimetableText(timetable.why, this.view.told(), this.view.zone())}${last}` : '';
   });
   protected readonly unanswered = computed(() => {
     const { failed, stopped } = this.view.timetable() ?? {};

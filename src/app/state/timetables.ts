@@ -1,6 +1,6 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import type { OccasionPlan } from '../../core/occasion/occasion-plan';
-import type { NoTimetable } from '../../core/occasion/occasion-steps';
+import type { NoTimetable } from '../../core/occasion/occasion-answer';
 import type { Casting } from '../../core/record/casting';
 import type { Occasion, PackedSet } from '../../core/record/occasion';
 import { StudyClient } from '../../workers/study-client';

@@ -1,6 +1,6 @@
 import type { Bowl } from '../../core/occasion/bowls';
 import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
-import type { NoTimetable } from '../../core/occasion/occasion-steps';
+import type { NoTimetable } from '../../core/occasion/occasion-answer';
 import type { StayNote } from '../../core/occasion/stays';
 import type { Task } from '../../core/occasion/work';
 import type { WorkNames } from '../../core/plan/work-names';
@@ -11,7 +11,7 @@ import type { PackedSet } from '../../core/record/occasion';
 import { text } from './format';
 import { PLACE_NAMES } from './names';
 import { stretchName } from './stretches';
-import { timeText } from './times';
+import { momentText, timeText } from './times';
 
 /** What a timetable's tasks are told with. */
 export interface Told {
@@ -111,7 +111,8 @@ export function mayWaitText({ mayWaitS }: PlannedTask, system: UnitSystem): stri
 const time = (seconds: number, system: UnitSystem): string => text(seconds, 'duration', system);
 
 /** Why there is no timetable, and what would help. */
-export function noTimetableText(why: NoTimetable, castings: readonly Casting[], system: UnitSystem): string {
+export function noTimetableText(why: NoTimetable, told: Told, zone: string): string {
+  const { castings, system } = told;
   const nameOf = (id: string | undefined): string => castings.find((casting) => casting.id === id)?.name ?? 'A casting';
   switch (why.key) {
     case 'empty':
@@ -128,15 +129,28 @@ export function noTimetableText(why: NoTimetable, castings: readonly Casting[], 
       return `One round of “${nameOf(why.castingId)}” wants ${text(why.m2, 'area', system)} in the ${why.place}, more than there is. Make room, or use fewer of its molds at once.`;
     case 'noStay':
       return 'Every stay begins when everything is to be ready. Add one before it.';
+    case 'held':
+      return `“${taskText(why.task, told)}” cannot be held there: it can start ${betweenText(why.earliestS, why.latestS, zone)}. Hold it at such a time, or let it go.`;
     case 'contradiction':
     case 'notFound': {
-      const help =
-        why.wouldTakeS === undefined
-          ? ''
-          : ` At one stretch it would take ${time(why.wouldTakeS, system)}, with nothing held.`;
-      return `No timetable was found that keeps to all of it.${help} Make a stay longer, add one, or let go of what is held.`;
+      const { stretch, mold } = why.help;
+      const start = stretch
+        ? ` At one stretch, with nothing held, it would take ${time(stretch.takesS, system)}: start it on ${momentText(stretch.startS, zone)}.`
+        : '';
+      const more = mold ? ` With one more “${mold.name}” it would take ${time(mold.takesS, system)}.` : '';
+      return `No timetable was found that keeps to all of it.${start}${more} Make a stay longer, add one, or let go of what is held.`;
     }
   }
+}
+
+/** Earlier than this before the latest, what is possible is told by its end alone, s. */
+const LONG_S = 7 * 86_400;
+
+function betweenText(earliestS: number, latestS: number, zone: string): string {
+  const latest = momentText(latestS, zone);
+  return latestS - earliestS > LONG_S
+    ? `no later than ${latest}`
+    : `between ${momentText(earliestS, zone)} and ${latest}`;
 }
 
 /** What is to be said of a stay. */

@@ -7,7 +7,8 @@ import { draftPlan } from '../plan/draft';
 import { finishPlan } from '../plan/plan';
 import type { CastingPlan } from '../plan/plan-types';
 import { stayEvents } from './calendar';
-import { occasionSteps, type NoTimetable, type OccasionProgress } from './occasion-steps';
+import type { NoTimetable, OccasionProgress } from './occasion-answer';
+import { occasionSteps } from './occasion-steps';
 import type { OccasionPlan } from './occasion-plan';
 import { staysOf } from './stays';
 
@@ -191,8 +192,30 @@ describe('what is held', () => {
     );
     const first = planOf({}, few).tasks.find(({ kind }) => kind === 'unmold');
     const why = whyOf({ holds: [{ operation: first?.key ?? '', at: '2026-10-17T17:59' }] }, few);
-    expect(why.key).toMatch(/contradiction|notFound/);
-    expect('wouldTakeS' in why && why.wouldTakeS).toBeGreaterThan(3600);
+    if (why.key !== 'held') throw new Error(why.key);
+    expect(why.task.kind).toBe('unmold');
+    // Held at its latest there is a timetable, a minute later there is none.
+    const local = (s: number): string => new Date((s + 2 * 3600) * 1000).toISOString().slice(0, 16);
+    const latestS = Math.floor(why.latestS / 60) * 60;
+    const holdAt = (s: number) => ({ holds: [{ operation: first?.key ?? '', at: local(s) }] });
+    expect(whyOf(holdAt(latestS + 60), few).key).toBe('held');
+    expect(answered(holdAt(latestS - 3600), few).answer.ok).toBe(true);
+  });
+
+  it('where the stays are too short tells when to start at a stretch, and what one more of the busiest mold saves', () => {
+    const bombs = [demo('demo-bombs')];
+    const alone = planOf({}, bombs);
+    const tight = { stays: [{ from: '2026-10-17T16:15', to: '2026-10-17T18:00' }] };
+    const why = whyOf(tight, bombs);
+    if (!('help' in why)) throw new Error(why.key);
+    expect(why.help.stretch?.takesS).toBeLessThanOrEqual((alone.readyS - alone.startS) * 1.02);
+    expect(why.help.stretch?.startS).toBe(at(supper.due.local) - (why.help.stretch?.takesS ?? 0));
+    const two = structuredClone(bombs[0]);
+    two.molds.forEach((mold) => mold.atHand++);
+    const withTwo = planOf({}, [two]);
+    expect(why.help.mold?.name).toBe(bombs[0].molds[0].name);
+    expect(why.help.mold?.takesS).toBeLessThanOrEqual((withTwo.readyS - withTwo.startS) * 1.05);
+    expect(why.help.mold?.takesS).toBeGreaterThanOrEqual((withTwo.readyS - withTwo.startS) * 0.99);
   });
 });
 

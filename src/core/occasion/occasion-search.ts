@@ -1,0 +1,279 @@
+import { dueSeconds } from '../record/due';
+import type { Casting } from '../record/casting';
+import type { Occasion, ShelfRoom } from '../record/occasion';
+import type { CastingPlan } from '../plan/plan-types';
+import { Attendance } from '../schedule/attend';
+import { heldOutside } from '../schedule/held';
+import { impossible } from '../schedule/impossible';
+import { Improver } from '../schedule/improve';
+import { forward, reversed } from '../schedule/reversed';
+import type { Starts, Stay, Workload } from '../schedule/workload';
+import type { Help, NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
+import { occasionPlan, type OccasionPlan } from './occasion-plan';
+import { MeltsAnew } from './melts-anew';
+import { occasionWork, type OccasionWork } from './occasion-work';
+
+/** Effort is told in rounds, so that the same occasion always comes out the same; of a large one each round takes longer. */
+const ROUNDS = 300;
+const ROUNDS_THERE = 500;
+const PROOF_TURNS = 500;
+const ROUNDS_AT_A_TIME = 5;
+const SEED = 1;
+/** How often it is found out anew what is done in which stay, and in how many rounds. */
+const STARTS_ANEW = 4;
+const ROUNDS_ANEW = 250;
+/** Tries at a first timetable, of those that the search has. */
+const TRIES = 3;
+/** One more mold is worth telling of where it saves so much, s. */
+const WORTH_S = 300;
+/** A timetable begins no longer than this before the event, s. */
+const AT_MOST_S = 30 * 86_400;
+
+/** The search for an occasion's timetable, by one kind of its work after another. */
+export class Search {
+  private readonly backS: number;
+  private readonly zeroS: number;
+
+  constructor(
+    private readonly occasion: Occasion,
+    private readonly plans: readonly CastingPlan[],
+    private readonly stays: readonly Stay[],
+    private readonly making: number,
+    private readonly planned: (casting: Casting) => CastingPlan,
+  ) {
+    const dueS = dueSeconds(occasion.due);
+    this.backS = Math.max(AT_MOST_S, ...stays.map(({ from }) => dueS - from));
+    this.zeroS = dueS - this.backS;
+  }
+
+  *steps(made: OccasionWork, stayOf?: (task: number) => number | undefined): Steps {
+    const workload = this.workload(made, stayOf);
+    const why = this.impossible(workload, made);
+    if (why) return { ok: false, why };
+    const backward = reversed(workload, this.backS);
+    const improver = new Improver(backward, SEED);
+    if (improver.first(TRIES) !== 'found') return { ok: false, why: { key: 'notFound', help: {} } };
+    const told = this.teller(made, workload, backward);
+    return yield* this.stays.length > 1 ? thereSteps(backward, improver, told) : endSteps(improver, told);
+  }
+
+  /** One bowl for each melt, where some were shared. */
+  *apart(made: OccasionWork): Generator<OccasionProgress, OccasionAnswer | undefined> {
+    if (made.bowls.every(({ uses }) => uses.length === 1)) return undefined;
+    const own = occasionWork(this.plans, false, this.making, undefined, this.occasion.sets);
+    return 'key' in own ? undefined : yield* this.steps(own);
+  }
+
+  /**
+   * As if bowls lasted for ever it is found what is done in which stay, what melting anew takes counted in; then each is melted anew in every stay in
+   * which it is worked from.
+   */
+  *meltedAnew(): Generator<OccasionProgress, OccasionAnswer | undefined> {
+    const lasting = occasionWork(this.plans, true, this.making, Infinity, this.occasion.sets);
+    if ('key' in lasting) return undefined;
+    let leastS = Infinity;
+    let anew: ReturnType<Search['anew']>;
+    let cut: readonly number[] = this.stays.map(() => 0);
+    for (let k = 0; k < STARTS_ANEW; k++) {
+      const one = this.lasting(lasting, cut, SEED + k);
+      if (!one) break;
+      let tried: Starts | undefined;
+      for (let round = 0; round < ROUNDS_ANEW; round++) {
+        if (round % ROUNDS_AT_A_TIME === 0) {
+          // The first that has room for all melts is shown.
+          const { starts } = one.search.best;
+          if (!anew && tried !== starts) anew = this.anew(one.melts, starts);
+          tried = starts;
+          const share = 0.3 + (0.1 * (k + round / ROUNDS_ANEW)) / STARTS_ANEW;
+          yield { share, ...(anew?.plan ? { plan: anew.plan } : {}) };
+        }
+        one.search.round();
+      }
+      const { starts, attendedS } = one.search.best;
+      if (attendedS < leastS) {
+        leastS = attendedS;
+        anew = this.anew(one.melts, starts) ?? anew;
+      }
+      cut = one.melts.cutBy(starts);
+    }
+    return anew && (yield* thereSteps(anew.backward, anew.improver, anew.told));
+  }
+
+  /** A search for what is done in which stay, as if bowls lasted for ever. */
+  private lasting(made: OccasionWork, cut: readonly number[], seed: number) {
+    const workload = this.workload(made, undefined, [...cut].reverse());
+    if (impossible(workload)) return undefined;
+    const backward = reversed(workload, this.backS);
+    const improver = new Improver(backward, seed);
+    if (improver.first(TRIES) !== 'found') return undefined;
+    const melts = new MeltsAnew(made, backward, cut);
+    return {
+      search: new Attendance(backward, improver.best?.starts ?? [], seed, (starts) => melts.costS(starts)),
+      melts,
+    };
+  }
+
+  /** What would help: to have it at one stretch, and one more of the mold that is in use for longest. */
+  help(made: OccasionWork): Help {
+    const takesS = this.takes(made);
+    if (takesS === undefined) return {};
+    const stretch = { takesS, startS: this.zeroS + this.backS - takesS };
+    const mold = this.oneMore(made, takesS);
+    return mold ? { stretch, mold } : { stretch };
+  }
+
+  /** What it takes at a stretch, whenever that is, s. */
+  private takes(made: OccasionWork): number | undefined {
+    const improver = new Improver(reversed(workloadOf(this.occasion, made), AT_MOST_S), SEED);
+    return improver.first(TRIES) === 'found' ? improver.best?.endS : undefined;
+  }
+
+  private oneMore({ work }: OccasionWork, takesS: number): Help['mold'] {
+    const used = new Map<string, number>();
+    for (const { moldId, from, to } of work.moldUses)
+      used.set(moldId, (used.get(moldId) ?? 0) + work.earliest[to] - work.earliest[from]);
+    const [moldId] = [...used].sort((a, b) => b[1] - a[1]).at(0) ?? [];
+    let name = '';
+    const plans = this.plans.map((plan) => {
+      const mold = plan.casting.molds.find(({ id }) => id === moldId);
+      if (!mold) return plan;
+      ({ name } = mold);
+      const molds = plan.casting.molds.map((one) => (one === mold ? { ...one, atHand: one.atHand + 1 } : one));
+      return this.planned({ ...plan.casting, molds });
+    });
+    const made = occasionWork(plans, true, this.making, undefined, this.occasion.sets);
+    const withIt = 'key' in made ? undefined : this.takes(made);
+    return withIt !== undefined && withIt < takesS - WORTH_S ? { name, takesS: withIt } : undefined;
+  }
+
+  private impossible(workload: Workload, { work }: OccasionWork): NoTimetable | undefined {
+    const held = heldOutside(workload, this.backS);
+    if (held) {
+      const task = work.tasks[held.operation];
+      return { key: 'held', task, earliestS: this.zeroS + held.earliest, latestS: this.zeroS + held.latest };
+    }
+    const why = impossible(workload);
+    switch (why?.key) {
+      case undefined:
+        return undefined;
+      case 'lags':
+        return { key: 'contradiction', help: {} };
+      case 'tooFewHours':
+        return why;
+      case 'tooLong':
+      case 'tooFewHands':
+        return { key: 'tooLong', task: work.tasks[why.operation] };
+      case 'tooMuch': {
+        const { resource, amount } = workload.occupations[why.occupation];
+        const place = workload.resources[resource].name === 'fridge' ? 'fridge' : 'freezer';
+        const use = work.shelfUses.find((one) => one.place === place && one.m2 === amount);
+        return { key: 'shelf', place, castingId: use?.castingId ?? '', m2: amount };
+      }
+    }
+  }
+
+  /** The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that. */
+  private anew(melts: MeltsAnew, found: Starts) {
+    const { made, stayOf, starts } = melts.made(found);
+    const workload = this.workload(made, stayOf);
+    const backward = reversed(workload, this.backS);
+    const improver = new Improver(backward, SEED);
+    if (!improver.takeOver(starts)) return undefined;
+    const told = this.teller(made, workload, backward);
+    const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
+    return { backward, improver, told, plan: told(search.best.starts, search.leastS) };
+  }
+
+  private teller(made: OccasionWork, workload: Workload, backward: Workload) {
+    return (starts: Starts, leastS: number): OccasionPlan | undefined =>
+      occasionPlan({
+        occasion: this.occasion,
+        plans: this.plans,
+        made,
+        workload,
+        starts: forward(backward, starts, this.backS),
+        zeroS: this.zeroS,
+        leastS,
+      });
+  }
+
+  /** @param cut by how much each stay is taken for shorter than it is, s */
+  private workload(
+    made: OccasionWork,
+    stayOf: (task: number) => number | undefined = () => undefined,
+    cut: readonly number[] = [],
+  ): Workload {
+    const { zeroS } = this;
+    const workload = withHolds(this.occasion, made, zeroS, workloadOf(this.occasion, made));
+    return {
+      ...workload,
+      operations: workload.operations.map((operation, i) => ({ ...operation, stay: stayOf(i) })),
+      stays: this.stays.map(({ from, to }, k) => ({
+        from: from - zeroS,
+        to: Math.max(from + 1, to - (cut[k] ?? 0)) - zeroS,
+      })),
+    };
+  }
+}
+
+/** All in one stretch: it begins as late as is found. */
+function* endSteps(improver: Improver, told: (starts: Starts, leastS: number) => OccasionPlan | undefined): Steps {
+  let best = improver.best;
+  let plan = best && told(best.starts, improver.leastS);
+  for (let k = 0; k < ROUNDS && !improver.proven; k++) {
+    if (k % ROUNDS_AT_A_TIME === 0) {
+      if (best !== improver.best && improver.best) plan = told(improver.best.starts, improver.leastS);
+      best = improver.best;
+      yield { share: 0.3 + (0.7 * k) / ROUNDS, ...(plan ? { plan } : {}) };
+    }
+    improver.round();
+  }
+  improver.prove(PROOF_TURNS);
+  plan = improver.best && told(improver.best.starts, improver.leastS);
+  return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
+}
+
+/** Over several stays: as few minutes in them as are found. */
+function* thereSteps(
+  backward: Workload,
+  improver: Improver,
+  told: (starts: Starts, leastS: number) => OccasionPlan | undefined,
+): Steps {
+  for (let k = 0; k < ROUNDS / 4; k++) improver.round();
+  const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
+  let best = search.best;
+  let plan = told(best.starts, search.leastS);
+  for (let k = 0; k < ROUNDS_THERE; k++) {
+    if (k % ROUNDS_AT_A_TIME === 0) {
+      if (best !== search.best) plan = told(search.best.starts, search.leastS);
+      best = search.best;
+      yield { share: 0.4 + (0.6 * k) / ROUNDS_THERE, ...(plan ? { plan } : {}) };
+    }
+    search.round();
+  }
+  plan = told(search.best.starts, search.leastS);
+  return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
+}
+
+function workloadOf({ people, fridge, freezer }: Occasion, { work, bowls }: OccasionWork): Workload {
+  return work.workload(
+    { people, stays: [], fridgeM2: areaOf(fridge), freezerM2: areaOf(freezer) },
+    ({ bowl }) => bowl !== undefined && bowls[bowl].way === 'microwave',
+  );
+}
+
+const areaOf = (room: ShelfRoom | undefined): number | undefined => room && room.widthM * room.depthM;
+
+/** The workload with what is held; what is held of a task that is not there any more is left out. */
+function withHolds({ holds, due }: Occasion, { work }: OccasionWork, zeroS: number, workload: Workload): Workload {
+  const at = new Map(
+    holds.map(({ operation, at: local }) => [operation, dueSeconds({ local, zone: due.zone }) - zeroS]),
+  );
+  return {
+    ...workload,
+    operations: workload.operations.map((operation, i) => {
+      const heldAt = at.get(work.keys[i]);
+      return heldAt === undefined ? operation : { ...operation, heldAt };
+    }),
+  };
+}
