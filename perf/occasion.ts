@@ -44,7 +44,7 @@ function another(plan: CastingPlan, k: number): CastingPlan {
 }
 
 function workOf(plans: readonly CastingPlan[]): Workload {
-  const made = occasionWork(plans, true, -1);
+  const made = occasionWork(plans, { melting: 'shared', makingS: -1 });
   if ('key' in made) throw new Error(made.key);
   return reversed(made.work.workload({ people: 1, stays: [] }), BACK_S);
 }

@@ -271,6 +271,8 @@ export function demoOccasions(now: Date): Occasion[] {
         { from: `${day}T14:00`, to: `${day}T17:30` },
       ],
       holds: [],
+      inTurn: false,
+      fromLeft: [],
       sets: [],
     },
   ];

@@ -42,6 +42,23 @@ describe('StudyClient', () => {
     expect(await found).toBeUndefined();
   });
 
+  it('hears no progress that comes after the answer', async () => {
+    let late: () => unknown = () => undefined;
+    const client = clientOf(() => ({
+      search: (_casting, _goal, _partId, progress) => {
+        progress(0.5);
+        late = () => progress(0.9);
+        return Promise.resolve([]);
+      },
+    }));
+    const told: number[] = [];
+    expect(await client.search(bombs, { by: 'survive' }, 'half', (share) => void told.push(share))).toEqual([]);
+    const before = [...told];
+    await late();
+    expect(told).toEqual(before);
+    expect(told).not.toContain(0.9);
+  });
+
   it('gives nothing where the work fails, and asks a fresh worker the next time', async () => {
     let started = 0;
     const client = clientOf(() =>

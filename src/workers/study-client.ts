@@ -38,7 +38,7 @@ export class StudyClient {
     partId: string,
     progress: (share: number) => void,
   ): Promise<readonly FoundWay[] | undefined> {
-    return this.ask((remote) => remote.search(casting, goal, partId, proxy(progress)));
+    return this.told(progress, (heard) => this.ask((remote) => remote.search(casting, goal, partId, proxy(heard))));
   }
 
   stopSearch(): void {
@@ -65,7 +65,9 @@ export class StudyClient {
     castings: readonly Casting[],
     progress: (now: OccasionProgress) => void,
   ): Promise<OccasionAnswer | undefined> {
-    return this.ask<OccasionAnswer | undefined>(async (remote) => remote.occasion(occasion, castings, proxy(progress)));
+    return this.told(progress, (heard) =>
+      this.ask<OccasionAnswer | undefined>(async (remote) => remote.occasion(occasion, castings, proxy(heard))),
+    );
   }
 
   stopOccasion(): void {
@@ -83,6 +85,18 @@ export class StudyClient {
     this.worker = undefined;
     this.remote = undefined;
     this.lose();
+  }
+
+  /** Progress comes by a channel of its own, and so may come after the answer: then it is not heard any more. */
+  private async told<P, T>(progress: (now: P) => void, question: (heard: (now: P) => void) => Promise<T>): Promise<T> {
+    let answered = false;
+    try {
+      return await question((now) => {
+        if (!answered) progress(now);
+      });
+    } finally {
+      answered = true;
+    }
   }
 
   private async ask<T>(question: (remote: Remote<StudyWork>) => Promise<T>): Promise<T | undefined> {

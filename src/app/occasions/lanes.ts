@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import type { Use } from '../../core/occasion/lanes';
+import type { PlannedTask } from '../../core/occasion/occasion-plan';
+import { isOnPlate } from '../../core/record/closing';
 import { Units } from '../state/units';
 import { Pick } from '../ui/pick';
 import { text } from '../wording/format';
@@ -102,6 +104,7 @@ export class LanesView {
     ...this.moldLanes(),
     ...this.shelfLanes(),
     ...this.bowlLanes(),
+    ...this.warmLanes(),
   ]);
 
   protected grab(event: PointerEvent, bar: Bar): void {
@@ -223,6 +226,31 @@ export class LanesView {
           return { ...this.useBar({ ...own, castingId: lit }, `${k} ${i}`, 'bowl', 'Melted and worked from'), colour };
         }),
     }));
+  }
+
+  /** The microwave and the warm plate, where they are used. */
+  private warmLanes(): Lane[] {
+    const [plan, castings] = [this.view.plan(), this.view.castings()];
+    const plated = new Set(castings.flatMap(({ id, closure }) => (isOnPlate(closure) ? [id] : [])));
+    const rows = [
+      {
+        name: 'Microwave',
+        what: 'Melting',
+        is: ({ bowl }: PlannedTask) => bowl !== undefined && plan?.bowls[bowl].way === 'microwave',
+      },
+      {
+        name: 'Warm plate',
+        what: 'Rims are melted',
+        is: ({ kind, castingId }: PlannedTask) => kind === 'close' && plated.has(castingId ?? ''),
+      },
+    ];
+    return rows.flatMap(({ name, what, is }) => {
+      const own = (plan?.tasks ?? []).filter((task) => task.handsOn && is(task));
+      const bars = own.map(({ key, startS, seconds, castingId }) =>
+        this.useBar({ from: startS, to: startS + seconds, castingId }, `${name} ${key}`, 'heat', what),
+      );
+      return bars.length > 0 ? [{ name, detail: '', bars }] : [];
+    });
   }
 
   private useBar(use: Use, id: string, kind: Bar['kind'], what: string): Bar {

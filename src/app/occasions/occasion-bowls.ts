@@ -1,13 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Bowl } from '../../core/occasion/bowls';
+import { Occasions } from '../state/occasions';
 import { Units } from '../state/units';
+import { Ticks } from '../ui/ticks';
 import { text } from '../wording/format';
-import { letterOf } from '../wording/occasion';
+import { bowlText, letterOf } from '../wording/occasion';
+import type { Option } from '../wording/option';
 import { OccasionView } from './occasion-view';
 
 /** What is melted for all castings: each bowl, for which of them, and what sharing it saves. */
 @Component({
   selector: 'ks-occasion-bowls',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Ticks],
   template: `
     <h2>Bowls</h2>
     <ul>
@@ -16,6 +21,18 @@ import { OccasionView } from './occasion-view';
           <i [style.background]="bowl.colour" aria-hidden="true"></i>
           <strong>{{ bowl.kg }}</strong> {{ bowl.name }} at {{ bowl.at }}
           <small>for {{ bowl.letters }}{{ bowl.saves }}</small>
+          @if (bowl.made) {
+            <small>{{ bowl.made }}</small>
+          }
+          @if (bowl.options.length > 0) {
+            <ks-ticks
+              [label]="'Cast last of ' + bowl.name"
+              [showLabel]="false"
+              [options]="bowl.options"
+              [ticked]="bowl.ticked"
+              (turned)="turn(bowl.options, $event)"
+            />
+          }
         </li>
       }
     </ul>
@@ -43,6 +60,11 @@ import { OccasionView } from './occasion-view';
       border: 1px solid var(--edge);
       margin-right: 6px;
     }
+    ks-ticks {
+      --ticks-wide: 220px;
+      display: block;
+      padding-left: 18px;
+    }
     small {
       display: block;
       color: var(--soft);
@@ -53,16 +75,50 @@ import { OccasionView } from './occasion-view';
 })
 export class OccasionBowls {
   private readonly view = inject(OccasionView);
+  private readonly occasions = inject(Occasions);
   private readonly units = inject(Units);
+  /** Nothing in it is chosen, as on paper. */
+  readonly fixed = input(false);
   protected readonly bowls = computed(() => {
     const system = this.units.system();
-    return (this.view.plan()?.bowls ?? []).map(({ name, colour, workingC, kg, apartKg, uses }) => ({
-      name,
-      colour,
-      kg: text(kg, 'mass', system),
-      at: text(workingC, 'temperature', system),
-      letters: [...new Set(uses.map(({ castingId }) => letterOf(this.view.letterIndex(castingId))))].join(', '),
-      saves: apartKg - kg > 0.0005 ? `, ${text(apartKg - kg, 'mass', system)} less than each by itself` : '',
-    }));
+    const bowls = this.view.plan()?.bowls ?? [];
+    const late = this.view.occasion()?.fromLeft ?? [];
+    return bowls.map((bowl, i) => {
+      const { name, colour, workingC, kg, apartKg, uses } = bowl;
+      const options = this.fixed() ? [] : this.fromLeft(bowl);
+      return {
+        name,
+        colour,
+        kg: text(kg, 'mass', system),
+        at: text(workingC, 'temperature', system),
+        letters: [...new Set(uses.map(({ castingId }) => this.letter(castingId)))].join(', '),
+        saves: apartKg - kg > 0.0005 ? `, ${text(apartKg - kg, 'mass', system)} less than each by itself` : '',
+        made: bowlText(bowl, i, bowls, system),
+        options,
+        ticked: options.flatMap(({ value }) => (late.includes(value) ? [value] : [])),
+      };
+    });
   });
+
+  protected turn(options: readonly Option<string>[], ticked: readonly string[]): void {
+    this.occasions.edit(this.view.id(), 'bowls', (draft) => {
+      const others = draft.fromLeft.filter((id) => !options.some(({ value }) => value === id));
+      draft.fromLeft = [...others, ...ticked];
+    });
+  }
+
+  /** Castings of which nothing is tipped out, where others leave something. */
+  private fromLeft({ uses }: Bowl): readonly Option<string>[] {
+    const tips = new Set(uses.flatMap(({ castingId, tipsOut }) => (tipsOut ? [castingId] : [])));
+    const others = [...new Set(uses.map(({ castingId }) => castingId))].filter((id) => !tips.has(id));
+    if (tips.size === 0) return [];
+    return others.map((id) => ({
+      value: id,
+      name: `${this.letter(id)} last, from what is left`,
+    }));
+  }
+
+  private letter(castingId: string): string {
+    return letterOf(this.view.letterIndex(castingId));
+  }
 }

@@ -11,6 +11,7 @@ import { Units } from '../state/units';
 import { AmountField } from '../ui/amount-field';
 import { Fold } from '../ui/fold';
 import { MomentField } from '../ui/moment-field';
+import { Ticks } from '../ui/ticks';
 import { Tool } from '../ui/tool';
 import { stayNoteText } from '../wording/occasion';
 import { dueHint } from '../wording/times';
@@ -24,7 +25,7 @@ const LOCAL = "yyyy-MM-dd'T'HH:mm";
 @Component({
   selector: 'ks-occasion-settings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Fold, LucideX, MomentField, NzButtonComponent, Tool],
+  imports: [AmountField, Fold, LucideX, MomentField, NzButtonComponent, Ticks, Tool],
   templateUrl: './occasion-settings.html',
   styleUrl: './occasion-settings.less',
 })
@@ -38,6 +39,7 @@ export class OccasionSettings {
     { key: 'fridge', name: 'Fridge' },
     { key: 'freezer', name: 'Freezer' },
   ] as const;
+  protected readonly melting = [{ value: 'inTurn', name: 'Colours in turn from one bowl' }];
   protected readonly usualRoom: ShelfRoom = { widthM: 0.45, depthM: 0.3 };
   protected readonly shelfUnit = computed(() => (this.units.system() === 'us' ? UNITS.inch : UNITS.centimetre));
 

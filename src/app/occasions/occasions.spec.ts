@@ -176,6 +176,15 @@ describe('The page of an occasion', () => {
     expect(supper()?.sets).toEqual([]);
   });
 
+  it('has colours made of each other, where that is wished', async () => {
+    const bench = await opened();
+    bench.all<HTMLInputElement>('ks-occasion-settings input[type=checkbox]')[0].click();
+    await bench.settle();
+    expect(supper()?.inTurn).toBe(true);
+    store.undo();
+    expect(supper()?.inTurn).toBe(false);
+  });
+
   it('takes out a casting, and what is gone', async () => {
     const bench = await opened();
     await bench.press('Take Pebble bites out');

@@ -34,7 +34,7 @@ import { TaskList } from './task-list';
         @if (view.plan()) {
           <ks-task-list [fixed]="true" />
           <div class="two">
-            <ks-occasion-bowls />
+            <ks-occasion-bowls [fixed]="true" />
           </div>
           <ks-occasion-shopping />
         } @else {

@@ -47,6 +47,8 @@ export class Occasions extends RecordLibrary<Occasion> {
       people: 1,
       stays: [],
       holds: [],
+      inTurn: false,
+      fromLeft: [],
       sets: [],
     };
     this.keep({ before: [], after: [occasion], label: 'new occasion' });
@@ -108,6 +110,7 @@ export class Occasions extends RecordLibrary<Occasion> {
       createdAt: new Date().toISOString(),
       castingIds: occasion.castingIds.map((id) => ids.get(id) ?? id),
       holds: occasion.holds.map((hold) => ({ ...hold, operation: renamed(hold.operation, ids) })),
+      fromLeft: occasion.fromLeft.map((id) => ids.get(id) ?? id),
       sets: occasion.sets.map((set) => ({
         ...set,
         contents: set.contents.map((one) => ({ ...one, castingId: ids.get(one.castingId) ?? one.castingId })),
@@ -130,6 +133,7 @@ function without(occasion: Occasion, castingIds: readonly string[]): Occasion {
     ...occasion,
     castingIds: occasion.castingIds.filter(stays),
     holds: occasion.holds.filter(({ operation }) => stays(operation.split('/')[0])),
+    fromLeft: occasion.fromLeft.filter(stays),
     sets: occasion.sets.map((set) => ({
       ...set,
       contents: set.contents.filter(({ castingId }) => stays(castingId)),

@@ -9,7 +9,7 @@ import type { Casting } from '../../core/record/casting';
 import type { Wrap } from '../../core/record/choices';
 import type { PackedSet } from '../../core/record/occasion';
 import { text } from './format';
-import { PLACE_NAMES } from './names';
+import { listed, PLACE_NAMES } from './names';
 import { stretchName } from './stretches';
 import { momentText, timeText } from './times';
 
@@ -29,6 +29,8 @@ export const WRAP_NAMES: Readonly<Record<Wrap, string>> = {
   box: 'in liners, in a box',
 };
 
+/** Less than this left over is not told, kg. */
+const LEAST_TOLD_KG = 0.0005;
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
 /** What a casting is marked with in the lanes, by its place in the occasion: A to Z, then A2 and so on. */
@@ -41,7 +43,8 @@ export function letterOf(index: number): string {
 export function taskText(task: Task, { castings, names, bowls, sets, system }: Told): string {
   const casting = castings.find(({ id }) => id === task.castingId);
   if (task.bowl !== undefined) {
-    const { name, kg } = bowls[task.bowl];
+    const { name, kg, from } = bowls[task.bowl];
+    if (from && !task.again) return `Make ${name} of what is left of ${bowls[from.bowl].name}`;
     return task.again ? `Melt ${name} again` : `Melt ${text(kg, 'mass', system)} of ${name}`;
   }
   if (task.kind === 'make') {
@@ -64,6 +67,19 @@ export function taskText(task: Task, { castings, names, bowls, sets, system }: T
 /** What is only waited for: where it is left. */
 function leftText({ handsOn, kind, place }: Task): string | undefined {
   return !handsOn && kind === 'chill' ? `Left to set: ${PLACE_NAMES[place ?? 'room']}` : undefined;
+}
+
+/** What a bowl is made of, and what of it goes on into another. */
+export function bowlText(bowl: Bowl, at: number, bowls: readonly Bowl[], system: UnitSystem): string {
+  const mass = (kg: number): string => text(kg, 'mass', system);
+  const { from, leftKg } = bowl;
+  const own = from
+    ? `made of ${listed([`${mass(from.kg)} ${bowls[from.bowl].name}`, ...from.added.map(({ kg, name }) => `${mass(kg)} ${name}`)])}`
+    : '';
+  const next = bowls.find((other) => other.from?.bowl === at);
+  const on = next?.from ? `leave ${mass(next.from.kg)} for ${next.name}` : '';
+  const left = from && !next && leftKg > LEAST_TOLD_KG ? `${mass(leftKg)} left at the end` : '';
+  return [own, on, left].filter((one) => one !== '').join('; ');
 }
 
 /** Whose task it is: its casting’s name, or all that share it. */

@@ -1,8 +1,9 @@
-import type { Casting } from '../record/casting';
+import type { Casting, Melt } from '../record/casting';
 import type { CastingPlan } from '../plan/plan-types';
 import { meltInput, stuckOf } from '../plan/melts';
 import { meltStation } from '../melt/melt';
-import { chocolateOf, meltOf } from '../record/references';
+import { tintAmounts } from '../record/melted';
+import { chocolateOf, meltOf, sharesOf, tintOf } from '../record/references';
 import type { MeltingWay } from '../record/choices';
 import type { Work } from './work';
 
@@ -10,6 +11,8 @@ import type { Work } from './work';
 export interface MeltUse {
   readonly castingId: string;
   readonly meltId: string;
+  /** Some of it comes back from the molds. */
+  readonly tipsOut: boolean;
 }
 
 /** Chocolate that is melted once for all the castings that want it, at the temperature that they all want. */
@@ -21,10 +24,28 @@ export interface Bowl {
   readonly way: MeltingWay;
   /** What is melted, kg: what the castings use, and the largest pool that one of them tips out, as it comes back for the next. */
   readonly kg: number;
+  /** Of that what the castings use, and what is left when they are through with it, kg; the rest sticks to bowl and tools. */
+  readonly usedKg: number;
+  readonly leftKg: number;
   /** What it would come to were it melted for each casting by itself, kg. */
   readonly apartKg: number;
   /** Until it is ready, s. */
   readonly seconds: number;
+  /** What it is of: chocolates and colours, by their share of its weight. */
+  readonly mix: Mix;
+  /** Where it is made of what is left of another bowl. */
+  readonly from?: MadeFrom;
+}
+
+/** Chocolates by their id, colours by their name. */
+export type Mix = readonly { readonly component: string; readonly name: string; readonly share: number }[];
+
+/** So much of another bowl, and what is stirred in, kg. */
+export interface MadeFrom {
+  /** Its place among the bowls. */
+  readonly bowl: number;
+  readonly kg: number;
+  readonly added: readonly { readonly component: string; readonly name: string; readonly kg: number }[];
 }
 
 /** From a bowl that is warmed between uses it is worked for so long, s, at most. Working rule. */
@@ -32,18 +53,28 @@ export const WORKED_FROM_S = 8 * 3600;
 /** It is ready no longer than this before its first coat, s. Working rule. */
 const STANDS_S = 600;
 
-/** The bowls of some plans: one for all melts that are alike, or one for each melt. */
-export function bowlsOf(plans: readonly CastingPlan[], shared: boolean): readonly Bowl[] {
+/**
+ * The bowls of some plans: one for all melts that are alike, or one for each melt.
+ * @param fromLeft castings that are cast, where one is shared, from what the others leave of it
+ */
+export function bowlsOf(
+  plans: readonly CastingPlan[],
+  shared: boolean,
+  fromLeft: readonly string[] = [],
+): readonly Bowl[] {
   const groups = new Map<string, { readonly plan: CastingPlan; readonly meltId: string }[]>();
   for (const plan of plans)
     for (const { meltId } of plan.batch.melts) {
       const key = shared ? alikeKey(plan.casting, meltId) : `${plan.casting.id} ${meltId}`;
       groups.set(key, [...(groups.get(key) ?? []), { plan, meltId }]);
     }
-  return [...groups.values()].map(bowlOf);
+  return [...groups.values()].map((uses) => bowlOf(uses, fromLeft));
 }
 
-function bowlOf(uses: readonly { readonly plan: CastingPlan; readonly meltId: string }[]): Bowl {
+function bowlOf(
+  uses: readonly { readonly plan: CastingPlan; readonly meltId: string }[],
+  fromLeft: readonly string[],
+): Bowl {
   const [{ plan, meltId }] = uses;
   const { casting } = plan;
   const melt = meltOf(casting, meltId);
@@ -51,25 +82,57 @@ function bowlOf(uses: readonly { readonly plan: CastingPlan; readonly meltId: st
   const amounts = uses.map((use) => amountsOf(use.plan, use.meltId));
   const sum = (of: (one: (typeof amounts)[number]) => number): number => amounts.reduce((all, one) => all + of(one), 0);
   const apartKg = sum(({ meltedKg }) => meltedKg);
-  const pooled = sum(({ usedKg }) => usedKg) + Math.max(...amounts.map(({ backKg }) => backKg));
+  const usedKg = sum((one) => one.usedKg);
+  const backKg = Math.max(...amounts.map((one) => one.backKg));
+  // Cast last, it takes what the others have tipped out, as far as that goes.
+  const late = sum((one) => (fromLeft.includes(one.castingId) && one.backKg === 0 ? one.usedKg : 0));
+  const leftKg = late < usedKg ? Math.max(0, backKg - late) : backKg;
+  const pooled = usedKg + leftKg;
   // What sticks is of the bowl and its tools, and so of one.
   const kg = uses.length === 1 ? apartKg : Math.min(apartKg, pooled + stuckOf(casting, meltId, pooled));
   return {
-    uses: uses.map((use) => ({ castingId: use.plan.casting.id, meltId: use.meltId })),
+    uses: uses.map((use, i) => ({
+      castingId: use.plan.casting.id,
+      meltId: use.meltId,
+      tipsOut: amounts[i].backKg > 0,
+    })),
     name,
     colour,
     workingC: melt.workingC,
     way: melt.way,
     kg,
+    usedKg,
+    leftKg,
     apartKg,
+    mix: mixOf(casting, melt),
     seconds: meltStation(meltInput(casting, meltId, kg)).ready.value,
   };
 }
 
-function amountsOf({ batch }: CastingPlan, meltId: string) {
+function mixOf(casting: Casting, melt: Melt): Mix {
+  const chocolates = sharesOf(casting, melt).map(({ chocolateId, share }) => ({
+    component: chocolateId,
+    name: casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? '',
+    share,
+  }));
+  const tint = tintOf(casting, melt);
+  const colours = tint ? tintAmounts(tint, 1).coloursKg : [];
+  return [
+    ...chocolates,
+    ...colours.map((share, i) => {
+      const name = tint?.colours[i].name ?? '';
+      return { component: colourKey(name), name, share };
+    }),
+  ];
+}
+
+/** A colour is the same wherever it is called the same. */
+export const colourKey = (name: string): string => name.trim().toLowerCase();
+
+function amountsOf({ casting, batch }: CastingPlan, meltId: string) {
   const own = batch.melts.find((melt) => melt.meltId === meltId);
   const [meltedKg, backKg, stuckKg] = [own?.melted.value ?? 0, own?.comesBack.value ?? 0, own?.stuck.value ?? 0];
-  return { meltedKg, backKg, usedKg: meltedKg - backKg - stuckKg };
+  return { castingId: casting.id, meltedKg, backKg, usedKg: meltedKg - backKg - stuckKg };
 }
 
 /** What makes two melts one: chocolate or tint, temperature, temper, and how thin they are. */

@@ -1,4 +1,4 @@
-import { larderNeeds, type LarderNeed } from '../plan/larder';
+import { ALONE, larderNeeds, type LarderNeed, type Taken } from '../plan/larder';
 import type { CastingPlan } from '../plan/plan-types';
 import type { Bowl } from './bowls';
 
@@ -15,7 +15,7 @@ export interface OccasionNeeds {
  */
 export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bowl[]): OccasionNeeds {
   const all = new Map<string, LarderNeed>();
-  const each = plans.map((plan) => larderNeeds(plan, (meltId) => sharedOf(bowls, plan.casting.id, meltId)));
+  const each = plans.map((plan) => larderNeeds(plan, (meltId) => takenFor(bowls, plan.casting.id, meltId)));
   for (const needs of each)
     for (const need of needs) {
       const key = need.entryId ?? need.name.trim().toLowerCase();
@@ -32,8 +32,21 @@ export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bow
   };
 }
 
-/** What of a casting's melt has to be there, as a share of what it would be were it melted by itself. */
-function sharedOf(bowls: readonly Bowl[], castingId: string, meltId: string): number {
-  const bowl = bowls.find(({ uses }) => uses.some((use) => use.castingId === castingId && use.meltId === meltId));
-  return bowl && bowl.apartKg > 0 ? bowl.kg / bowl.apartKg : 1;
+/** What of a casting's melt has to be there, and is used, beside what it would be were it melted by itself. */
+function takenFor(bowls: readonly Bowl[], castingId: string, meltId: string): Taken {
+  const at = bowls.findIndex(({ uses }) => uses.some((use) => use.castingId === castingId && use.meltId === meltId));
+  const bowl = bowls[at];
+  if (!bowl || bowl.apartKg <= 0) return ALONE;
+  const { kg, apartKg, mix, leftKg, from } = bowl;
+  if (from)
+    return {
+      share: (component) => {
+        const own = mix.find((one) => one.component === component)?.share ?? 0;
+        const added = from.added.find((one) => one.component === component)?.kg ?? 0;
+        return own > 0 ? added / (own * apartKg) : 0;
+      },
+      usedShare: 1,
+    };
+  const passesOn = bowls.some((other) => other.from?.bowl === at);
+  return { share: () => kg / apartKg, ...(passesOn ? { usedShare: 1 - leftKg / kg } : {}) };
 }

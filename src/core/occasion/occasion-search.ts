@@ -11,7 +11,7 @@ import type { Starts, Stay, Workload } from '../schedule/workload';
 import type { Help, NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
 import { MeltsAnew } from './melts-anew';
-import { occasionWork, type OccasionWork } from './occasion-work';
+import { occasionWork, type OccasionWork, type Together } from './occasion-work';
 
 /** Effort is told in rounds, so that the same occasion always comes out the same; of a large one each round takes longer. */
 const ROUNDS = 300;
@@ -38,7 +38,7 @@ export class Search {
     private readonly occasion: Occasion,
     private readonly plans: readonly CastingPlan[],
     private readonly stays: readonly Stay[],
-    private readonly making: number,
+    private readonly together: Together,
     private readonly planned: (casting: Casting) => CastingPlan,
   ) {
     const dueS = dueSeconds(occasion.due);
@@ -60,7 +60,7 @@ export class Search {
   /** One bowl for each melt, where some were shared. */
   *apart(made: OccasionWork): Generator<OccasionProgress, OccasionAnswer | undefined> {
     if (made.bowls.every(({ uses }) => uses.length === 1)) return undefined;
-    const own = occasionWork(this.plans, false, this.making, undefined, this.occasion.sets);
+    const own = occasionWork(this.plans, { ...this.together, melting: 'apart' });
     return 'key' in own ? undefined : yield* this.steps(own);
   }
 
@@ -69,8 +69,10 @@ export class Search {
    * which it is worked from.
    */
   *meltedAnew(): Generator<OccasionProgress, OccasionAnswer | undefined> {
-    const lasting = occasionWork(this.plans, true, this.making, Infinity, this.occasion.sets);
+    const lasting = occasionWork(this.plans, { ...this.together, lastS: Infinity });
     if ('key' in lasting) return undefined;
+    const why = this.impossible(this.workload(lasting), lasting);
+    if (why?.key === 'held') return { ok: false, why };
     let leastS = Infinity;
     let anew: ReturnType<Search['anew']>;
     let cut: readonly number[] = this.stays.map(() => 0);
@@ -141,7 +143,7 @@ export class Search {
       const molds = plan.casting.molds.map((one) => (one === mold ? { ...one, atHand: one.atHand + 1 } : one));
       return this.planned({ ...plan.casting, molds });
     });
-    const made = occasionWork(plans, true, this.making, undefined, this.occasion.sets);
+    const made = occasionWork(plans, this.together);
     const withIt = 'key' in made ? undefined : this.takes(made);
     return withIt !== undefined && withIt < takesS - WORTH_S ? { name, takesS: withIt } : undefined;
   }

@@ -202,6 +202,12 @@ describe('what is held', () => {
     expect(answered(holdAt(latestS - 3600), few).answer.ok).toBe(true);
   });
 
+  it('over several days is told in the same way', () => {
+    const key = planOf({}, few).tasks.find(({ kind }) => kind === 'coat')?.key ?? '';
+    const why = whyOf({ stays: supper.stays, holds: [{ operation: key, at: '2026-10-17T17:20' }] }, few);
+    expect(why).toMatchObject({ key: 'held', task: { kind: 'coat' } });
+  });
+
   it('where the stays are too short tells when to start at a stretch, and what one more of the busiest mold saves', () => {
     const bombs = [demo('demo-bombs')];
     const alone = planOf({}, bombs);

@@ -3,7 +3,7 @@ import type { Occasion } from '../record/occasion';
 import type { CastingPlan } from '../plan/plan-types';
 import type { Steps } from './occasion-answer';
 import { Search } from './occasion-search';
-import { occasionWork } from './occasion-work';
+import { occasionWork, type Together } from './occasion-work';
 import { staysOf } from './stays';
 
 /**
@@ -25,9 +25,11 @@ export function* occasionSteps(
   const { stays } = staysOf(occasion);
   if (occasion.stays.length > 0 && stays.length === 0) return { ok: false, why: { key: 'noStay' } };
   // Where nobody has said when they are there, what has to stand is made before.
-  const making = stays.length > 0 ? Infinity : -1;
-  const search = new Search(occasion, plans, stays, making, planned);
-  const made = occasionWork(plans, true, making, undefined, occasion.sets);
+  const makingS = stays.length > 0 ? Infinity : -1;
+  const { inTurn, sets, fromLeft } = occasion;
+  const together: Together = { melting: inTurn ? 'inTurn' : 'shared', makingS, sets, fromLeft };
+  const search = new Search(occasion, plans, stays, together, planned);
+  const made = occasionWork(plans, together);
   if ('key' in made) return { ok: false, why: made };
   const found = yield* search.steps(made);
   if (found.ok || !('help' in found.why)) return found;

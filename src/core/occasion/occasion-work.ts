@@ -5,6 +5,7 @@ import type { PackedSet } from '../record/occasion';
 import { bowlsOf, BowlTurns, type Bowl } from './bowls';
 import { addJob, whyNotFitted } from './job-workload';
 import { MoldTurns } from './mold-turns';
+import { addLate, addTurns, inTurn, lateOf } from './in-turn';
 import { addPacking } from './packing';
 import { Work } from './work';
 
@@ -21,33 +22,53 @@ export interface OccasionWork {
   readonly bowls: readonly Bowl[];
 }
 
+/** A bowl for each melt; one for all that are alike; or besides, colours from one bowl in turn. */
+export type Melting = 'apart' | 'shared' | 'inTurn';
+
 /** More operations than this are not fitted. */
 const MOST_OPERATIONS = 900;
 
+/** How the work of some castings is put together. */
+export interface Together {
+  readonly melting: Melting;
+  /** Home-made fillings that have to stand at most so long are made with it, s. */
+  readonly makingS: number;
+  /** A bowl is worked from for so long, s. */
+  readonly lastS?: number | undefined;
+  /** What is packed together once it is done. */
+  readonly sets?: readonly PackedSet[];
+  /** Castings that are cast from what the others leave of a bowl. */
+  readonly fromLeft?: readonly string[];
+}
+
 /**
  * Puts the work of some castings together: light colours before dark ones, a mold that several use in turn, a bowl for all melts that are
- * alike, or one for each.
- * @param making home-made fillings that have to stand at most so long are made with it, s
- * @param lastS a bowl is worked from for so long, s
- * @param sets what is packed together once it is done
+ * alike, or one for each, or colours in turn.
  */
 export function occasionWork(
   plans: readonly CastingPlan[],
-  shared: boolean,
-  making: number,
-  lastS?: number,
-  sets: readonly PackedSet[] = [],
+  { melting, makingS, lastS, sets = [], fromLeft = [] }: Together,
 ): OccasionWork | NoWork {
   if (plans.length === 0) return { key: 'empty' };
   for (const plan of plans) {
     const why = whyNotFitted(plan);
     if (why) return why === 'endless' ? { key: why, castingId: plan.casting.id } : { key: why };
   }
-  const work = new Work();
-  const bowls = bowlsOf(plans, shared);
-  const [turns, molds] = [new BowlTurns(work, bowls, lastS), new MoldTurns(work)];
-  for (const plan of lightFirst(plans)) addJob(plan, work, turns, molds, making);
-  addPacking(work, sets);
+  const built = (bowls: readonly Bowl[], late: readonly string[]): Work => {
+    const work = new Work();
+    const [turns, molds] = [new BowlTurns(work, bowls, lastS), new MoldTurns(work)];
+    for (const plan of lightFirst(plans)) addJob(plan, work, turns, molds, makingS);
+    addPacking(work, sets);
+    addTurns(work, bowls);
+    addLate(work, bowls, late);
+    return work;
+  };
+  const plain = bowlsOf(plans, melting !== 'apart');
+  const first = built(plain, []);
+  const late = lateOf(first, plain, fromLeft);
+  const own = late.length > 0 ? bowlsOf(plans, melting !== 'apart', late) : plain;
+  const bowls = melting === 'inTurn' ? inTurn(own, first) : own;
+  const work = bowls === plain ? first : built(bowls, late);
   return work.tasks.length > MOST_OPERATIONS ? { key: 'tooMany' } : { work, bowls };
 }
 

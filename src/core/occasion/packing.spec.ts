@@ -49,7 +49,7 @@ describe('packing', () => {
   });
 
   it('is done once everything in it is, for as long as so many sets take, and by nobody before', () => {
-    const made = occasionWork(plans, true, -1, undefined, [box, bag]);
+    const made = occasionWork(plans, { melting: 'shared', makingS: -1, sets: [box, bag] });
     if ('key' in made) throw new Error(made.key);
     const packs = made.work.tasks.filter(({ kind }) => kind === 'pack');
     expect(packs.map(({ setId, castingId }) => [setId, castingId])).toEqual([
@@ -77,7 +77,7 @@ describe('packing', () => {
   });
 
   it('of castings that are not there is left out', () => {
-    const made = occasionWork(plans.slice(1), true, -1, undefined, [bag]);
+    const made = occasionWork(plans.slice(1), { melting: 'shared', makingS: -1, sets: [bag] });
     if ('key' in made) throw new Error(made.key);
     expect(made.work.tasks.some(({ kind }) => kind === 'pack')).toBe(false);
   });

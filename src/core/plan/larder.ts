@@ -15,14 +15,25 @@ export interface LarderNeed {
   readonly usedKg: number;
 }
 
+/** What of a melt has to be there, where others share it. */
+export interface Taken {
+  /** Of each chocolate, by its id, and each colour, by its name in small letters: as a share of what it is in the melt by itself. */
+  readonly share: (component: string) => number;
+  /** What of that is used up; where it is left out, all but what comes back from the melt by itself. */
+  readonly usedShare?: number;
+}
+
+/** A melt by itself. */
+export const ALONE: Taken = { share: () => 1 };
+
 /**
  * Everything the job takes: each chocolate, in melts and fillings; each filling that is bought as it is; what recipes name besides; colours
  * and dusts that go into molds and on pieces.
- * @param shared what of a melt has to be there, as a share of what is melted: less than 1 where others use what it gives back
+ * @param taken what of a melt has to be there: less than by itself where others use what it gives back
  */
 export function larderNeeds(
   { casting, batch, fillings, parts, finishes }: CastingPlan,
-  shared: (meltId: string) => number = () => 1,
+  taken: (meltId: string) => Taken = () => ALONE,
 ): LarderNeed[] {
   const needs = new Map<string, LarderNeed>();
   const add = (key: string, need: Omit<LarderNeed, 'neededKg' | 'usedKg'>, neededKg: number, usedKg: number): void => {
@@ -37,21 +48,23 @@ export function larderNeeds(
     if (!record) continue;
     const shares = sharesOf(casting, record);
     const tint = tintOf(casting, record);
-    const meltedKg = melt.melted.value * shared(melt.meltId);
+    const { share: takes, usedShare } = taken(melt.meltId);
     if (tint) {
-      const { coloursKg } = tintAmounts(tint, meltedKg);
-      for (const [i, { name }] of tint.colours.entries()) other(name, coloursKg[i]);
+      const { coloursKg } = tintAmounts(tint, melt.melted.value);
+      for (const [i, { name }] of tint.colours.entries()) other(name, coloursKg[i] * takes(name.trim().toLowerCase()));
     }
     // Streaked with other colours, or a tint, it does not go back to what it was.
     const back = melt.mixed || record.source.kind === 'tint' ? 0 : melt.comesBack.value;
-    const usedKg = Math.min(meltedKg, melt.melted.value - back);
-    for (const { chocolateId, share } of shares)
+    for (const { chocolateId, share } of shares) {
+      const meltedKg = melt.melted.value * takes(chocolateId);
+      const usedKg = usedShare === undefined ? Math.min(meltedKg, melt.melted.value - back) : meltedKg * usedShare;
       add(
         chocolateId,
         { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' },
         share * meltedKg,
         share * usedKg,
       );
+    }
   }
   for (const { components } of fillings) {
     for (const { name, chocolateId, fillingId, kg } of components) {

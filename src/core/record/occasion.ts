@@ -55,6 +55,10 @@ export const OccasionSchema = z.object({
   holds: z
     .array(z.object({ operation: z.string().check(z.minLength(1), z.maxLength(200)), at: localTime }))
     .check(z.maxLength(MOST_OF_OCCASION.holds)),
+  /** Colours are made of what is left of a lighter one. */
+  inTurn: z.boolean(),
+  /** Castings that are cast from what the others leave of a bowl. */
+  fromLeft: z.array(id).check(z.maxLength(MOST_OF_OCCASION.castings)),
   sets: z.array(SetSchema).check(z.maxLength(MOST_OF_OCCASION.sets)),
 });
 

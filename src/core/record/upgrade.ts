@@ -21,9 +21,9 @@ export function upgradeCasting(raw: Raw): Raw {
   return ninth['schemaVersion'] === 9 ? { ...ninth, schemaVersion: 10 } : ninth;
 }
 
-/** The same for an occasion. Version 2: what is packed together; before, nothing was. */
+/** The same for an occasion. Version 2: what is packed together, whether colours are made of each other, and what is cast from what is left; before, nothing was. */
 export function upgradeOccasion(raw: Raw): Raw {
-  return raw['schemaVersion'] === 1 ? { ...raw, schemaVersion: 2, sets: [] } : raw;
+  return raw['schemaVersion'] === 1 ? { ...raw, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] } : raw;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */

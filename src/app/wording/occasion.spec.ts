@@ -1,0 +1,70 @@
+import type { Bowl } from '../../core/occasion/bowls';
+import { bowlText, noTimetableText, taskText, type Told } from './occasion';
+import { suppliesText } from './supplies';
+
+const bowl = (name: string, change: Partial<Bowl> = {}): Bowl => ({
+  uses: [],
+  name,
+  colour: '#ffffff',
+  workingC: 29,
+  way: 'microwave',
+  kg: 0.3,
+  usedKg: 0.1,
+  leftKg: 0,
+  apartKg: 0.3,
+  seconds: 600,
+  mix: [],
+  ...change,
+});
+const bowls = [
+  bowl('Linen'),
+  bowl('Rose', {
+    leftKg: 0.12,
+    from: { bowl: 0, kg: 0.29, added: [{ component: 'red', name: 'Red', kg: 0.01 }] },
+  }),
+];
+const set = { id: 's', name: 'Gift', count: 6, wrap: 'box' as const, contents: [] };
+const told: Told = { castings: [], names: {}, bowls, sets: [set], system: 'metric' };
+const zone = 'Europe/Berlin';
+
+describe('what an occasion says', () => {
+  it('of a bowl that is made of another, and of what that other has to leave', () => {
+    expect(bowlText(bowls[0], 0, bowls, 'metric')).toBe('leave 290 g for Rose');
+    expect(bowlText(bowls[1], 1, bowls, 'metric')).toBe('made of 290 g Linen and 10 g Red; 120 g left at the end');
+    expect(bowlText(bowl('Plain', { leftKg: 0.2 }), 0, [bowl('Plain')], 'metric')).toBe('');
+    const task = { castingId: undefined, kind: 'melt' as const, handsOn: true, seconds: 300, bowl: 1 };
+    expect(taskText(task, told)).toBe('Make Rose of what is left of Linen');
+    expect(taskText({ ...task, again: true }, told)).toBe('Melt Rose again');
+  });
+
+  it('of what is packed, and what is counted in pieces', () => {
+    expect(taskText({ castingId: undefined, kind: 'pack', handsOn: true, seconds: 60, setId: 's' }, told)).toBe(
+      'Pack 6 × Gift',
+    );
+    expect(
+      suppliesText(
+        [
+          { kind: 'stick', count: 24, stick: { thickM: 0.004, insideM: 0.025 } },
+          { kind: 'box', count: 1 },
+          { kind: 'gloves', count: 2 },
+        ],
+        'metric',
+      ),
+    ).toBe('Besides, counted in pieces: 24 sticks, 4.0 mm thick, 25 mm of each inside; 1 box; 2 pairs of gloves.');
+    expect(suppliesText([], 'metric')).toBe('');
+  });
+
+  it('of what is impossible, with what would help', () => {
+    const task = { castingId: undefined, kind: 'pack' as const, handsOn: true, seconds: 60, setId: 's' };
+    const at = (hours: number): number => Date.parse('2026-10-17T00:00:00Z') / 1000 + hours * 3600;
+    const held = { key: 'held' as const, task, earliestS: at(12), latestS: at(14) };
+    expect(noTimetableText(held, told, zone)).toContain(
+      '“Pack 6 × Gift” cannot be held there: it can start between Sat 17 Oct, 14:00 and Sat 17 Oct, 16:00.',
+    );
+    expect(noTimetableText({ ...held, earliestS: at(-600) }, told, zone)).toContain('no later than Sat 17 Oct, 16:00');
+    const help = { stretch: { takesS: 7200, startS: at(14) }, mold: { name: 'Halves', takesS: 5400 } };
+    expect(noTimetableText({ key: 'notFound', help }, told, zone)).toBe(
+      'No timetable was found that keeps to all of it. At one stretch, with nothing held, it would take 2 h: start it on Sat 17 Oct, 16:00. With one more “Halves” it would take 90 min. Make a stay longer, add one, or let go of what is held.',
+    );
+  });
+});
