@@ -107,7 +107,8 @@ test('castings chosen from the list become an occasion, and are packed', async (
   await expect(page.getByText('2 chosen')).toBeVisible();
   const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
   expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`)).toEqual([]);
-  await choose(page.getByLabel('Put into', { exact: true }), { label: 'a new one' });
+  await page.getByLabel('Put into', { exact: true }).and(page.getByRole('combobox')).press('Enter');
+  await page.getByRole('option', { name: 'a new one' }).click();
   await standing(page);
   await page.getByRole('button', { name: 'Add a set' }).press('Enter');
   const packing = page.locator('ks-occasion-packing');

@@ -185,6 +185,21 @@ describe('The page of an occasion', () => {
     expect(supper()?.inTurn).toBe(false);
   });
 
+  it('tells a casting when its part of it is, until either is changed', async () => {
+    const bench = await opened();
+    const timetables = TestBed.inject(Timetables);
+    const part = timetables.partOf('demo-bombs');
+    const plan = timetables.timetable()?.plan;
+    expect(part?.from).toBe(plan?.tasks.find(({ castingId }) => castingId === 'demo-bombs')?.startS);
+    expect(part?.to).toBeLessThanOrEqual(plan?.readyS ?? 0);
+    expect(timetables.partOf('nothing')).toBeUndefined();
+    occasions.edit('demo-supper', 'people', (draft) => void (draft.people = 2));
+    expect(timetables.partOf('demo-bombs')).toBeUndefined();
+    store.undo();
+    expect(timetables.partOf('demo-bombs')).toEqual(part);
+    await bench.settle();
+  });
+
   it('takes out a casting, and what is gone', async () => {
     const bench = await opened();
     await bench.press('Take Pebble bites out');

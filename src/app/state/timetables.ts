@@ -2,6 +2,7 @@ import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } f
 import type { OccasionPlan } from '../../core/occasion/occasion-plan';
 import type { NoTimetable } from '../../core/occasion/occasion-answer';
 import type { Casting } from '../../core/record/casting';
+import type { Stay } from '../../core/schedule/workload';
 import type { Occasion, PackedSet } from '../../core/record/occasion';
 import { StudyClient } from '../../workers/study-client';
 import { Occasions } from './occasions';
@@ -45,6 +46,10 @@ export class Timetables {
   );
   private readonly state = signal<Timetable | undefined>(undefined);
   private asks = 0;
+  /** The last timetable of each occasion that has been looked at, and what it was asked for. */
+  private readonly known = signal<ReadonlyMap<string, { readonly asked: Asked; readonly plan: OccasionPlan }>>(
+    new Map(),
+  );
 
   readonly timetable = computed(() => (this.state()?.occasionId === this.openId() ? this.state() : undefined));
 
@@ -63,6 +68,17 @@ export class Timetables {
         this.client.stopOccasion();
       });
     });
+  }
+
+  /** From the first to the last that is done for a casting, s since 1970 UTC, where its occasion's timetable is known as it is now. */
+  partOf(castingId: string): Stay | undefined {
+    const occasion = this.occasions.of(castingId);
+    const known = this.known().get(occasion?.id ?? '');
+    if (!occasion || !known || !alike(known.asked, { occasion, castings: this.occasions.castingsOf(occasion) }))
+      return undefined;
+    const own = known.plan.tasks.filter((task) => task.castingId === castingId);
+    if (own.length === 0) return undefined;
+    return { from: own[0].startS, to: Math.max(...own.map(({ startS, seconds }) => startS + seconds)) };
   }
 
   open(occasionId: string | undefined): void {
@@ -95,6 +111,10 @@ export class Timetables {
       this.state.update((state) => state && { ...state, share, ...(plan ? { plan, outdated: false } : {}) });
     });
     if (mine !== this.asks) return;
+    if (answer?.ok)
+      this.known.update((known) =>
+        new Map(known).set(occasion.id, { asked: { occasion, castings }, plan: answer.plan }),
+      );
     this.state.update((state) => {
       if (!state) return state;
       if (!answer) return { ...state, share: undefined, failed: true };

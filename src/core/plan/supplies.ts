@@ -15,12 +15,18 @@ export interface Supply {
 }
 
 /** What a casting takes in pieces: a stick for each part that has one, a liner for each that is cast in one, those cast to spare as well. */
-export function suppliesOf({ casting, parts, batch }: Pick<CastingPlan, 'casting' | 'parts' | 'batch'>): readonly Supply[] {
+export function suppliesOf({
+  casting,
+  parts,
+  batch,
+}: Pick<CastingPlan, 'casting' | 'parts' | 'batch'>): readonly Supply[] {
   const cast = castOf(batch);
   return allSupplies(
     parts.flatMap(({ part }): Supply[] => [
       ...(part.stick ? [{ kind: 'stick' as const, count: cast(part.id), stick: part.stick }] : []),
-      ...(cavityRecordOf(moldOf(casting, part), part).shape.kind === 'liner' ? [{ kind: 'liner' as const, count: cast(part.id) }] : []),
+      ...(cavityRecordOf(moldOf(casting, part), part).shape.kind === 'liner'
+        ? [{ kind: 'liner' as const, count: cast(part.id) }]
+        : []),
     ]),
   );
 }

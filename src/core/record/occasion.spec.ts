@@ -11,7 +11,10 @@ describe('an occasion’s record', () => {
 
   it('of version 1 reads as one of today, with nothing packed', () => {
     const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v1.json', 'utf8')) as object[];
-    expect(readOccasion(old)).toEqual({ ok: true, record: { ...old, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] } });
+    expect(readOccasion(old)).toEqual({
+      ok: true,
+      record: { ...old, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] },
+    });
   });
 
   it('is refused with the place that is wrong', () => {

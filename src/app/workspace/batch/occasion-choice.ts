@@ -3,8 +3,9 @@ import { RouterLink } from '@angular/router';
 import { dueSeconds } from '../../../core/record/due';
 import type { Casting } from '../../../core/record/casting';
 import { Occasions } from '../../state/occasions';
+import { Timetables } from '../../state/timetables';
 import { ChoiceList } from '../../ui/choice-list';
-import { dueText } from '../../wording/times';
+import { dueText, momentText } from '../../wording/times';
 
 /** What stands for an occasion that is yet to be begun, and for none. */
 const NEW = 'new';
@@ -35,6 +36,7 @@ const NONE = 'none';
 })
 export class OccasionChoice {
   protected readonly occasions = inject(Occasions);
+  private readonly timetables = inject(Timetables);
   readonly casting = input.required<Casting>();
   protected readonly none = NONE;
   protected readonly own = computed(() => this.occasions.of(this.casting().id));
@@ -46,6 +48,9 @@ export class OccasionChoice {
   /** What is to be said where the occasion is at another time than the casting by itself. */
   protected readonly other = computed(() => {
     const [own, casting] = [this.own(), this.casting()];
+    const part = own && this.timetables.partOf(casting.id);
+    if (part)
+      return `: ${momentText(part.from, own.due.zone)} to ${momentText(part.to, own.due.zone)}. What is told here is the casting by itself.`;
     return own && dueSeconds(own.due) !== dueSeconds(casting.due)
       ? `, ready by ${dueText(own.due)}; what is told here is the casting by itself.`
       : ' says when each of it is done among the others; what is told here is the casting by itself.';

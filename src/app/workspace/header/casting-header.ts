@@ -19,11 +19,12 @@ import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
 import { CastingsActions } from '../../state/castings-actions';
 import { Occasions } from '../../state/occasions';
+import { Timetables } from '../../state/timetables';
 import { Once } from '../../ui/once';
 import { UndoRedo } from '../../ui/undo-redo';
 import { StartTime } from '../../state/start-time';
 import { nameProblem, tidyName } from '../../wording/naming';
-import { dueText, startText } from '../../wording/times';
+import { dueText, momentText, startText } from '../../wording/times';
 import { Tool } from '../../ui/tool';
 
 const OCCASIONS_AFTER_MS = 900;
@@ -46,6 +47,13 @@ export class CastingHeader {
   readonly casting = input.required<Casting>();
   /** The occasion it belongs to. */
   protected readonly occasion = computed(() => this.occasions()?.of(this.casting().id));
+
+  private readonly timetables = signal<Timetables | undefined>(undefined);
+  /** When it begins by its occasion's timetable, where that has been found. */
+  protected readonly begins = computed(() => {
+    const [occasion, part] = [this.occasion(), this.timetables()?.partOf(this.casting().id)];
+    return occasion && part ? `, there from ${momentText(part.from, occasion.due.zone)}` : '';
+  });
 
   protected readonly name = signal('');
   protected readonly focused = signal(false);
@@ -78,7 +86,10 @@ export class CastingHeader {
     // Occasions are read when the first view stands: before that they would only take the processor from it.
     timer(OCCASIONS_AFTER_MS)
       .pipe(takeUntilDestroyed())
-      .subscribe(() => this.occasions.set(this.injector.get(Occasions)));
+      .subscribe(() => {
+        this.occasions.set(this.injector.get(Occasions));
+        this.timetables.set(this.injector.get(Timetables));
+      });
     effect(() => {
       const { id, name } = this.casting();
       const undone = this.store.undoneCount();
