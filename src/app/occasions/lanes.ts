@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { isMelted } from '../../core/occasion/bowls';
 import type { Use } from '../../core/occasion/lanes';
 import type { PlannedTask } from '../../core/occasion/occasion-plan';
 import { isOnPlate } from '../../core/record/closing';
@@ -236,7 +237,8 @@ export class LanesView {
       {
         name: 'Microwave',
         what: 'Melting',
-        is: ({ bowl }: PlannedTask) => bowl !== undefined && plan?.bowls[bowl].way === 'microwave',
+        is: ({ bowl, again }: PlannedTask) =>
+          bowl !== undefined && plan?.bowls[bowl].way === 'microwave' && isMelted(plan.bowls[bowl], again),
       },
       {
         name: 'Warm plate',

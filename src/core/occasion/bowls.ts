@@ -37,6 +37,9 @@ export interface Bowl {
   readonly from?: MadeFrom;
 }
 
+/** Whether it is melted, and not made of what another leaves; that is melted, too, where it is warmed again. */
+export const isMelted = ({ from }: Pick<Bowl, 'from'>, again = false): boolean => again || !from;
+
 /** Chocolates by their id, colours by their name. */
 export type Mix = readonly { readonly component: string; readonly name: string; readonly share: number }[];
 

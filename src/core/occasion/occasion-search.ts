@@ -10,6 +10,7 @@ import { forward, reversed } from '../schedule/reversed';
 import type { Starts, Stay, Workload } from '../schedule/workload';
 import type { Help, NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
+import { isMelted } from './bowls';
 import { MeltsAnew } from './melts-anew';
 import { occasionWork, type OccasionWork, type Together } from './occasion-work';
 
@@ -260,7 +261,7 @@ function* thereSteps(
 function workloadOf({ people, fridge, freezer }: Occasion, { work, bowls }: OccasionWork): Workload {
   return work.workload(
     { people, stays: [], fridgeM2: areaOf(fridge), freezerM2: areaOf(freezer) },
-    ({ bowl }) => bowl !== undefined && bowls[bowl].way === 'microwave',
+    ({ bowl, again }) => bowl !== undefined && isMelted(bowls[bowl], again) && bowls[bowl].way === 'microwave',
   );
 }
 
