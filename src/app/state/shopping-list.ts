@@ -66,6 +66,9 @@ export class ShoppingList {
       : undefined;
   });
 
+  /** Before the pantry has been read nothing can be booked into it. */
+  readonly isPantryRead = computed(() => this.pantry.loaded());
+
   /** Books the job into the pantry, once: what was bought comes in, what was used goes out. Undone with one step. Gives how many entries it touched. */
   book(): number {
     const casting = this.plans.plan()?.casting;

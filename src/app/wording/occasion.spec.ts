@@ -13,6 +13,7 @@ const bowl = (name: string, change: Partial<Bowl> = {}): Bowl => ({
   leftKg: 0,
   apartKg: 0.3,
   seconds: 600,
+  meltedS: 600,
   mix: [],
   ...change,
 });

@@ -31,6 +31,8 @@ export interface Bowl {
   readonly apartKg: number;
   /** Until it is ready, s. */
   readonly seconds: number;
+  /** The same where it is melted by itself, as it is when it is melted again. */
+  readonly meltedS: number;
   /** What it is of: chocolates and colours, by their share of its weight. */
   readonly mix: Mix;
   /** Where it is made of what is left of another bowl. */
@@ -93,6 +95,7 @@ function bowlOf(
   const pooled = usedKg + leftKg;
   // What sticks is of the bowl and its tools, and so of one.
   const kg = uses.length === 1 ? apartKg : Math.min(apartKg, pooled + stuckOf(casting, meltId, pooled));
+  const readyS = meltStation(meltInput(casting, meltId, kg)).ready.value;
   return {
     uses: uses.map((use, i) => ({
       castingId: use.plan.casting.id,
@@ -108,7 +111,8 @@ function bowlOf(
     leftKg,
     apartKg,
     mix: mixOf(casting, melt),
-    seconds: meltStation(meltInput(casting, meltId, kg)).ready.value,
+    seconds: readyS,
+    meltedS: readyS,
   };
 }
 
@@ -185,12 +189,12 @@ export class BowlTurns {
   }
 
   private melt(bowl: number, castingId: string, again: boolean): number {
-    const { uses, seconds } = this.bowls[bowl];
+    const { uses, seconds, meltedS } = this.bowls[bowl];
     return this.work.add({
       castingId: uses.length === 1 || again ? castingId : undefined,
       kind: 'melt',
       handsOn: true,
-      seconds,
+      seconds: again ? meltedS : seconds,
       meltIds: uses.map(({ meltId }) => meltId),
       bowl,
       ...(again ? { again } : {}),

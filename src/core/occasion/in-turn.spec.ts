@@ -69,6 +69,9 @@ describe('colours from one bowl in turn', () => {
     const own = bowlNamed(shared, 'rose');
     expect(rose.kg).toBeGreaterThanOrEqual((own?.kg ?? 0) - 1e-9);
     expect(rose.kg).toBeGreaterThan((own?.usedKg ?? 0) + red.from.kg);
+    // Stirred in, but melted as long as any where it is melted again.
+    expect(rose.seconds).toBeLessThan(rose.meltedS);
+    expect(white.seconds).toBe(white.meltedS);
     // The last is as much as it would be by itself.
     expect(red.kg).toBeCloseTo(bowlNamed(shared, 'red')?.kg ?? 0, 9);
   });

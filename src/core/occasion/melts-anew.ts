@@ -24,8 +24,16 @@ export class MeltsAnew {
     private readonly cut: readonly number[],
   ) {
     const { tasks, lags } = lasting.work;
-    this.melts = tasks.flatMap(({ bowl, seconds }, melt) =>
-      bowl === undefined ? [] : [{ melt, seconds, uses: lags.filter(({ from }) => from === melt).map(({ to }) => to) }],
+    this.melts = tasks.flatMap(({ bowl }, melt) =>
+      bowl === undefined
+        ? []
+        : [
+            {
+              melt,
+              seconds: Math.round(lasting.bowls[bowl].meltedS),
+              uses: lags.filter(({ from }) => from === melt).map(({ to }) => to),
+            },
+          ],
     );
   }
 
@@ -62,7 +70,7 @@ export class MeltsAnew {
     const ends = usedStays(this.workload, starts).map((used) => used?.to ?? 0);
     for (const { melt, seconds, uses } of this.melts)
       for (const stay of this.laterStays(starts, uses)) {
-        const made = work.add({ ...work.tasks[melt], again: true });
+        const made = work.add({ ...work.tasks[melt], seconds, again: true });
         for (const use of uses.filter((one) => this.stayOf(starts, one) === stay))
           work.lagAnew(melt, made, use, { least: 0, most: WORKED_FROM_S });
         // Told backward it is done last.

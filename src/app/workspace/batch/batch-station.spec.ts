@@ -106,6 +106,14 @@ describe('the whole job', () => {
       return entry?.entry === 'chocolate' ? entry.stockKg : NaN;
     };
     expect(stock()).toBe(0.5);
+    // Nothing is booked into a pantry that has not been read yet.
+    const book = bench.all<HTMLButtonElement>('button').find(({ textContent }) => textContent?.includes('Job done'));
+    pantry.loaded.set(false);
+    await bench.settle();
+    expect(book?.disabled).toBe(true);
+    pantry.loaded.set(true);
+    await bench.settle();
+    expect(book?.disabled).toBe(false);
     await bench.press('Job done: book it into the pantry');
     const plan = TestBed.inject(PlanService).plan();
     const [melt] = plan?.batch.melts ?? [];
