@@ -153,6 +153,7 @@ export const wait = (ms: number): Promise<void> => new Promise((resolve) => setT
 const ENTER = 13;
 const DOWN_ARROW = 40;
 const LONGEST_LIST = 60;
+const LISTS_OPENED = 3;
 
 /** A component on the page, driven by what can be seen of it. */
 export class Bench<T> {
@@ -227,8 +228,13 @@ export class Bench<T> {
     return names;
   }
 
-  /** Opens a list and presses what stands for a value. */
+  /** Opens a list and presses what stands for a value; once more where the list has been drawn anew meanwhile. */
   async choose(label: string, value: string): Promise<void> {
+    for (let k = 0; k < LISTS_OPENED; k++) if (await this.chose(label, value)) return;
+    throw new Error(`nothing stands for “${value}” in “${label}”`);
+  }
+
+  private async chose(label: string, value: string): Promise<boolean> {
     const box = this.field(label);
     const press = (code: number): boolean =>
       box.dispatchEvent(new KeyboardEvent('keydown', { keyCode: code, bubbles: true, cancelable: true }));
@@ -239,12 +245,15 @@ export class Bench<T> {
       const option = document.getElementById(at);
       if (option?.dataset['value'] === value) {
         press(ENTER);
-        return this.settle();
+        await this.settle();
+        return true;
       }
       press(DOWN_ARROW);
       await this.settle();
     }
-    throw new Error(`nothing stands for “${value}” in “${label}”`);
+    box.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true, cancelable: true }));
+    await this.settle();
+    return false;
   }
 
   /** Presses a button, or one of a row of choices, by its name. */
