@@ -1,7 +1,7 @@
 import { cavityOf } from '../src/core/cavity/cavity';
 import { depthCurve } from '../src/core/cavity/depth-curve';
 import type { CavityShape } from '../src/core/cavity/shape';
-import { chillCasting, chillNominal } from '../src/core/chill/chill';
+import { chillCasting } from '../src/core/chill/chill';
 import type { ChillInput } from '../src/core/chill/chill-input';
 import { chocolateLayer, moldLayer } from '../src/core/heat/chocolate-layer';
 import { StillAir } from '../src/core/heat/still-air';
@@ -13,6 +13,7 @@ import { meltInput } from '../src/core/plan/melts';
 import { SCHOOLS } from '../src/core/record/school';
 import { WORKING_RULES } from '../src/core/matter/working-rules';
 import { draftPlan } from '../src/core/plan/draft';
+import { chillsOf } from '../src/core/plan/makings';
 import { finishPlan } from '../src/core/plan/plan';
 import type { Casting } from '../src/core/record/casting';
 import { demoCastings } from '../src/data/demo';
@@ -36,7 +37,7 @@ export function coreResults(): Result[] {
 
 function planResult(): Result {
   const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
-  const chills = draftPlan(bombs).parts.map(({ chillInput }) => chillNominal(chillInput));
+  const chills = chillsOf(draftPlan(bombs));
   const { ms, told } = timed(
     (casting: Casting) => finishPlan(draftPlan(casting), chills),
     400,
@@ -82,7 +83,7 @@ function largePlanResult(): Result {
     })),
     closure: { kind: 'pipedSeam', meltId: 'melt-0', lineM: 0.003, sets: [{ place: 'room' }] },
   };
-  const chills = draftPlan(large).parts.map(({ chillInput }) => chillNominal(chillInput));
+  const chills = chillsOf(draftPlan(large));
   const { ms, told } = timed(
     (casting: Casting) => finishPlan(draftPlan(casting), chills),
     200,

@@ -99,6 +99,7 @@ export function newCasting(id: string, name: string, now: Date, kitchen: Kitchen
       sets: [{ place: 'room' }],
     },
     finishes: [],
+    variants: [],
     onHand: [],
   };
 }

@@ -99,8 +99,20 @@ export const arbitraryCasting: fc.Arbitrary<Casting> = drawn.map((a): Casting =>
   ...(a.broke ? { breakages: { cast: a.broke[0] + a.broke[1], broken: a.broke[0] } } : {}),
   closure: a.closure,
   finishes: a.finishes.map((one, i) => ({ ...one, id: `x${i}` })),
+  variants: variantsOf(a),
   onHand: a.onHandKg === undefined ? [] : [{ chocolateId: 'q0', kg: a.onHandKg }],
 }));
+
+/** Of a casting of two parts, some of which are made otherwise; told from what is drawn anyway. */
+function variantsOf(a: Drawn): Casting['variants'] {
+  if (!a.second || !a.coveredRest) return [];
+  const otherwise = { melts: [{ meltId: 'w', insteadId: meltsOf(a).at(-1)?.id ?? 'w' }], fillings: [] };
+  const plain = { melts: [], fillings: [], without: a.finishes.slice(0, 1).map((_, i) => `x${i}`) };
+  return [
+    { id: 'v1', name: 'other colour', pieces: Math.ceil(a.pieces / 3), ...otherwise, without: [] },
+    { id: 'v2', name: 'plain', pieces: Math.ceil(a.pieces / 4), ...plain },
+  ];
+}
 
 function moldsOf(a: Drawn): Casting['molds'] {
   return [

@@ -1,6 +1,6 @@
-import { chillCasting, chillNominal } from '../core/chill/chill';
+import { chillCasting } from '../core/chill/chill';
 import { draftPlan } from '../core/plan/draft';
-import { makingOf } from '../core/plan/making';
+import { chillsOf, makingsOf } from '../core/plan/makings';
 import { finishPlan } from '../core/plan/plan';
 import { simulateMaking } from '../core/plan/simulate';
 import type { Casting } from '../core/record/casting';
@@ -10,21 +10,15 @@ import type { CastingPlan } from '../core/plan/plan-types';
 export function planned(casting: Casting, simulated = false): CastingPlan {
   const draft = draftPlan(
     casting,
-    simulated ? casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated) : [],
+    simulated ? makingsOf(casting).makings.map((making) => simulateMaking(making).simulated) : [],
   );
-  return finishPlan(
-    draft,
-    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-  );
+  return finishPlan(draft, chillsOf(draft));
 }
 
 /** By the closed form and the chill with its ranges. */
 export function plannedInFull(casting: Casting): CastingPlan {
   const draft = draftPlan(casting);
-  return finishPlan(
-    draft,
-    draft.parts.map(({ chillInput }) => chillCasting(chillInput)),
-  );
+  return finishPlan(draft, chillsOf(draft, chillCasting));
 }
 
 /** With made-up stays, for what does not depend on them: hundreds of castings in the time of one that is chilled. */
@@ -33,7 +27,7 @@ export function plannedUnchilled(casting: Casting): CastingPlan {
   const draft = draftPlan(casting);
   return finishPlan(
     draft,
-    draft.parts.map(({ chillInput }) => ({
+    chillsOf(draft, (chillInput) => ({
       coats: chillInput.coats.map(({ place }) => {
         const times = { holds: minutes(4), touch: minutes(5), unmold: minutes(10), latest: minutes(20) };
         const chosen = { place, ...times, equilibrium: 1 };

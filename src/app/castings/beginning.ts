@@ -1,7 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { checkShape } from '../../core/cavity/check-shape';
-import { chillNominal } from '../../core/chill/chill';
 import { draftPlan } from '../../core/plan/draft';
+import { chillsOf } from '../../core/plan/makings';
 import { castAs, moldByMeasures } from '../../core/edit/cast-as';
 import { cavitiesFor, isOfKind, PIECE_KINDS, PIECES, type PieceKind } from '../../core/edit/piece-kinds';
 import { finishPlan } from '../../core/plan/plan';
@@ -147,10 +147,7 @@ export class Beginning {
     const casting = this.casting();
     if (!casting) return undefined;
     const draft = draftPlan(casting);
-    return finishPlan(
-      draft,
-      draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-    );
+    return finishPlan(draft, chillsOf(draft));
   });
 
   /** Begins with a mold, as the likeliest kind that is cast in it. */

@@ -1,7 +1,8 @@
 import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
-import { castOf, layersOf, workOrder } from '../../core/plan/batch-input';
+import { castOf, workOrder } from '../../core/plan/batch-input';
 import type { FinishAnswer } from '../../core/finish/finish';
+import { layersOf } from '../../core/plan/needs';
 import { toppedFace } from '../../core/plan/open-face';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
@@ -13,7 +14,7 @@ import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } 
 import { capital, rangeText, text } from '../wording/format';
 import { containsText, guestTag, keptCold, type GuestTag } from '../wording/guest-tag';
 import { boilsDown } from '../wording/larder';
-import { dipTexts, insideName } from '../wording/inside';
+import { dipTexts, insideName, whose } from '../wording/inside';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
@@ -223,22 +224,19 @@ function lastTurnedOut(parts: CastingPlan['parts'], made: CastingPlan['parts'][n
 }
 
 function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside'] {
-  return plan.parts.flatMap((part) =>
-    part.fill.layers.map(({ choice, mass }, i) => {
-      const jobKg = mass.value * layersOf(plan, part);
-      const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id);
-      const components = need?.components ?? [];
-      return {
-        name: insideName(plan.parts, part, i),
-        each: text(mass.value, 'mass', system),
-        job: text(jobKg, 'mass', system) + boilsDown(components, need?.mass.value ?? jobKg, system),
-        mixed:
-          components.length > 1
-            ? components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ')
-            : '',
-      };
-    }),
-  );
+  return layersOf(plan).map(({ made, layer, names, count }) => {
+    const { choice, mass } = layer;
+    const jobKg = mass.value * count;
+    const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id);
+    const components = need?.components ?? [];
+    return {
+      name: whose(names) + insideName(plan.parts, made, made.fill.layers.indexOf(layer)),
+      each: text(mass.value, 'mass', system),
+      job: text(jobKg, 'mass', system) + boilsDown(components, need?.mass.value ?? jobKg, system),
+      mixed:
+        components.length > 1 ? components.map(({ name, kg }) => `${text(kg, 'mass', system)} ${name}`).join(', ') : '',
+    };
+  });
 }
 
 /** Where what closes a piece sets, and for how long: what is not said is computed. */

@@ -1,4 +1,5 @@
-import { layersOf } from '../../core/plan/batch-input';
+import { layersOf } from '../../core/plan/needs';
+import { whose } from '../wording/inside';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 import type { CastingPlan } from '../../core/plan/plan-types';
 
@@ -9,15 +10,13 @@ export async function weighOutCsv(plan: CastingPlan): Promise<string> {
   const chocolate = weighOutTables(plan, 'metric').flatMap((table) =>
     table.rows.map((row) => [table.chocolate, row.name, grams(row.perPartKg), grams(row.perRoundKg), grams(row.jobKg)]),
   );
-  const inside = plan.parts.flatMap((part) =>
-    part.fill.layers.map(({ choice, mass }) => [
-      choice.filling.name,
-      'Filling, each piece',
-      grams(mass.value),
-      '',
-      grams(mass.value * layersOf(plan, part)),
-    ]),
-  );
+  const inside = layersOf(plan).map(({ layer: { choice, mass }, names, count }) => [
+    choice.filling.name,
+    `${whose(names)}Filling, each piece`,
+    grams(mass.value),
+    '',
+    grams(mass.value * count),
+  ]);
   const mixed = plan.fillings.flatMap(({ fillingId, components }) =>
     components.length > 1
       ? components.map(({ name, kg }) => [

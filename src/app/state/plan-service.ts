@@ -1,9 +1,10 @@
 import { DestroyRef, Injectable, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { EMPTY, map, switchMap, timer } from 'rxjs';
-import { chillNominal, type ChillResult } from '../../core/chill/chill';
+import type { ChillResult } from '../../core/chill/chill';
 import { draftPlan, seenFrom } from '../../core/plan/draft';
-import { makingOf, type Making } from '../../core/plan/making';
+import type { Making } from '../../core/plan/making';
+import { chillsOf, makingsOf } from '../../core/plan/makings';
 import { finishPlan } from '../../core/plan/plan';
 import type { RemedyEffects } from '../../core/study/remedy-effect';
 import type { Worked } from '../../core/plan/worked';
@@ -64,8 +65,7 @@ export class PlanService {
   private followedAt = -Infinity;
 
   private readonly newest = signal<readonly Worked[] | undefined>(undefined);
-  /** The newest simulation of every part; each holds for whatever is made alike. */
-  /** The simulation's corrections, one for each part; undefined before the first answer. */
+  /** The newest simulation's corrections, one for each making, which hold for whatever is made alike; undefined before the first answer. */
   readonly allSimulated = computed(() => this.newest()?.map(({ simulated }) => simulated));
   /** That of the open part. */
   readonly simulated = computed(
@@ -83,7 +83,7 @@ export class PlanService {
   readonly draft = computed<PlanDraft | undefined>(() => this.seen(this.whole()));
   private readonly makings = computed(() => {
     const casting = this.store.current();
-    return casting?.parts.map((part) => makingOf(casting, part));
+    return casting && makingsOf(casting).makings;
   });
   private readonly key = computed(() => JSON.stringify(this.makings()));
   readonly workerState = toSignal(this.client.state, { requireSync: true });
@@ -105,7 +105,9 @@ export class PlanService {
     const standing = this.standing();
     const answered = this.answered();
     const fits =
-      answered?.draft.casting.id === standing?.draft.casting.id && sameCoats(answered?.result, standing?.draft);
+      answered?.draft.casting.id === standing?.draft.casting.id &&
+      standing !== undefined &&
+      sameCoats(answered?.result, standing.draft);
     return standing?.result ?? (fits ? answered?.result : undefined);
   });
 
@@ -114,9 +116,7 @@ export class PlanService {
   );
   private readonly wholePlan = computed<CastingPlan | undefined>(() => {
     const draft = this.standing()?.draft;
-    return (
-      draft && finishPlan(draft, this.lastResult() ?? draft.parts.map(({ chillInput }) => chillNominal(chillInput)))
-    );
+    return draft && finishPlan(draft, this.lastResult() ?? chillsOf(draft));
   });
   /** Every answer, seen from the open part. */
   readonly plan = computed<CastingPlan | undefined>(() => this.seen(this.wholePlan()));
@@ -201,10 +201,9 @@ export class PlanService {
   }
 }
 
-/** Whether chills are of as many parts and coats as a draft. */
-function sameCoats(chills: readonly ChillResult[] | undefined, draft: PlanDraft | undefined): boolean {
-  return (
-    chills?.length === draft?.parts.length &&
-    (draft?.parts.every(({ coatsMade }, i) => chills?.[i].coats.length === coatsMade.length) ?? false)
+/** Whether chills are of as many makings and coats as a draft. */
+function sameCoats(chills: readonly ChillResult[] | undefined, draft: PlanDraft): boolean {
+  return [draft, ...draft.variants.map((variant) => variant.draft)].every(({ parts }) =>
+    parts.every(({ makingAt, coatsMade }) => chills?.[makingAt]?.coats.length === coatsMade.length),
   );
 }

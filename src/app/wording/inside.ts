@@ -2,6 +2,11 @@ import type { PartDraft } from '../../core/plan/plan-types';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 
+/** Whose something is, before its name: that of variants alone. */
+export function whose(names: readonly (string | undefined)[]): string {
+  return names.length === 0 || names.includes(undefined) ? '' : `${names.join(', ')}: `;
+}
+
 /** What a layer is called: dipped where it is, and where it lies when several parts of a piece are filled. */
 export function insideName(parts: readonly PartDraft[], { part, dips, fill }: PartDraft, index: number): string {
   const { id, filling } = fill.layers[index].choice;

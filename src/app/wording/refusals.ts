@@ -13,6 +13,7 @@ const ENTRIES: Readonly<Record<keyof typeof MOST, string>> = {
   prep: 'steps of painting a mold',
   fill: 'layers of filling',
   finishes: 'finishes',
+  variants: 'variants',
   bowls: 'bowls',
 };
 

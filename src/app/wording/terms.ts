@@ -90,6 +90,7 @@ export const TERM_NAMES: Readonly<Record<TermName, string>> = {
   outside: 'Outside of a piece',
   packSize: 'Pack',
   partHeight: 'Height of a part',
+  partsThere: 'Cast before and whole',
   parts: 'Parts to cast',
   partsNeeded: 'Parts needed whole',
   perBowl: 'In one bowl',

@@ -7,7 +7,7 @@ import { LIMITS, type LimitName } from '../../core/record/limits';
 import { readCasting } from '../../core/record/read-casting';
 import { FLUIDITY_CLASSES } from '../../core/matter/chocolate';
 import { MOLD_MATERIALS } from '../../core/matter/mold-material';
-import { layersOf } from '../../core/plan/batch-input';
+import { layersOf } from '../../core/plan/needs';
 import { anyShape } from '../../testing/arbitrary-shape';
 import { closeWorkers, openDemo } from '../../testing/bench';
 import { demoCastings } from '../../data/demo';
@@ -248,12 +248,13 @@ function holds(casting: Casting): void {
       }
     }
   }
+  for (const { made, layer, count } of layersOf(plan)) {
+    const { choice, mass } = layer;
+    const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.mass.value ?? 0;
+    const film = made.dips.find(({ layerId }) => layerId === choice.id)?.dip.chocolateShare ?? 0;
+    expect(need).toBeGreaterThanOrEqual((1 - film) * mass.value * count * (1 - 1e-9));
+  }
   for (const part of plan.parts) {
-    for (const { choice, mass } of part.fill.layers) {
-      const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id)?.mass.value ?? 0;
-      const film = part.dips.find(({ layerId }) => layerId === choice.id)?.dip.chocolateShare ?? 0;
-      expect(need).toBeGreaterThanOrEqual((1 - film) * mass.value * layersOf(plan, part) * (1 - 1e-9));
-    }
     expect(
       JSON.stringify(
         sectionGeometry({ ...part, cap: undefined } as Parameters<typeof sectionGeometry>[0], 600, 400, false),

@@ -19,7 +19,7 @@ export interface CoatAmount {
   readonly pourShare: number;
 }
 
-/** One kind of part with how many of it are cast. */
+/** Parts that are cast alike, with how many they are. */
 export interface PartAmount {
   readonly coats: readonly CoatAmount[];
   readonly parts: number;
@@ -80,7 +80,9 @@ export function meltAmounts(input: AmountsInput): MeltAmount[] {
   const meltIds = [
     ...new Set([
       ...input.onPieces.filter(({ use }) => use === 'painting').map(({ meltId }) => meltId),
-      ...input.parts.flatMap(({ coats }) => coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+      ...input.parts.flatMap(({ coats, parts }) =>
+        parts > 0 ? coats.flatMap(({ shares }) => shares.map(({ meltId }) => meltId)) : [],
+      ),
       ...input.onPieces.map(({ meltId }) => meltId),
     ]),
   ];

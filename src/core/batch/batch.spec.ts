@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { binomialDistribution } from 'simple-statistics';
 import { meltAmounts, type OnPieces, type PartAmount } from './amounts';
-import { batchAmounts, batchStation, type BatchCoat, type BatchInput, type BatchPart } from './batch';
+import { batchAmounts, batchStation, type AfterCasting, type BatchInput, type BatchPart, type PartCast } from './batch';
+import type { CoatAmount } from './amounts';
+import type { TimelineCoat } from './timeline';
 import { chanceOfAtMost, chanceOfAtMostLearned, learnedChance, partsToCast } from './spares';
 import { secondsOf } from './timeline';
 
@@ -167,14 +169,17 @@ describe('amounts', () => {
   });
 });
 
-const coat: BatchCoat = {
+const poured: CoatAmount = {
   coatId: 'a',
   shares: [{ meltId: 'm', share: 1 }],
   method: 'dump',
   perPartKg: 0.02,
-  pourShare: 0.5,
-  asTray: false,
   dripsKg: 0,
+  pourShare: 0.5,
+};
+const coat: TimelineCoat = {
+  method: 'dump',
+  asTray: false,
   drainSeconds: 20,
   dwellSeconds: 10,
   standsIn: 'fridge',
@@ -183,6 +188,14 @@ const coat: BatchCoat = {
   then: [],
   chillSeconds: 600,
   turnedSeconds: 0,
+  meltIds: ['m'],
+};
+const cast: PartCast = {
+  pieces: 18,
+  there: 0,
+  breakChance: { value: 0.05, low: 0.02, high: 0.1 },
+  solidKg: 0.086,
+  coats: [poured],
 };
 const half: BatchPart = {
   partId: 'half',
@@ -191,8 +204,7 @@ const half: BatchPart = {
   cavityId: 'c',
   perMold: 6,
   moldsAtHand: 1,
-  breakChance: { value: 0.05, low: 0.02, high: 0.1 },
-  solidKg: 0.086,
+  casts: [cast],
   coats: [coat],
   before: [],
   out: { perPartS: 8, perMoldS: 0 },
@@ -210,15 +222,17 @@ const input: BatchInput = {
   ],
   stuckKg: (_, kg) => 0.002 + 0.01 * kg,
 };
+/** The same for so many pieces. */
+const inputFor = (pieces: number, more: Partial<PartCast> = {}, perPiece = 2): BatchInput => ({
+  ...input,
+  pieces,
+  parts: [{ ...half, perPiece, casts: [{ ...cast, pieces, ...more }] }],
+});
 const station = (of: BatchInput) => batchStation(of, batchAmounts(of), new Map([['m', 600]]));
 
 describe('timeline', () => {
   it('tells hands-on from waiting, and leaves no gap (worked by hand from the trade’s hands-on times)', () => {
-    const time = station({
-      ...input,
-      pieces: 1,
-      parts: [{ ...half, perPiece: 7, breakChance: { value: 0, low: 0, high: 0 } }],
-    }).timeline;
+    const time = station(inputFor(1, { breakChance: { value: 0, low: 0, high: 0 } }, 7)).timeline;
     expect(time.rounds).toBe(2);
     // Melt 600; round of six: 6×8 + 10 + 20 + 40 = 118, unmold 48; round of one: 8 + 70 = 78, unmold 8; fill 15, close 25.
     expect(secondsOf(time.wholeJob, true)).toBe(600 + 118 + 48 + 78 + 8 + 15 + 25);
@@ -262,23 +276,81 @@ describe('batch station', () => {
   });
 
   it('caps every part that is cast, and seams every piece', () => {
-    const closing = (partId?: string): number =>
-      station({
-        ...input,
-        onPieces: [{ meltId: 'm', use: 'closing', eachKg: 0.002, ...(partId === undefined ? {} : { partId }) }],
-      }).melts[0].closing.value;
-    expect(closing()).toBeCloseTo(18 * 0.002, 12);
-    expect(closing('half')).toBeCloseTo(40 * 0.002, 12);
+    const closing = (on: AfterCasting['on']): number =>
+      station({ ...input, onPieces: [{ meltId: 'm', use: 'closing', eachKg: 0.002, on }] }).melts[0].closing.value;
+    expect(closing({ pieces: 18 })).toBeCloseTo(18 * 0.002, 12);
+    expect(closing({ partId: 'half', cast: 0 })).toBeCloseTo(40 * 0.002, 12);
   });
 
   it('never needs less for more pieces', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 1, max: 5 }), (pieces, k) => {
-        const [small, large] = [pieces, pieces * k].map((n) => station({ ...input, pieces: n }));
+        const [small, large] = [pieces, pieces * k].map((n) => station(inputFor(n)));
         expect(large.melts[0].melted.value).toBeGreaterThanOrEqual(small.melts[0].melted.value);
         expect(large.total.value).toBeGreaterThanOrEqual(small.total.value);
         expect(large.rounds.value).toBeGreaterThanOrEqual(small.rounds.value);
       }),
     );
+  });
+
+  const CERTAIN = { value: 0, low: 0, high: 0 };
+  const rose = { ...poured, shares: [{ meltId: 'rose', share: 1 }] };
+
+  it('casts those of another colour in the same rounds, and weighs each colour by itself (worked by hand)', () => {
+    const whole = { ...cast, breakChance: CERTAIN };
+    const { byPart, melts, rounds } = station({
+      ...input,
+      parts: [
+        {
+          ...half,
+          casts: [
+            { ...whole, pieces: 16 },
+            { ...whole, pieces: 2, coats: [rose] },
+          ],
+          coats: [{ ...coat, meltIds: ['m', 'rose'] }],
+        },
+      ],
+    });
+    // 36 halves in molds of six; 32 and 4 of 20 g each; the pool of a mold is half of six cavities less what stays, of four for the other.
+    expect([byPart[0].parts.value, rounds.value]).toEqual([36, 6]);
+    expect(byPart[0].casts).toEqual([32, 4]);
+    expect(melts.map(({ meltId, inParts }) => [meltId, inParts.value])).toEqual([
+      ['m', expect.closeTo(0.64, 12)],
+      ['rose', expect.closeTo(0.08, 12)],
+    ]);
+    expect(melts.map(({ comesBack }) => comesBack.value)).toEqual([
+      expect.closeTo(6 * 0.023, 12),
+      expect.closeTo(4 * 0.023, 12),
+    ]);
+  });
+
+  it('is as sure to have enough of both as of one, as none takes the place of another', () => {
+    const { byPart } = station({
+      ...input,
+      parts: [
+        {
+          ...half,
+          casts: [
+            { ...cast, pieces: 12 },
+            { ...cast, pieces: 6, coats: [rose] },
+          ],
+        },
+      ],
+    });
+    const sure = (one: number): number =>
+      byPart[0].casts.reduce((all, n, i) => all * chanceOfAtMost(n - one - [24, 12][i], n - one, 0.05), 1);
+    expect(sure(0)).toBeGreaterThanOrEqual(0.95);
+    expect(sure(1)).toBeLessThan(0.95);
+  });
+
+  it('casts fewer by what is there, and nothing where all is: no round, no melt, only the filling and closing', () => {
+    // 36 wanted: 12 there, 24 more at 5 %.
+    const some = station(inputFor(18, { there: 12 }));
+    expect(some.byPart[0].parts.value).toBe(partsToCast(24, 0.05, input.spareRule));
+    expect(some.byPart[0].needed).toBe(24);
+    const all = station(inputFor(18, { there: 36 }));
+    expect([all.byPart[0].parts.value, all.rounds.value, all.melts]).toEqual([0, 0, []]);
+    expect(all.timeline.wholeJob.map(({ kind }) => kind)).toEqual(['fill', 'close']);
+    expect(station(inputFor(18, { there: 50 })).total.value).toBe(all.total.value);
   });
 });

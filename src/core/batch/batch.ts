@@ -6,7 +6,16 @@ import { castRounds, type RoundRun } from './rounds';
 import { learnedChance, partsToCast, type LearnedChance } from './spares';
 import { timeline, type FurtherTask, type Timeline, type TimelineCoat, type TimelineInput } from './timeline';
 
-export interface BatchCoat extends CoatAmount, Omit<TimelineCoat, 'method' | 'meltIds'> {}
+/** Of one kind of part, those that are cast alike. */
+export interface PartCast {
+  /** How many pieces they are for. */
+  readonly pieces: number;
+  /** Whole ones that were cast before, for any of these pieces. */
+  readonly there: number;
+  readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
+  readonly solidKg: number;
+  readonly coats: readonly CoatAmount[];
+}
 
 /** One kind of part of a piece, in the order of the work. */
 export interface BatchPart {
@@ -16,11 +25,11 @@ export interface BatchPart {
   readonly cavityId: string;
   readonly perMold: number;
   readonly moldsAtHand: number;
-  readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
-  readonly solidKg: number;
+  /** Those for pieces that are made otherwise are cast in the same rounds, and told apart by what they take. */
+  readonly casts: readonly PartCast[];
   /** What is done to its empty mold. */
   readonly before: readonly FurtherTask[];
-  readonly coats: readonly BatchCoat[];
+  readonly coats: readonly TimelineCoat[];
   /** What goes on its last coat while that is wet. */
   readonly onWet: readonly FurtherTask[];
   readonly inMold: readonly FurtherTask[];
@@ -28,14 +37,15 @@ export interface BatchPart {
   readonly out: OutSeconds;
 }
 
-/** Chocolate that goes on before or after casting: for each piece, or for each of a part that is cast. */
+/** Chocolate that goes on before or after casting. */
 export interface AfterCasting extends Omit<OnPieces, 'kg' | 'perRoundKg'> {
   readonly eachKg: number;
-  /** The part whose casts it goes on, spares included; each piece where it is left out. */
-  readonly partId?: string;
+  /** On so many pieces, or on every one that is cast alike of a part, spares included: its place among the part's. */
+  readonly on: { readonly pieces: number } | { readonly partId: string; readonly cast: number };
 }
 
 export interface BatchInput {
+  /** Of every kind together. */
   readonly pieces: number;
   readonly spareRule: SpareRule;
   /** Of parts cast before, how many broke: the computed chance is held against it. */
@@ -77,6 +87,8 @@ export interface PartCount {
   /** What the trade's usual fifth more would come to. */
   readonly partsByTrade: Answer;
   readonly rounds: Answer;
+  /** Of them, those that are cast alike, in the order of the input. */
+  readonly casts: readonly number[];
   /** Most that one round casts. */
   readonly perRound: number;
 }
@@ -101,29 +113,41 @@ const TRADE_RULE = { by: 'share', share: 0.2 } as const;
 
 /** Parts to cast and chocolate to melt: what is known before the minutes are. */
 export interface BatchAmounts {
-  /** Of each kind of part, in the order of the input. */
-  readonly parts: readonly number[];
+  /** Of each kind of part, in the order of the input, how many are cast alike. */
+  readonly casts: readonly (readonly number[])[];
   readonly melts: readonly MeltAmount[];
 }
 
 /** Parts with spares, and what to melt for them. */
 export function batchAmounts(input: BatchInput): BatchAmounts {
-  const parts = partCounts(input, input.pieces);
-  return { parts, melts: meltsFor(input, input.pieces, parts) };
+  const sure = ruleOf(input);
+  const casts = input.parts.map((part) =>
+    part.casts.map((cast) => toCast(input, part, cast, cast.breakChance.value, sure)),
+  );
+  return { casts, melts: meltsFor(input, casts) };
+}
+
+/** How many are to be cast: what is there is whole, and needs no spares. */
+function toCast(
+  input: BatchInput,
+  { perPiece }: BatchPart,
+  { pieces, there }: PartCast,
+  breakChance: number,
+  rule: SpareRule,
+): number {
+  const needed = Math.max(0, pieces * perPiece - there);
+  return needed === 0 ? 0 : partsToCast(needed, chanceOf(input, breakChance), rule);
 }
 
 /**
- * How sure each kind of part has to be for all kinds together to be as sure as is wanted: they break independently.
+ * How sure all that are cast alike have to be for all together to be as sure as is wanted: they break independently, and none takes the
+ * place of another.
  */
 function ruleOf({ spareRule, parts }: BatchInput): SpareRule {
+  const kinds = parts.reduce((sum, { casts }) => sum + casts.length, 0);
   return spareRule.by === 'confidence'
-    ? { by: 'confidence', confidence: spareRule.confidence ** (1 / parts.length) }
+    ? { by: 'confidence', confidence: spareRule.confidence ** (1 / kinds) }
     : spareRule;
-}
-
-function partCounts(input: BatchInput, pieces: number): number[] {
-  const rule = ruleOf(input);
-  return input.parts.map((part) => partsToCast(pieces * part.perPiece, chanceOf(input, part.breakChance.value), rule));
 }
 
 /** The chance of breaking to count with: as computed, or as parts cast before have shown. */
@@ -140,26 +164,23 @@ export function batchStation(
   amounts: BatchAmounts,
   meltSeconds: ReadonlyMap<string, number>,
 ): BatchResult {
+  const parts = amounts.casts.map(sumOf);
   const work: TimelineInput = {
     pieces: input.pieces,
     after: input.after,
     meltSeconds,
-    parts: input.parts.map((part, i) => ({
-      ...part,
-      parts: amounts.parts[i],
-      coats: part.coats.map((coat) => ({ ...coat, meltIds: coat.shares.map(({ meltId }) => meltId) })),
-    })),
+    parts: input.parts.map((part, i) => ({ ...part, parts: parts[i] })),
   };
   const time = timeline(work);
   const { handsOnSeconds: handsOn, waitingSeconds: waiting } = time;
   return {
-    byPart: input.parts.map((_, i) => partCount(input, i, amounts.parts[i], time)),
+    byPart: input.parts.map((_, i) => partCount(input, i, amounts.casts[i], time)),
     rounds: answer(
       time.rounds,
       'count',
       'batch.rounds',
       input.parts.flatMap((part, i) => [
-        term('parts', amounts.parts[i], 'count'),
+        term('parts', parts[i], 'count'),
         term('cavities', part.perMold, 'count'),
         term('moldsAtHand', part.moldsAtHand, 'count'),
       ]),
@@ -173,18 +194,24 @@ export function batchStation(
       term('waiting', waiting, 'duration'),
     ]),
     handsOn: answer(handsOn, 'duration', 'batch.handsOn', [
-      ...amounts.parts.map((parts) => term('parts', parts, 'count')),
+      ...parts.map((count) => term('parts', count, 'count')),
       term('pieces', input.pieces, 'count'),
     ]),
     waiting: answer(waiting, 'duration', 'batch.waiting', [term('rounds', time.rounds, 'count')]),
   };
 }
 
-function partCount(input: BatchInput, index: number, parts: number, time: Timeline): PartCount {
-  const { partId, perPiece, breakChance, perMold, moldsAtHand } = input.parts[index];
-  const needed = input.pieces * perPiece;
+function partCount(input: BatchInput, index: number, casts: readonly number[], time: Timeline): PartCount {
+  const part = input.parts[index];
+  const { partId, perPiece, perMold, moldsAtHand } = part;
+  const parts = sumOf(casts);
+  const there = sumOf(part.casts.map((cast) => Math.min(cast.there, cast.pieces * perPiece)));
+  const needed = input.pieces * perPiece - there;
   const sure = ruleOf(input);
-  const range = [breakChance.low, breakChance.high].map((p) => partsToCast(needed, chanceOf(input, p), sure));
+  const range = (['low', 'high'] as const).map((end) =>
+    sumOf(part.casts.map((cast) => toCast(input, part, cast, cast.breakChance[end], sure))),
+  );
+  const breakChance = sumOf(part.casts.map((cast) => cast.breakChance.value * cast.pieces)) / input.pieces;
   const rule =
     sure.by === 'share' ? 'batch.partsByShare' : input.breakages ? 'batch.partsLearned' : 'batch.partsByConfidence';
   const ruleTerm =
@@ -194,13 +221,15 @@ function partCount(input: BatchInput, index: number, parts: number, time: Timeli
     : [];
   const terms = [
     term('partsNeeded', needed, 'count'),
-    term('breakChance', breakChance.value, 'share'),
+    ...(there > 0 ? [term('partsThere', there, 'count')] : []),
+    term('breakChance', breakChance, 'share'),
     ...seen,
     ruleTerm,
   ];
   return {
     partId,
     needed,
+    casts,
     parts: answer(parts, 'count', rule, terms, [Math.min(...range), Math.max(...range)]),
     spares: answer(parts - needed, 'count', rule, terms),
     partsByTrade: answer(partsToCast(needed, 0, TRADE_RULE), 'count', 'batch.partsByShare', [
@@ -216,30 +245,35 @@ function partCount(input: BatchInput, index: number, parts: number, time: Timeli
   };
 }
 
-/** What goes on pieces and parts after casting, for so many of them, and in the fullest round. */
+/** What goes on pieces and parts before and after casting, in all and in the fullest round. */
 function onPiecesFor(
   { onPieces, parts }: BatchInput,
-  pieces: number,
-  counts: readonly number[],
+  casts: readonly (readonly number[])[],
   perRound: readonly number[],
 ): OnPieces[] {
   // As many pieces as the parts of the fullest round are for.
-  const inRound = Math.min(pieces, Math.max(...parts.map(({ perPiece }, i) => Math.ceil(perRound[i] / perPiece))));
-  return onPieces.map(({ eachKg, partId, ...one }) => {
-    const part = parts.findIndex((candidate) => candidate.partId === partId);
-    return {
-      ...one,
-      kg: eachKg * (part < 0 ? pieces : counts[part]),
-      perRoundKg: eachKg * (part < 0 ? inRound : perRound[part]),
-    };
+  const inRound = Math.max(...parts.map(({ perPiece }, i) => Math.ceil(perRound[i] / perPiece)));
+  return onPieces.map(({ eachKg, on, ...one }) => {
+    const part = parts.findIndex((candidate) => 'partId' in on && candidate.partId === on.partId);
+    const count = 'pieces' in on ? on.pieces : (casts[part]?.[on.cast] ?? 0);
+    // Where nothing is cast, what is done to the pieces is done at once.
+    const most = 'pieces' in on ? inRound || on.pieces : (perRound[part] ?? 0);
+    return { ...one, kg: eachKg * count, perRoundKg: eachKg * Math.min(count, most) };
   });
 }
 
-function meltsFor(input: BatchInput, pieces: number, counts: readonly number[]): MeltAmount[] {
-  const { runs } = castRounds(input.parts.map((part, i) => ({ ...part, parts: counts[i] })));
-  const perRound = counts.map((_, i) => Math.max(...runs.map(({ cast }) => cast[i])));
-  const parts = input.parts.map((part, i) => ({ ...part, parts: counts[i], perRound: perRound[i] }));
-  return meltAmounts({ parts, onPieces: onPiecesFor(input, pieces, counts, perRound), stuckKg: input.stuckKg });
+function meltsFor(input: BatchInput, casts: readonly (readonly number[])[]): MeltAmount[] {
+  const { runs } = castRounds(input.parts.map((part, i) => ({ ...part, parts: sumOf(casts[i]) })));
+  const perRound = casts.map((_, i) => Math.max(...runs.map(({ cast }) => cast[i])));
+  const parts = input.parts.flatMap(({ perMold, casts: alike }, i) =>
+    // Those that are cast alike are cast together, before the others.
+    alike.map((cast, k) => ({ ...cast, perMold, parts: casts[i][k], perRound: Math.min(perRound[i], casts[i][k]) })),
+  );
+  return meltAmounts({ parts, onPieces: onPiecesFor(input, casts, perRound), stuckKg: input.stuckKg });
+}
+
+function sumOf(numbers: readonly number[]): number {
+  return numbers.reduce((sum, one) => sum + one, 0);
 }
 
 function meltAnswers(melt: MeltAmount): MeltAnswers {

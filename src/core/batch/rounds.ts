@@ -41,8 +41,9 @@ export function castRounds(parts: readonly RoundPart[]): {
     return { ...part, startFill, endFill };
   });
   const lastRound = ({ endFill, moldsAtHand }: Placed): number => Math.ceil(endFill / moldsAtHand);
-  const rounds = Math.max(1, ...placed.map(lastRound));
-  const breaks = new Set([0, rounds]);
+  const rounds = Math.max(0, ...placed.map(lastRound));
+  // Where nothing is cast, that is told as one run of nothing.
+  const breaks = new Set([0, Math.max(1, rounds)]);
   for (const part of placed) {
     const { moldsAtHand } = part;
     const first = Math.floor(part.startFill / moldsAtHand);

@@ -1,7 +1,7 @@
 import { demoCastings } from '../../data/demo';
 import { planned } from '../../testing/planned';
 import { scaledMold } from '../edit/scale-mold';
-import { castOf } from '../plan/batch-input';
+import { castsAlike } from '../plan/batch-input';
 import { fillingMasses } from '../plan/needs';
 import type { Casting } from '../record/casting';
 import { readCasting } from '../record/read-casting';
@@ -78,8 +78,8 @@ describe('something stirred in', () => {
       expect(plan.coat.volumeM3).toBeCloseTo(bare.coat.volumeM3, 15);
       // The piece weighs what is in it, and so much is bought.
       expect(plan.piece.mass.value).toBeCloseTo(plan.coat.mass.value + mixedKg, 9);
-      const cast = castOf(plan.batch);
-      expect(fillingMasses(plan, 12, cast).get('seeds')).toBeCloseTo(mixedKg * cast(plan.part.id), 9);
+      const cast = castsAlike(plan.batch);
+      expect(fillingMasses(plan, 12, cast).get('seeds')).toBeCloseTo(mixedKg * cast(plan.part.id)[0], 9);
     }
   });
 

@@ -11,8 +11,8 @@ import { placeOf } from '../record/sets';
 import { restFirst, setIn } from './sets';
 import { joinsOf } from '../record/closing';
 import { usualClosing } from './closing';
-import { chillNominal } from '../chill/chill';
 import { draftPlan } from '../plan/draft';
+import { chillsOf } from '../plan/makings';
 import { wantsRest } from '../plan/temper';
 import { makeBy } from './methods';
 import { methodsFor } from '../plan/methods';
@@ -91,10 +91,7 @@ const MORE_COATS = 2;
 function thicken(casting: Casting, partId: string): void {
   for (let k = 0; k < MORE_COATS; k++) {
     const draft = draftPlan(casting, [], partId);
-    const plan = finishPlan(
-      draft,
-      draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-    );
+    const plan = finishPlan(draft, chillsOf(draft));
     const remedy = plan.problems
       .filter((problem) => (problem.partId ?? partId) === partId)
       .map((problem) => problem.remedy)

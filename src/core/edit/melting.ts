@@ -73,11 +73,15 @@ export function turnInto(casting: Casting, meltId: string, source: MeltSource): 
 }
 
 /** What was painted, dipped, closed or finished with one melt is now done with another. */
-function followMelt({ parts, fill, closure, finishes }: Casting, from: string, to: string): void {
+function followMelt({ parts, fill, closure, finishes, variants }: Casting, from: string, to: string): void {
   for (const step of parts.flatMap(({ prep }) => prep)) if ('meltId' in step && step.meltId === from) step.meltId = to;
   for (const { dip } of fill) if (dip?.meltId === from) dip.meltId = to;
   if (closure?.meltId === from) closure.meltId = to;
   for (const finish of finishes) if ('meltId' in finish && finish.meltId === from) finish.meltId = to;
+  for (const one of variants.flatMap(({ melts }) => melts)) {
+    if (one.meltId === from) one.meltId = to;
+    if (one.insteadId === from) one.insteadId = to;
+  }
 }
 
 /** Drops melts that nothing is painted, made, dipped, closed or finished with. */
@@ -102,11 +106,12 @@ export function streakInto(casting: Casting, coat: Coat, source: MeltSource, sha
 
 /** Drops copies of chocolates, tints and fillings that nothing in the casting is made of, to make room for others. */
 export function dropUnusedCopies(casting: Casting): void {
-  const { melts, parts, fill, finishes, onHand } = casting;
+  const { melts, parts, fill, finishes, variants, onHand } = casting;
   const tints = new Set(melts.flatMap(({ source }) => (source.kind === 'tint' ? [source.tintId] : [])));
   casting.tints = casting.tints.filter(({ id }) => tints.has(id));
   const fillings = new Set([
     ...fill.map(({ fillingId }) => fillingId),
+    ...variants.flatMap((variant) => variant.fillings.map(({ fillingId }) => fillingId)),
     ...parts.flatMap(({ coats }) => coats.flatMap(({ mixIn }) => mixIn?.fillingId ?? [])),
     ...finishes.flatMap((finish) =>
       'fillingId' in finish && finish.fillingId !== undefined ? [finish.fillingId] : [],

@@ -3,7 +3,7 @@ import { planned } from '../../testing/planned';
 import type { Casting } from '../record/casting';
 import type { Filling } from '../record/filling';
 import { fillingMasses } from '../plan/needs';
-import { castOf } from '../plan/batch-input';
+import { castsAlike } from '../plan/batch-input';
 import { dipStation, type DipInput } from './dip';
 import { pieceKg, pieceWidthM } from './packing';
 
@@ -85,7 +85,7 @@ describe('dipping', () => {
       2 * dip.mass.value * bombs.pieces * 0.999,
     );
     // Berries are bought as they are, without their chocolate.
-    expect(fillingMasses(plan, 18, castOf(plan.batch)).get('berries')).toBeCloseTo(18 * 2 * 0.006, 9);
+    expect(fillingMasses(plan, 18, castsAlike(plan.batch)).get('berries')).toBeCloseTo(18 * 2 * 0.006, 9);
     const kinds = plan.batch.timeline.wholeJob.map(({ kind }) => kind);
     expect(kinds.indexOf('dip')).toBeLessThan(kinds.indexOf('fill'));
     expect(plan.batch.timeline.wholeJob.find(({ kind }) => kind === 'dip')?.seconds).toBeCloseTo(18 * 2 * 10, 9);

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import { demoCastings } from '../../data/demo';
-import { chillNominal } from '../chill/chill';
 import { draftPlan } from '../plan/draft';
+import { chillsOf } from '../plan/makings';
 import { finishPlan } from '../plan/plan';
 import type { CastingPlan } from '../plan/plan-types';
 import type { Casting } from '../record/casting';
@@ -18,10 +18,7 @@ const demo = (id: string): Casting => {
 };
 const planned = (casting: Casting): CastingPlan => {
   const draft = draftPlan(casting);
-  return finishPlan(
-    draft,
-    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-  );
+  return finishPlan(draft, chillsOf(draft));
 };
 const jobOf = (casting: Casting): JobWorkload => {
   const job = jobWorkload(planned(casting));

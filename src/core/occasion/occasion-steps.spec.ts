@@ -2,8 +2,8 @@ import { demoCastings, demoOccasions } from '../../data/demo';
 import { dueSeconds } from '../record/due';
 import type { Casting } from '../record/casting';
 import type { Occasion } from '../record/occasion';
-import { chillNominal } from '../chill/chill';
 import { draftPlan } from '../plan/draft';
+import { chillsOf } from '../plan/makings';
 import { finishPlan } from '../plan/plan';
 import type { CastingPlan } from '../plan/plan-types';
 import { stayEvents } from './calendar';
@@ -24,10 +24,7 @@ function planned(casting: Casting): CastingPlan {
   let plan = kept.get(key);
   if (!plan) {
     const draft = draftPlan(casting);
-    plan = finishPlan(
-      draft,
-      draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-    );
+    plan = finishPlan(draft, chillsOf(draft));
     kept.set(key, plan);
   }
   return plan;

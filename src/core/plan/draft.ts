@@ -14,6 +14,7 @@ import type { Answer } from '../quantity/answer';
 import type { Casting, Coat, Part } from '../record/casting';
 import { joinsOf, type Closure } from '../record/closing';
 import { hasRim } from '../record/choices';
+import { asVariant } from '../record/variants';
 import { cavityCount } from '../record/mold-cavities';
 import {
   cavityRecordOf,
@@ -26,6 +27,7 @@ import {
 } from '../record/references';
 import type { Simulated } from '../shell/simulated';
 import { chocolateAsWorked, make, makingOf, staysOn } from './making';
+import { placesOf } from './makings';
 import { closedIn } from './closed-part';
 import { coatModels } from './methods';
 import { openFaceOf } from './open-face';
@@ -38,7 +40,7 @@ import type { LayerDip, PartDraft, PieceClosing, PlanDraft } from './plan-types'
  * The part of a plan that does not wait for the chill: mold, coat, fill, closing and finishing of every part, and what its chill is to be
  * computed from. By the closed forms, corrected by a simulation where there is one of coats made alike. Takes about a millisecond a part.
  * The casting must be a read (valid) record.
- * @param simulated for each part in the record's order
+ * @param simulated for each of its makings (`makingsOf`)
  * @param seen the part it is seen from; the first where it is left out
  * @param before of an earlier state of the record: its shells stand where nothing of theirs has changed
  */
@@ -48,11 +50,31 @@ export function draftPlan(
   seen?: string,
   before?: PlanDraft,
 ): PlanDraft {
+  const at = placesOf(casting);
+  const plain = draftOf(casting, at[0], simulated, before);
+  const variants = casting.variants.map((variant, i) => ({
+    variant,
+    // What is made as in the other pieces is theirs.
+    draft: draftOf(asVariant(casting, variant), at[i + 1], simulated, plain),
+  }));
+  return seenFrom({ ...plain, variants }, seen);
+}
+
+/** The draft of a casting's own pieces, or of those of a variant. */
+function draftOf(
+  casting: Casting,
+  at: readonly number[],
+  simulated: readonly (Simulated | undefined)[],
+  before: PlanDraft | undefined,
+): PlanDraft {
   const stands = before && SOURCES.every((key) => before.casting[key] === casting[key]);
   const unfilled = casting.parts.map(
     (part, i): Shell =>
-      (stands && before.parts.find((one) => one.part === part && one.simulated === simulated[i])) ||
-      shellOf(casting, part, simulated[i]),
+      (stands &&
+        before.parts.find(
+          (one) => one.part === part && one.makingAt === at[i] && one.simulated === simulated[at[i]],
+        )) ||
+      shellOf(casting, part, at[i], simulated[at[i]]),
   );
   const parts = unfilled.map((shell): PartDraft => {
     const dips = dipsIn(casting, shell.part);
@@ -67,20 +89,18 @@ export function draftPlan(
   const closure = clamped ? null : casting.closure;
   const closings = closure ? closingsOf(casting, closure, parts) : [];
   const finishes = finished(casting, parts);
-  return seenFrom(
-    {
-      ...parts[0],
-      casting,
-      parts,
-      clamped,
-      closure,
-      close: closings[0]?.close,
-      closings,
-      finishes,
-      piece: pieceOf(casting, parts, closings, finishes),
-    },
-    seen,
-  );
+  return {
+    ...parts[0],
+    casting,
+    parts,
+    clamped,
+    closure,
+    close: closings[0]?.close,
+    closings,
+    finishes,
+    piece: pieceOf(casting, parts, closings, finishes),
+    variants: [],
+  };
 }
 
 /** A plan as it is seen from another of its parts. */
@@ -101,7 +121,7 @@ const SOURCES = Object.keys({
   kitchen: true,
 } satisfies Record<keyof Sources, true>) as (keyof Sources)[];
 
-function shellOf(casting: Sources, part: Part, simulated: Simulated | undefined): Shell {
+function shellOf(casting: Sources, part: Part, makingAt: number, simulated: Simulated | undefined): Shell {
   const moldRecord = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(moldRecord, part);
   const { cavity, coat, chillInput } = make(makingOf(casting, part), simulated);
@@ -132,6 +152,7 @@ function shellOf(casting: Sources, part: Part, simulated: Simulated | undefined)
     coat,
     chillInput,
     simulated,
+    makingAt,
   };
 }
 

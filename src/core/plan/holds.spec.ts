@@ -7,8 +7,8 @@ import type { Casting } from '../record/casting';
 import { tippedOut, fillsLevel, type Method } from '../record/method';
 import type { Mold } from '../record/mold';
 import { partsPerPiece } from '../record/mold-cavities';
-import { chillNominal } from '../chill/chill';
 import { draftPlan } from './draft';
+import { chillsOf } from './makings';
 import { makingOf } from './making';
 import { makeBy } from '../edit/methods';
 import { methodsFor } from './methods';
@@ -89,13 +89,7 @@ describe('every way of making in every shipped mold', () => {
       while (!step.done) step = steps.next();
       const draft = draftPlan(casting, [step.value]);
       expect(name).toBeTruthy();
-      holds(
-        finishPlan(
-          draft,
-          draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-        ),
-        casting.molds[0].composition.kind === 'press',
-      );
+      holds(finishPlan(draft, chillsOf(draft)), casting.molds[0].composition.kind === 'press');
     }
   });
 });

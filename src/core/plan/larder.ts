@@ -1,8 +1,9 @@
 import { tintAmounts } from '../record/melted';
 import { sharesOf, tintOf } from '../record/references';
-import { castOf } from './batch-input';
+import { castsAlike } from './batch-input';
 import { paintNeeds } from './painting';
 import type { CastingPlan } from './plan-types';
+import { castsOf, sortsOf } from './sorts';
 
 /** One thing the job takes from the pantry or the shop. */
 export interface LarderNeed {
@@ -31,10 +32,8 @@ export const ALONE: Taken = { share: () => 1 };
  * and dusts that go into molds and on pieces.
  * @param taken what of a melt has to be there: less than by itself where others use what it gives back
  */
-export function larderNeeds(
-  { casting, batch, fillings, parts, finishes }: CastingPlan,
-  taken: (meltId: string) => Taken = () => ALONE,
-): LarderNeed[] {
+export function larderNeeds(plan: CastingPlan, taken: (meltId: string) => Taken = () => ALONE): LarderNeed[] {
+  const { casting, batch, fillings } = plan;
   const needs = new Map<string, LarderNeed>();
   const add = (key: string, need: Omit<LarderNeed, 'neededKg' | 'usedKg'>, neededKg: number, usedKg: number): void => {
     const before = needs.get(key);
@@ -74,10 +73,12 @@ export function larderNeeds(
       else other(name, kg);
     }
   }
-  const cast = castOf(batch);
-  for (const { part, preps } of parts) for (const { name, kg } of paintNeeds(preps, cast(part.id))) other(name, kg);
-  for (const { finish, material } of finishes)
-    if (material && (finish.kind === 'dust' || finish.kind === 'paint'))
-      other(finish.name, material.value * casting.pieces);
+  const counts = castsAlike(batch);
+  for (const { id } of casting.parts)
+    for (const [i, { made }] of castsOf(plan, id, casting.pieces).entries())
+      for (const { name, kg } of paintNeeds(made.preps, counts(id)[i] ?? 0)) other(name, kg);
+  for (const { pieces, draft } of sortsOf(plan, casting.pieces))
+    for (const { finish, material } of draft.finishes)
+      if (material && (finish.kind === 'dust' || finish.kind === 'paint')) other(finish.name, material.value * pieces);
   return [...needs.values()];
 }

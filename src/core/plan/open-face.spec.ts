@@ -3,6 +3,7 @@ import { planned } from '../../testing/planned';
 import { chillCasting } from '../chill/chill';
 import type { Casting, Finish } from '../record/casting';
 import { draftPlan } from './draft';
+import { chillsOf } from './makings';
 import { larderNeeds } from './larder';
 import { finishPlan } from './plan';
 
@@ -26,10 +27,7 @@ const demo = (id: string, finishes: Finish[]): Casting => {
 /** With every place's chill, as the worker computes it. */
 const inFull = (casting: Casting) => {
   const draft = draftPlan(casting);
-  return finishPlan(
-    draft,
-    draft.parts.map(({ chillInput }) => chillCasting(chillInput)),
-  );
+  return finishPlan(draft, chillsOf(draft, chillCasting));
 };
 const kindsOf = (casting: Casting): string[] => planned(casting).batch.timeline.oneRound.map(({ kind }) => kind);
 

@@ -36,7 +36,7 @@ function meltMatter(casting: Sources, meltId: string) {
   return { kind, fatShare, unseeded: isUnseeded(casting, meltId), workingC: melt.workingC };
 }
 
-/** The same as tasks before the first coat: hands-on for each cavity, then what has to wait. */
+/** The same as tasks before the first coat: hands-on for each cavity, then how long it waits, 0 where it does not. */
 export function paintingTasks(preps: readonly PrepAnswer[]): FurtherTask[] {
   return preps.flatMap(({ step, hands, stay }, i): FurtherTask[] => [
     {
@@ -46,9 +46,13 @@ export function paintingTasks(preps: readonly PrepAnswer[]): FurtherTask[] {
       step: i,
       ...('meltId' in step ? { meltIds: [step.meltId] } : {}),
     },
-    ...[...restsOf(step), { place: placeOf(step), seconds: stay.value }]
-      .filter(({ seconds }) => seconds > 0)
-      .map(({ place, seconds }): FurtherTask => ({ kind: 'chill', handsOn: false, seconds, place, step: i })),
+    ...[...restsOf(step), { place: placeOf(step), seconds: stay.value }].map(({ place, seconds }): FurtherTask => ({
+      kind: 'chill',
+      handsOn: false,
+      seconds,
+      place,
+      step: i,
+    })),
   ]);
 }
 

@@ -15,7 +15,7 @@ import type { Answer } from '../quantity/answer';
 import type { Allergen, MeltingWay, Place } from '../record/choices';
 import type { School } from '../record/school';
 import type { Keeping } from '../matter/filling';
-import type { Casting, Coat, Part } from '../record/casting';
+import type { Casting, Coat, Part, Variant } from '../record/casting';
 import type { Closure } from '../record/closing';
 import type { Chocolate } from '../record/chocolate';
 import type { Mold } from '../record/mold';
@@ -150,6 +150,8 @@ export interface PartDraft {
   readonly chillInput: ChillInput;
   /** What its shell is corrected by. */
   readonly simulated: Simulated | undefined;
+  /** Which of the casting's makings its shell and chill are (`makingsOf`). */
+  readonly makingAt: number;
 }
 
 /** Everything that follows from a casting without the chill, seen from one of its parts: that part's answers are its own. */
@@ -165,6 +167,13 @@ export interface PlanDraft extends PartDraft {
   readonly closings: readonly PieceClosing[];
   readonly finishes: readonly FinishAnswer[];
   readonly piece: PieceResult;
+  readonly variants: readonly VariantDraft[];
+}
+
+/** So many pieces that are made otherwise: as a casting of its own, without variants, in the molds of the other. */
+export interface VariantDraft {
+  readonly variant: Variant;
+  readonly draft: PlanDraft;
 }
 
 /** What the job takes of one filling, and what that comes down to. */
@@ -181,8 +190,19 @@ export interface PartPlan extends PartDraft {
   readonly chill: ChillAnswers;
 }
 
+/** A draft with the chills of all its parts. */
+export interface ChilledDraft extends PlanDraft {
+  readonly parts: readonly PartPlan[];
+  readonly variants: readonly VariantPlan[];
+}
+
+/** The same of pieces that are made otherwise. */
+export interface VariantPlan extends VariantDraft {
+  readonly draft: ChilledDraft;
+}
+
 /** Every answer of a casting, each with its working and range, seen from one of its parts. */
-export interface CastingPlan extends PlanDraft, PartPlan {
+export interface CastingPlan extends ChilledDraft, PartPlan {
   readonly parts: readonly PartPlan[];
   readonly batch: BatchResult;
   /** When to start so that it is ready in time. */

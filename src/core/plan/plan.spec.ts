@@ -11,7 +11,8 @@ import { usualClosing } from '../edit/closing';
 import { addPrep } from '../edit/prep';
 import { addCoat, applyRemedy, removeCoat } from '../edit/remedy';
 import { remedyEffect, simulatedPlan } from '../study/remedy-effect';
-import type { Problem } from './plan-types';
+import type { CastingPlan, PartDraft, Problem } from './plan-types';
+import { castsOf, sortsOf } from './sorts';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');
 
@@ -324,6 +325,12 @@ describe('problems and their remedies', () => {
   });
 });
 
+/** Something of every one of a part that is cast, added up. */
+function ofCasts(plan: CastingPlan, partId: string, of: (made: PartDraft) => number): number {
+  const counts = plan.batch.byPart.find((count) => count.partId === partId)?.casts ?? [];
+  return castsOf(plan, partId, plan.casting.pieces).reduce((sum, { made }, i) => sum + of(made) * counts[i], 0);
+}
+
 describe('any casting', () => {
   it('gets a plan: finite, non-negative, and adding up', () => {
     fc.assert(
@@ -392,8 +399,7 @@ describe('any casting', () => {
         }
         // In the parts of all melts together: every coat of every part that is cast.
         const cast = plan.parts.reduce(
-          (sum, { part, coat }) =>
-            sum + coat.mass.value * (plan.batch.byPart.find(({ partId }) => partId === part.id)?.parts.value ?? 0),
+          (sum, { part }) => sum + ofCasts(plan, part.id, ({ coat }) => coat.mass.value),
           0,
         );
         expect(plan.batch.melts.reduce((sum, { inParts }) => sum + inParts.value, 0) / cast).toBeCloseTo(1, 9);
@@ -404,25 +410,30 @@ describe('any casting', () => {
         for (const { mass, components } of plan.fillings)
           expect(components.reduce((sum, { kg }) => sum + kg, 0)).toBeCloseTo(mass.value, 9);
         const needs = larderNeeds(plan).reduce((sum, { neededKg }) => sum + neededKg, 0);
-        const castOf = (partId: string): number =>
-          plan.batch.byPart.find((count) => count.partId === partId)?.parts.value ?? 0;
         const painted = (melted: boolean): number =>
           plan.parts.reduce(
-            (sum, { part, preps }) =>
+            (sum, { part }) =>
               sum +
-              castOf(part.id) *
+              ofCasts(plan, part.id, ({ preps }) =>
                 preps.reduce((all, { step, takes }) => all + ('meltId' in step === melted ? takes.value : 0), 0),
+              ),
             0,
           );
         expect(plan.batch.melts.reduce((sum, { painting }) => sum + painting.value, 0)).toBeCloseTo(painted(true), 9);
-        const strewn = plan.finishes.reduce(
-          (sum, { finish, material }) =>
-            sum + (finish.kind === 'dust' || finish.kind === 'paint' ? (material?.value ?? 0) : 0),
+        const strewn = sortsOf(plan, casting.pieces).reduce(
+          (all, { pieces, draft }) =>
+            all +
+            pieces *
+              draft.finishes.reduce(
+                (sum, { finish, material }) =>
+                  sum + (finish.kind === 'dust' || finish.kind === 'paint' ? (material?.value ?? 0) : 0),
+                0,
+              ),
           0,
         );
         const wanted =
           painted(false) +
-          strewn * casting.pieces +
+          strewn +
           plan.batch.melts.reduce((sum, { melted }) => sum + melted.value, 0) +
           plan.fillings.reduce((sum, { mass }) => sum + mass.value, 0);
         // To the gram: colours of tints with them.
@@ -438,13 +449,16 @@ describe('any casting', () => {
         const few = { ...casting, pieces: Math.max(1, Math.floor(casting.pieces / k)) };
         const [small, large] = [few, { ...few, pieces: few.pieces * k }].map((casting) => planned(casting));
         expect(large.batch.rounds.value).toBeGreaterThanOrEqual(small.batch.rounds.value);
-        large.batch.melts.forEach(({ melted, inParts }, i) => {
-          expect(melted.value).toBeGreaterThanOrEqual(small.batch.melts[i].melted.value);
-          expect(inParts.value).toBeGreaterThanOrEqual(small.batch.melts[i].inParts.value);
-        });
-        large.fillings.forEach(({ mass }, i) =>
-          expect(mass.value).toBeGreaterThanOrEqual(small.fillings[i].mass.value),
-        );
+        // Of few pieces there may be none of one sort, and nothing of what that alone takes.
+        for (const { meltId, melted, inParts } of small.batch.melts) {
+          const more = large.batch.melts.find((melt) => melt.meltId === meltId);
+          expect(more?.melted.value).toBeGreaterThanOrEqual(melted.value);
+          expect(more?.inParts.value).toBeGreaterThanOrEqual(inParts.value);
+        }
+        for (const { fillingId, mass } of small.fillings)
+          expect(large.fillings.find((one) => one.fillingId === fillingId)?.mass.value).toBeGreaterThanOrEqual(
+            mass.value,
+          );
       }),
       { numRuns: 60 },
     );

@@ -7,7 +7,7 @@ import { madeAhead, makeBy } from '../fill/made-ahead';
 import { keepWorkable, meltStation } from '../melt/melt';
 import { answer, term, type Answer } from '../quantity/answer';
 import { fillingOf } from '../record/references';
-import { batchInput, castOf } from './batch-input';
+import { batchInput, castsAlike } from './batch-input';
 import { cappedWith } from './capping';
 import { meltInput, stretchesFor } from './melts';
 import { fillingMasses, fillingParts } from './needs';
@@ -18,25 +18,20 @@ import type { CastingPlan, FillingNeed, PartPlan, PlanDraft } from './plan-types
 /**
  * Completes a draft with the chill's figures: chill, batch, what to buy, and what needs attention.
  * Pure; the chills may come from the worker or from `chillNominal`.
- * @param chills of each part, in the record's order
+ * @param chills of each of its makings (`makingsOf`)
  */
 export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): CastingPlan {
   const { casting } = draft;
-  const parts = draft.parts.map((part, i): PartPlan => {
-    const density = CHOCOLATE_MATTER[part.chocolates[0].kind].meltedDensity;
-    return {
-      ...part,
-      chill: chillAnswers(
-        part.chillInput,
-        chills[i],
-        casting.kitchen,
-        part.coat.total.wall.value,
-        density,
-        cappedWith(draft, part),
-      ),
-    };
-  });
-  const input = batchInput(draft, parts);
+  const chilled = {
+    ...draft,
+    parts: chilledParts(draft, chills),
+    variants: draft.variants.map(({ variant, draft: own }) => ({
+      variant,
+      draft: { ...own, parts: chilledParts(own, chills), variants: [] },
+    })),
+  };
+  const { parts } = chilled;
+  const input = batchInput(chilled);
   const amounts = batchAmounts(input);
   const made = amounts.melts.map(({ meltId, meltedKg }) => meltStation(meltInput(casting, meltId, meltedKg)));
   const batch = batchStation(input, amounts, new Map(made.map((melt) => [melt.input.meltId, melt.ready.value])));
@@ -44,15 +39,28 @@ export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): Ca
   const seen = parts.find(({ part }) => part.id === draft.part.id) ?? parts[0];
   const start = startBy(casting.due, batch.total);
   const fillings = fillingNeeds(draft, batch, start);
-  const plan = { ...draft, ...seen, parts, batch, start, melts, fillings, wet: staysWet(draft, parts) };
+  const plan = { ...chilled, ...seen, parts, batch, start, melts, fillings, wet: staysWet(draft, parts) };
   return { ...plan, problems: findProblems(plan) };
+}
+
+function chilledParts(draft: PlanDraft, chills: readonly ChillResult[]): PartPlan[] {
+  return draft.parts.map((part) => {
+    const density = CHOCOLATE_MATTER[part.chocolates[0].kind].meltedDensity;
+    const { kitchen } = draft.casting;
+    const thickM = part.coat.total.wall.value;
+    const chill = chills[part.makingAt];
+    return {
+      ...part,
+      chill: chillAnswers(part.chillInput, chill, kitchen, thickM, density, cappedWith(draft, part)),
+    };
+  });
 }
 
 /** What the job takes of each filling: in the layers, and on the pieces. */
 function fillingNeeds(plan: PlanDraft, batch: BatchResult, start: Answer): FillingNeed[] {
   const { casting } = plan;
   const goesInS = start.value + firstFilledS(batch);
-  return [...fillingMasses(plan, casting.pieces, castOf(batch))].map(([fillingId, kg]) => {
+  return [...fillingMasses(plan, casting.pieces, castsAlike(batch))].map(([fillingId, kg]) => {
     const made = Number.isFinite(goesInS) && madeAhead(casting.fillings, fillingOf(casting, fillingId));
     return {
       fillingId,

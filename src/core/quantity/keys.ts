@@ -229,6 +229,7 @@ export type TermName =
   | 'packSize'
   | 'partHeight'
   | 'parts'
+  | 'partsThere'
   | 'partsNeeded'
   | 'perBowl'
   | 'perWarming'

@@ -24,7 +24,7 @@ import { MOST } from './limits';
 import { MoldSchema } from './mold';
 
 /** The version of the casting record this program writes. */
-export const CASTING_SCHEMA_VERSION = 10;
+export const CASTING_SCHEMA_VERSION = 11;
 
 /** Readings of a thermometer while the melt was worked. */
 const ThermometerSchema = z.object({
@@ -157,6 +157,8 @@ const PartSchema = z.object({
   filled: z.enum(FILLED_PARTS),
   /** Loose pieces may stand above the rim, where the other half has room for them. */
   heaped: z.boolean(),
+  /** So many that are whole were cast on an earlier day, as the casting is chosen: they need not be cast again. */
+  there: z.optional(z.object({ parts: wholeOf('partsThere'), on: z.optional(z.iso.date()) })),
 });
 
 export const FillAmountSchema = z.discriminatedUnion('by', [
@@ -225,6 +227,19 @@ const FinishSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
+/** So many of a casting's pieces that are made otherwise: what is not named is as the casting has it. */
+const VariantSchema = z.object({
+  id,
+  name,
+  pieces: wholeOf('pieces'),
+  /** Melts that another takes the place of wherever they go: coats, paint, dips, closing, finish. */
+  melts: z.array(z.object({ meltId: id, insteadId: id })).check(z.maxLength(MOST.melts)),
+  /** Layers that are of another filling. */
+  fillings: z.array(z.object({ layerId: id, fillingId: id })).check(z.maxLength(MOST.fill)),
+  /** Finishes that they do not get. */
+  without: z.array(id).check(z.maxLength(MOST.finishes)),
+});
+
 const SpareRuleSchema = z.discriminatedUnion('by', [
   z.object({ by: z.literal('confidence'), confidence: numberOf('confidence') }),
   z.object({ by: z.literal('share'), share: numberOf('spareShare') }),
@@ -252,6 +267,8 @@ export const CastingSchema = z.object({
   fill: z.array(LayerSchema).check(z.maxLength(MOST.fill)),
   closure: z.nullable(ClosureSchema),
   finishes: z.array(FinishSchema).check(z.maxLength(MOST.finishes)),
+  /** In the order in which they take their share of the pieces; what is left is as the casting is chosen. */
+  variants: z.array(VariantSchema).check(z.maxLength(MOST.variants)),
   /** Of parts cast before in this mold and way, how many broke. */
   breakages: z.optional(
     z
@@ -274,5 +291,6 @@ export type Coat = z.infer<typeof CoatSchema>;
 export type Prep = z.infer<typeof PrepSchema>;
 export type Layer = z.infer<typeof LayerSchema>;
 export type Finish = z.infer<typeof FinishSchema>;
+export type Variant = z.infer<typeof VariantSchema>;
 export type FillAmount = z.infer<typeof FillAmountSchema>;
 export type SpareRule = z.infer<typeof SpareRuleSchema>;

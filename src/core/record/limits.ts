@@ -81,6 +81,7 @@ export const LIMITS = {
   lineM: limit('length', 0.0005, 0.015),
   plugM: limit('length', 0.0005, 0.015),
   holeM: limit('length', 0.003, 0.1),
+  partsThere: limit('count', 1, 2000),
   spareShare: limit('share', 0, 1),
   castBefore: limit('count', 1, 100000),
   brokeBefore: limit('count', 0, 100000),
@@ -135,6 +136,7 @@ export const MOST = {
   prep: 8,
   fill: 12,
   finishes: 20,
+  variants: 8,
   bowls: 12,
 } as const;
 

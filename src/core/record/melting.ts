@@ -10,7 +10,7 @@ export function sourceKey(source: MeltSource): string {
 }
 
 /** Ids of the melts that anything in a casting is painted, made, dipped, closed or finished with, in the order of their first use. */
-export function meltsInUse({ parts, fill, closure, finishes }: Casting): readonly string[] {
+export function meltsInUse({ parts, fill, closure, finishes, variants }: Casting): readonly string[] {
   return [
     ...new Set([
       ...parts.flatMap(({ prep }) => prep.flatMap((step) => ('meltId' in step ? [step.meltId] : []))),
@@ -18,6 +18,7 @@ export function meltsInUse({ parts, fill, closure, finishes }: Casting): readonl
       ...fill.flatMap(({ dip }) => (dip ? [dip.meltId] : [])),
       ...(closure ? [closure.meltId] : []),
       ...finishes.flatMap((finish) => ('meltId' in finish ? [finish.meltId] : [])),
+      ...variants.flatMap(({ melts }) => melts.map(({ insteadId }) => insteadId)),
     ]),
   ];
 }

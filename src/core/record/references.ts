@@ -63,6 +63,12 @@ export function brokenReference(casting: Casting): string | undefined {
     if (!has(casting.fillings, layer.fillingId)) return `fill.${i}.fillingId`;
     if (layer.dip && !has(casting.melts, layer.dip.meltId)) return `fill.${i}.dip.meltId`;
   }
+  for (const [i, { melts, fillings }] of casting.variants.entries()) {
+    const unmelted = melts.findIndex(({ insteadId }) => !has(casting.melts, insteadId));
+    if (unmelted >= 0) return `variants.${i}.melts.${unmelted}.insteadId`;
+    const unfilled = fillings.findIndex(({ fillingId }) => !has(casting.fillings, fillingId));
+    if (unfilled >= 0) return `variants.${i}.fillings.${unfilled}.fillingId`;
+  }
   return undefined;
 }
 

@@ -318,6 +318,7 @@ describe('a casting of version 7', () => {
       expect(read.casting).toEqual({
         ...raw,
         schemaVersion: CASTING_SCHEMA_VERSION,
+        variants: [],
         parts: withCoats(raw['parts']),
         closure: closure && { ...closure, ...onPlate, sets: expect.any(Array) as unknown },
       });
@@ -353,7 +354,7 @@ describe('a casting of version 8', () => {
   it('is as it was where nothing was', () => {
     const read = readCasting(PEARS);
     const closure = { ...(PEARS['closure'] as object), sets: [{ place: 'room' }] };
-    expect(read.ok && read.casting).toEqual({ ...PEARS, schemaVersion: CASTING_SCHEMA_VERSION, closure });
+    expect(read.ok && read.casting).toEqual({ ...PEARS, schemaVersion: CASTING_SCHEMA_VERSION, variants: [], closure });
   });
 });
 
@@ -363,7 +364,23 @@ describe('a casting of version 9', () => {
   it('is as it was', () => {
     expect(NINTH).toHaveLength(3);
     for (const raw of NINTH)
-      expect(readCasting(raw)).toEqual({ ok: true, casting: { ...raw, schemaVersion: CASTING_SCHEMA_VERSION } });
+      expect(readCasting(raw)).toEqual({
+        ok: true,
+        casting: { ...raw, schemaVersion: CASTING_SCHEMA_VERSION, variants: [] },
+      });
+  });
+});
+
+describe('a casting of version 10', () => {
+  const TENTH = JSON.parse(readFileSync('src/core/record/fixtures/castings-v10.json', 'utf8')) as object[];
+
+  it('is as it was, with no variants', () => {
+    expect(TENTH).toHaveLength(2);
+    for (const raw of TENTH)
+      expect(readCasting(raw)).toEqual({
+        ok: true,
+        casting: { ...raw, schemaVersion: CASTING_SCHEMA_VERSION, variants: [] },
+      });
   });
 });
 

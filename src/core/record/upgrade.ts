@@ -18,7 +18,9 @@ export function upgradeCasting(raw: Raw): Raw {
   const eighth = seventh['schemaVersion'] === 7 ? eighthVersion(seventh) : seventh;
   const ninth = eighth['schemaVersion'] === 8 ? ninthVersion(eighth) : eighth;
   // Version 10: heart, star and drawn outlines; sticks, dips and what is stirred in. Nothing of before is told otherwise.
-  return ninth['schemaVersion'] === 9 ? { ...ninth, schemaVersion: 10 } : ninth;
+  const tenth = ninth['schemaVersion'] === 9 ? { ...ninth, schemaVersion: 10 } : ninth;
+  // Version 11: variants, and parts that were cast before; there were none.
+  return tenth['schemaVersion'] === 10 ? { ...tenth, schemaVersion: 11, variants: [] } : tenth;
 }
 
 /** The same for an occasion. Version 2: what is packed together, whether colours are made of each other, and what is cast from what is left; before, nothing was. */

@@ -6,10 +6,10 @@ import { WAYS_UP, type WayUp } from '../record/choices';
 import { fillsLevel, type Method } from '../record/method';
 import { LIMITS, within } from '../record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
-import { chillNominal } from '../chill/chill';
 import { doseFor } from '../shell/laid-film';
 import type { Simulated } from '../shell/simulated';
 import { draftPlan } from '../plan/draft';
+import { chillsOf } from '../plan/makings';
 import { makingOf, type Made } from '../plan/making';
 import { finishPlan } from '../plan/plan';
 import { freshCoatId, lastStaysOn, makeBy } from '../edit/methods';
@@ -168,10 +168,7 @@ function tried(
     changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)),
     part.id,
   );
-  const whole = finishPlan(
-    draft,
-    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-  );
+  const whole = finishPlan(draft, chillsOf(draft));
   if (!Number.isFinite(whole.batch.total.value)) return { way: undefined, simulated };
   keepCoatsAsMade(part, draft.coatsMade);
   return {

@@ -1,8 +1,7 @@
-import { chillNominal } from '../chill/chill';
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
 import { draftPlan, seenFrom } from '../plan/draft';
-import { makingOf } from '../plan/making';
+import { chillsOf, makingsOf } from '../plan/makings';
 import { finishPlan } from '../plan/plan';
 import { applyRemedy } from '../edit/remedy';
 import { simulateMaking } from '../plan/simulate';
@@ -52,11 +51,8 @@ export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
 export function simulatedPlan(casting: Casting, seen?: string): CastingPlan {
   const draft = draftPlan(
     casting,
-    casting.parts.map((part) => simulateMaking(makingOf(casting, part)).simulated),
+    makingsOf(casting).makings.map((making) => simulateMaking(making).simulated),
     seen,
   );
-  return finishPlan(
-    draft,
-    draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-  );
+  return finishPlan(draft, chillsOf(draft));
 }

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { chillNominal } from '../../../core/chill/chill';
 import { draftPlan } from '../../../core/plan/draft';
-import { makingOf, structureOf } from '../../../core/plan/making';
+import { chillsOf, makingsOf } from '../../../core/plan/makings';
+import { structureOf } from '../../../core/plan/making';
 import { castIn } from '../../../core/edit/parts';
 import { finishPlan } from '../../../core/plan/plan';
 import { changesInKind } from '../../../core/plan/scale';
@@ -116,15 +116,13 @@ export class ScalePanel {
     if (!plan || !changed) return undefined;
     // Both by the simulation's correction where it holds for both, else both by the closed form, so that only what was changed makes a difference.
     const corrections = this.plans.allSimulated();
+    const { makings } = makingsOf(changed);
     const holds =
-      corrections?.length === changed.parts.length &&
-      changed.parts.every((part, i) => corrections[i].structure === structureOf(makingOf(changed, part)));
+      corrections?.length === makings.length &&
+      makings.every((making, i) => corrections[i].structure === structureOf(making));
     const [before, after] = [plan.casting, changed].map((casting) => {
       const draft = draftPlan(casting, holds ? corrections : []);
-      return finishPlan(
-        draft,
-        draft.parts.map(({ chillInput }) => chillNominal(chillInput)),
-      );
+      return finishPlan(draft, chillsOf(draft));
     });
     const texts = scaledTexts(before, after, changesInKind(before, after), this.units.system());
     return holds ? texts : [...texts, 'Estimated, before and after: the simulation follows once it is made so.'];

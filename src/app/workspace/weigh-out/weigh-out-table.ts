@@ -1,9 +1,11 @@
 import { workOrder } from '../../../core/plan/batch-input';
+import { castsOf } from '../../../core/plan/sorts';
 import { onScale, scaleStepKg } from '../../../core/quantity/on-scale';
 import type { UnitSystem } from '../../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { weighedName } from '../../wording/coats';
 import { closingWords } from '../../wording/closing';
+import { whose } from '../../wording/inside';
 import type { CastingPlan } from '../../../core/plan/plan-types';
 
 /** What a line of a weigh-out goes into. */
@@ -91,38 +93,50 @@ function furtherLines(plan: CastingPlan, melt: CastingPlan['batch']['melts'][num
   ].filter(({ jobKg }) => jobKg > 0.00005);
 }
 
-function coatLines({ parts, batch }: CastingPlan, meltId: string): WeighOutRow[] {
-  return workOrder(parts).flatMap(({ part, coat, coatsMade }) => {
-    const count = batch.byPart.find(({ partId }) => partId === part.id);
-    const which = parts.length > 1 ? `${part.name}, ` : '';
-    return coat.coats.flatMap((made, i): WeighOutRow[] => {
-      const share = shareOf(coatsMade[i].shares, meltId);
-      if (share === 0 || !count) return [];
-      const name = weighedName(made.choice.method, i, coat.coats.length);
-      const perPartKg = share * made.mass.value;
-      return [
-        {
-          use: 'parts',
-          name: which ? which + name.toLowerCase() : name,
-          perPartKg,
-          perRoundKg: perPartKg * count.perRound,
-          jobKg: perPartKg * count.parts.value,
-        },
-      ];
-    });
-  });
+function coatLines(plan: CastingPlan, meltId: string): WeighOutRow[] {
+  return workOrder(plan.parts).flatMap(({ part }) =>
+    castsWeighed(plan, part.id).flatMap(({ made: { coat, coatsMade }, names, parts, perRound }) => {
+      const which = whose(names) + (plan.parts.length > 1 ? `${part.name}, ` : '');
+      return coat.coats.flatMap((made, i): WeighOutRow[] => {
+        const share = shareOf(coatsMade[i].shares, meltId);
+        if (share === 0 || parts === 0) return [];
+        const name = weighedName(made.choice.method, i, coat.coats.length);
+        const perPartKg = share * made.mass.value;
+        return [
+          {
+            use: 'parts',
+            name: which ? which + name.toLowerCase() : name,
+            perPartKg,
+            perRoundKg: perPartKg * perRound,
+            jobKg: perPartKg * parts,
+          },
+        ];
+      });
+    }),
+  );
+}
+
+/** Those of a part that are cast alike, with how many they are in all and in the fullest round. */
+function castsWeighed(plan: CastingPlan, partId: string) {
+  const { casts = [], perRound = 0 } = plan.batch.byPart.find((one) => one.partId === partId) ?? {};
+  return castsOf(plan, partId, plan.casting.pieces).map((cast, i) => ({
+    ...cast,
+    parts: casts[i] ?? 0,
+    perRound: Math.min(perRound, casts[i] ?? 0),
+  }));
 }
 
 /** What drips off in the fullest round, kg. */
-function dripsInRound({ parts, batch }: CastingPlan, meltId: string): number {
-  return parts.reduce((sum, { part, coat, coatsMade }) => {
-    const perRound = batch.byPart.find(({ partId }) => partId === part.id)?.perRound ?? 0;
-    return (
-      sum +
-      perRound *
-        coat.coats.reduce((all, { feet }, i) => all + (feet?.value ?? 0) * shareOf(coatsMade[i].shares, meltId), 0)
+function dripsInRound(plan: CastingPlan, meltId: string): number {
+  return plan.parts
+    .flatMap(({ part }) => castsWeighed(plan, part.id))
+    .reduce(
+      (sum, { made: { coat, coatsMade }, perRound }) =>
+        sum +
+        perRound *
+          coat.coats.reduce((all, { feet }, i) => all + (feet?.value ?? 0) * shareOf(coatsMade[i].shares, meltId), 0),
+      0,
     );
-  }, 0);
 }
 
 function shareOf(shares: readonly { readonly meltId: string; readonly share: number }[], meltId: string): number {

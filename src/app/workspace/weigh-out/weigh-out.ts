@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { layersOf } from '../../../core/plan/batch-input';
+import { layersOf } from '../../../core/plan/needs';
 import { PlanService } from '../../state/plan-service';
 import { ShoppingList } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { text, weighedText } from '../../wording/format';
-import { insideName } from '../../wording/inside';
+import { insideName, whose } from '../../wording/inside';
 import { listed } from '../../wording/names';
 import { weighOutTables } from './weigh-out-table';
 
@@ -92,14 +92,12 @@ export class WeighOut {
   protected readonly inside = computed(() => {
     const plan = this.plan();
     return plan
-      ? plan.parts.flatMap((part) =>
-          part.fill.layers.map(({ choice, mass }, i) => ({
-            id: choice.id,
-            name: insideName(plan.parts, part, i),
-            mass,
-            jobKg: mass.value * layersOf(plan, part),
-          })),
-        )
+      ? layersOf(plan).map(({ made, layer, names, count }) => ({
+          id: `${layer.choice.id} ${layer.choice.filling.id}`,
+          name: whose(names) + insideName(plan.parts, made, made.fill.layers.indexOf(layer)),
+          mass: layer.mass,
+          jobKg: layer.mass.value * count,
+        }))
       : [];
   });
   protected readonly list = inject(ShoppingList);
