@@ -6,6 +6,7 @@ import { CASTING_SCHEMA_VERSION, type Casting, type Coat, type Melt } from '../c
 import type { Tint } from '../core/record/chocolate';
 import { PART_ROLES } from '../core/record/choices';
 import type { Mold } from '../core/record/mold';
+import { LIMITS } from '../core/record/limits';
 import { gridOf } from '../core/record/mold-cavities';
 import {
   amount,
@@ -182,6 +183,8 @@ function meltsOf(a: Drawn): Casting['melts'] {
 }
 
 function partsOf(a: Drawn): Casting['parts'] {
+  // Where breakages are known, half of the first part was cast before.
+  const there = a.broke ? Math.floor((a.pieces * a.perPiece) / 2) : 0;
   return [
     {
       id: 'p',
@@ -195,6 +198,7 @@ function partsOf(a: Drawn): Casting['parts'] {
       prep: a.prep.map((step, i) => ({ ...step, id: `d${i}` })),
       coveredRest: a.coveredRest,
       ...(a.stick ? { stick: a.stick } : {}),
+      ...(there > 0 ? { there: { parts: Math.min(there, LIMITS.partsThere.high) } } : {}),
       coatsBy: a.wantedRimM === undefined ? { by: 'count' } : { by: 'thickness', rimM: a.wantedRimM },
       coats: coatsOf(a.coats, [{ meltId: 'w', share: 1 }]),
     },

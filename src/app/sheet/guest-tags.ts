@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { GuestTag } from '../wording/guest-tag';
 
-/** The tag that goes with a piece, as often as it is wanted. */
+/** Tags that go with pieces, each as often as it is in the list. */
 @Component({
   selector: 'ks-guest-tags',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (copy of copies(); track $index) {
+    @for (tag of tags(); track $index) {
       <section>
-        <h2>{{ tag().title }}</h2>
-        @for (line of tag().lines; track line) {
+        <h2>{{ tag.title }}</h2>
+        @for (line of tag.lines; track line) {
           <p>{{ line }}</p>
         }
       </section>
@@ -46,6 +46,5 @@ import type { GuestTag } from '../wording/guest-tag';
   `,
 })
 export class GuestTags {
-  readonly tag = input.required<GuestTag>();
-  readonly copies = input<readonly unknown[]>([0]);
+  readonly tags = input.required<readonly GuestTag[]>();
 }

@@ -55,13 +55,13 @@ describe('the weigh-out sheet', () => {
   });
 
   it('ends with a tag for the guest: what it is, how it keeps, and what to mind with it', () => {
-    const { tag } = sheet(supper('demo-bombs'));
+    const [{ tag }] = sheet(supper('demo-bombs')).tags;
     expect(tag.title).toBe(supper('demo-bombs').name);
     expect(tag.lines[0]).toMatch(/^\d\d g\. Quarry 64; inside .*\.$/);
     expect(tag.lines[1]).toBe('Contains soy and gelatine.');
     expect(tag.lines[2]).toMatch(/^Made 17 Oct 2026\. It keeps as the chocolate itself does: closed, dry and cool\.$/);
     expect(tag.lines[3]).toContain('not to be bitten into');
-    const bonbons = sheet(supper('demo-bonbons')).tag;
+    const bonbons = sheet(supper('demo-bonbons')).tags[0].tag;
     expect(bonbons.lines).toHaveLength(3);
     expect(bonbons.lines[2]).toContain('It keeps some days, closed and in the cold');
   });

@@ -4,6 +4,7 @@ import { castOf, workOrder } from '../../core/plan/batch-input';
 import type { FinishAnswer } from '../../core/finish/finish';
 import { layersOf } from '../../core/plan/needs';
 import { toppedFace } from '../../core/plan/open-face';
+import { sortsOf } from '../../core/plan/sorts';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, fillingOf, meltOf } from '../../core/record/references';
@@ -12,13 +13,13 @@ import { allCautions } from '../wording/cautions';
 import { handlingLine } from '../wording/coating';
 import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } from '../wording/coats';
 import { capital, rangeText, text } from '../wording/format';
-import { containsText, guestTag, keptCold, type GuestTag } from '../wording/guest-tag';
+import { containsText, guestTags, keptCold, type CountedTag } from '../wording/guest-tag';
 import { boilsDown } from '../wording/larder';
 import { dipTexts, insideName, whose } from '../wording/inside';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
-import { noteWording } from '../wording/problems';
+import { aboutText, noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
 import type { ShoppingLine } from '../state/shopping-list';
@@ -60,7 +61,8 @@ export interface SheetContent {
   readonly buy: readonly string[];
   readonly caution: string;
   /** What goes with a piece to the guest. */
-  readonly tag: GuestTag;
+  /** A tag for each sort of piece, with how many there are of it. */
+  readonly tags: readonly CountedTag[];
 }
 
 /** How the plan stands when the sheet is written. */
@@ -106,20 +108,18 @@ export function sheetContent(
     after: afterSteps(plan, system),
     buy: lines.map((line) => buyText(line, currency, system)),
     caution: cautionText(plan),
-    tag: guestTag(plan, system),
+    tags: guestTags(plan, system),
   };
 }
 
 /** Whatever the notes say of the plan, so that it stands where the work is done. */
 function mindSteps(plan: CastingPlan, system: UnitSystem, late: Lateness | undefined): SheetStep[] {
   const note = late && lateNote(late, plan.start.value, plan.casting.due);
-  const named = (partId: string | undefined): string =>
-    plan.parts.length > 1 ? (plan.parts.find(({ part }) => part.id === partId)?.part.name ?? '') : '';
   return [
     ...(note ? [{ what: note.head, how: note.body }] : []),
     ...plan.problems.map((problem) => {
       const { head, body } = noteWording(problem, system);
-      const which = named(problem.partId);
+      const which = aboutText(plan, problem);
       return { what: which ? `${which}: ${head}` : head, how: body };
     }),
   ];
@@ -326,5 +326,9 @@ function cautionText(plan: CastingPlan): string {
   const mind = allCautions(plan)
     .map((text) => ` ${text}`)
     .join('');
-  return `${containsText(piece)}; check every packet and tell your guests.${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  const others = sortsOf(plan, plan.casting.pieces)
+    .filter(({ name }) => name !== undefined)
+    .map(({ name, draft }) => ` ${name ?? ''}: ${containsText(draft.piece).toLowerCase()}.`)
+    .join('');
+  return `${containsText(piece)}; check every packet and tell your guests.${others}${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

@@ -53,9 +53,13 @@ export class Sheet {
   protected readonly writing = signal(false);
   /** While tags are printed, and not the sheet. */
   protected readonly tagsAlone = signal(false);
+  /** A tag of each sort of piece. */
+  protected readonly shown = computed(() => (this.content()?.tags ?? []).map(({ tag }) => tag));
   /** A tag for every piece. */
   protected readonly copies = computed(() =>
-    Array.from({ length: Math.min(MOST_TAGS, this.plan()?.casting.pieces ?? 1) }),
+    (this.content()?.tags ?? [])
+      .flatMap(({ tag, pieces }) => Array.from({ length: pieces }, () => tag))
+      .slice(0, MOST_TAGS),
   );
   readonly id = input.required<string>();
 

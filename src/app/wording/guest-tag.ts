@@ -1,4 +1,5 @@
 import type { CastingPlan } from '../../core/plan/plan-types';
+import { sortsOf } from '../../core/plan/sorts';
 import type { UnitSystem } from '../../core/quantity/units';
 import { schoolRow } from '../../core/record/school';
 import { guestCautions } from './cautions';
@@ -23,8 +24,22 @@ export function keptCold({ melts }: Pick<CastingPlan, 'melts'>): boolean {
   return melts.some(({ input }) => schoolRow(input.school).works === 'anywhere');
 }
 
+/** A tag and how many pieces it is for. */
+export interface CountedTag {
+  readonly tag: GuestTag;
+  readonly pieces: number;
+}
+
+/** The tags of a casting: one for each sort of its pieces. */
+export function guestTags(plan: CastingPlan, system: UnitSystem): readonly CountedTag[] {
+  return sortsOf(plan, plan.casting.pieces).map(({ pieces, name, draft }) => {
+    const tag = guestTag({ ...plan, ...draft }, system);
+    return { pieces, tag: name === undefined ? tag : { ...tag, title: `${tag.title}, ${name}` } };
+  });
+}
+
 /** Words the tag: what it is of and weighs, allergens, when it was made and how it keeps, and what the guest has to mind. */
-export function guestTag(plan: CastingPlan, system: UnitSystem): GuestTag {
+function guestTag(plan: CastingPlan, system: UnitSystem): GuestTag {
   const { casting, parts, piece } = plan;
   const chocolates = new Set(parts.flatMap((part) => part.chocolates.map(({ name }) => name)));
   const inside = new Set(parts.flatMap(({ fill }) => fill.layers.map(({ choice }) => choice.filling.name)));

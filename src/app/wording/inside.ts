@@ -7,6 +7,11 @@ export function whose(names: readonly (string | undefined)[]): string {
   return names.length === 0 || names.includes(undefined) ? '' : `${names.join(', ')}: `;
 }
 
+/** Which pieces something is for: "as chosen", or variants by their names. */
+export function sortsText(names: readonly (string | undefined)[]): string {
+  return [...new Set(names.map((name) => name ?? 'as chosen'))].join(', ');
+}
+
 /** What a layer is called: dipped where it is, and where it lies when several parts of a piece are filled. */
 export function insideName(parts: readonly PartDraft[], { part, dips, fill }: PartDraft, index: number): string {
   const { id, filling } = fill.layers[index].choice;

@@ -6,7 +6,7 @@ import { text } from './format';
 import { PLACE_NAMES } from './names';
 import type { Place } from '../../core/record/choices';
 import { LIMITS } from '../../core/record/limits';
-import type { Problem } from '../../core/plan/plan-types';
+import type { Problem, PlanDraft } from '../../core/plan/plan-types';
 import type { NoteWording } from './note-wording';
 import type { Said } from './said';
 import { WORK_NOTES } from './work-notes';
@@ -253,6 +253,12 @@ const NOTES: Readonly<Record<Problem['key'], (said: Said) => NoteWording>> = {
     action: '',
   }),
 };
+
+/** Which of several parts, and which variant, a problem is about; empty where it goes for all. */
+export function aboutText({ parts }: Pick<PlanDraft, 'parts'>, { partId, variant }: Problem): string {
+  const part = parts.length > 1 ? parts.find((one) => one.part.id === partId)?.part.name : undefined;
+  return [variant, part].filter((name) => name !== undefined).join(', ');
+}
 
 /** Words a problem; `system` sets the units. */
 export function noteWording({ key, values }: Problem, system: UnitSystem): NoteWording {

@@ -19,6 +19,8 @@ import { CastingStore } from '../state/casting-store';
 import { OpenPart } from '../state/open-part';
 import { PlanService } from '../state/plan-service';
 import { BatchStation } from './batch/batch-station';
+import { CastBefore } from './batch/cast-before';
+import { VariantList } from './batch/variant-list';
 import { ChillKitchen } from './chill/chill-kitchen';
 import { ChillPlaces } from './chill/chill-places';
 import { ChillStation } from './chill/chill-station';
@@ -213,6 +215,29 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   finished: ({ of, chance, casting }) =>
     of(FinishList)['setAmount'](chance.of(casting().finishes)?.id, 'share', chance.within('finishShare')),
   pieces: ({ of, chance }) => of(BatchStation)['setPieces'](chance.within('pieces')),
+  variant: ({ of }) => of(VariantList)['add'](),
+  variantOut: ({ of, chance, casting }) => of(VariantList)['remove'](variantOf(casting(), chance)),
+  variantName: ({ of, chance, casting }) =>
+    of(VariantList)['setName'](variantOf(casting(), chance), chance.of(['', '\u200b', 'x'.repeat(300), 'Pale ones'])),
+  variantPieces: ({ of, chance, casting }) =>
+    of(VariantList)['setPieces'](variantOf(casting(), chance), chance.within('pieces')),
+  variantOf: ({ of, chance }) => {
+    const rows = of(VariantList)['rows'] as unknown as () => readonly { readonly choices: readonly VariantChoice[] }[];
+    const choice = chance.of(rows().flatMap(({ choices }) => choices)) as VariantChoice | undefined;
+    choice?.choose(chance.of(values(choice.options)));
+  },
+  variantPlain: ({ of, chance, casting }) =>
+    of(VariantList)['setFinishes'](
+      variantOf(casting(), chance),
+      casting()
+        .finishes.map(({ id }) => id)
+        .filter(() => chance.share() < 0.5),
+    ),
+  there: ({ of, chance, casting }) =>
+    of(CastBefore)['set'](
+      partOf(casting()).id,
+      chance.of([undefined, { parts: Math.round(chance.within('partsThere')) }, { parts: 4, on: '2026-10-10' }]),
+    ),
   due: ({ of, chance }) =>
     of(BatchStation)['setDue'](chance.of(['2026-10-17T18:00', '2027-03-28T02:30', '2026-02-31T10:00'])),
   spares: ({ of, chance }) => of(BatchStation)['setRule'](chance.of(['share', 'confidence'])),
@@ -233,6 +258,12 @@ const partOf = (casting: Casting): Casting['parts'][number] =>
   casting.parts.find(({ id }) => id === TestBed.inject(OpenPart).id()) ?? casting.parts[0];
 const sourceOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(CoatChocolate)['sources'] as unknown as { options: unknown }).options));
+/** What a variant is chosen of. */
+interface VariantChoice {
+  readonly options: unknown;
+  readonly choose: (value: string) => void;
+}
+const variantOf = (casting: Casting, chance: Chance): string => chance.of(casting.variants)?.id ?? '';
 const stepOf = (casting: Casting, chance: Chance): string => chance.of(partOf(casting).prep)?.id ?? '';
 const fillingOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(FillLayers)['fillings'] as unknown as { options: unknown }).options));

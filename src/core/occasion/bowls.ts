@@ -55,7 +55,7 @@ export interface MadeFrom {
 
 /** From a bowl that is warmed between uses it is worked for so long, s, at most. Working rule. */
 export const WORKED_FROM_S = 8 * 3600;
-/** It is ready no longer than this before its first coat, s. Working rule. */
+/** It is ready no longer than this before its first coat, beside what is melted for that as well, s. Working rule. */
 const STANDS_S = 600;
 
 /**
@@ -163,6 +163,7 @@ export class BowlTurns {
 
   /** A task works from some of its casting's melts: they are made before it, and anew where the first of it is too long ago. */
   use(castingId: string, meltIds: readonly string[], task: number): void {
+    const fresh: { readonly made: number; readonly alone: boolean }[] = [];
     for (const meltId of meltIds) {
       const bowl = this.bowls.findIndex(({ uses }) =>
         uses.some((use) => use.castingId === castingId && use.meltId === meltId),
@@ -178,9 +179,13 @@ export class BowlTurns {
         : (this.made.get(bowl) ?? this.melt(bowl, castingId, false));
       if (!before) this.made.set(bowl, made);
       // What is melted for one casting alone is worked from at once.
-      const alone = this.bowls[bowl].uses.length === 1 || before;
-      this.work.lag(made, task, { least: 0, most: alone ? STANDS_S : this.most });
+      fresh.push({ made, alone: this.bowls[bowl].uses.length === 1 || before !== undefined });
       this.own.set(key, { task: made, firstS: this.work.earliest[task] });
+    }
+    const all = fresh.reduce((sum, { made }) => sum + this.work.tasks[made].seconds, 0);
+    for (const { made, alone } of fresh) {
+      const others = all - this.work.tasks[made].seconds;
+      this.work.lag(made, task, { least: 0, most: alone ? STANDS_S + Math.ceil(others) : this.most });
     }
   }
 

@@ -52,14 +52,14 @@ export function addJob(plan: CastingPlan, work: Work, bowls: BowlTurns, molds: M
   const job = new Job(plan, work, bowls, molds);
   const { rounds } = plan.batch.timeline;
   for (const { from, count, cast } of plan.batch.runs)
-    for (let round = from; round < from + count; round++) job.round(round, cast, round === rounds - 1);
+    for (let round = from; round < from + count; round++) job.round(round, cast, round >= rounds - 1);
   job.fillings(making);
 }
 
 class Job {
   private readonly parts;
   private readonly castingId: string;
-  /** By part: so many are cast, and what got the last of them out. */
+  /** By part: so many are cast, now or before, and what got the last of them out. */
   private readonly cast: { count: number; out: number | undefined }[];
   private pieces = 0;
 
@@ -71,7 +71,7 @@ class Job {
   ) {
     this.castingId = plan.casting.id;
     this.parts = workOrder(plan.parts);
-    this.cast = this.parts.map(() => ({ count: 0, out: undefined }));
+    this.cast = this.parts.map(({ part }) => ({ count: part.there?.parts ?? 0, out: undefined }));
   }
 
   /** Adds a round, and what is done to the pieces that it makes whole. */

@@ -99,6 +99,8 @@ export interface Problem {
   readonly station: StationKey;
   /** The part it is about, where it is about one. */
   readonly partId?: string;
+  /** The variant it is about, by its name, where the other pieces have no such trouble. */
+  readonly variant?: string;
   readonly values: Readonly<Record<string, number | string>>;
   readonly remedy?: Remedy;
 }

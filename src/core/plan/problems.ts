@@ -24,18 +24,46 @@ type Planned = Omit<CastingPlan, 'problems'>;
 
 /** Finds what needs attention, most pressing first, each with the change that mends it where there is one. */
 export function findProblems(plan: Planned): Problem[] {
-  const ofParts = (find: (part: Planned) => Problem[]): Problem[] =>
-    plan.parts.flatMap(({ part }) => find(seenFrom(plan, part.id)).map((problem) => ({ ...problem, partId: part.id })));
+  const found = problemsOf(plan);
+  const key = ({ key: about, partId, values }: Problem): string => JSON.stringify([about, partId, values['coat']]);
+  const told = new Set(found.map(key));
+  // What is to be done about a variant is not done to the other pieces, so nothing is offered.
+  const ofVariants = plan.variants.flatMap(({ variant: { name }, draft }) =>
+    shellProblems({ ...plan, ...draft })
+      .filter((problem) => !told.has(key(problem)))
+      .map(({ key: about, station, partId, values }): Problem => ({
+        key: about,
+        station,
+        ...(partId === undefined ? {} : { partId }),
+        variant: name,
+        values,
+      })),
+  );
+  return [...found, ...ofVariants];
+}
+
+/** What is wrong with the parts as they are cast and filled. */
+function shellProblems(plan: Planned): Problem[] {
+  return ofParts(plan, (part) => [
+    ...paintProblems(part),
+    ...chillProblems(part),
+    ...coatProblems(part),
+    ...fillProblems(part),
+  ]);
+}
+
+function ofParts(plan: Planned, find: (part: Planned) => Problem[]): Problem[] {
+  return plan.parts.flatMap(({ part }) =>
+    find(seenFrom(plan, part.id)).map((problem) => ({ ...problem, partId: part.id })),
+  );
+}
+
+function problemsOf(plan: Planned): Problem[] {
   return [
     ...meltProblems(plan),
-    ...ofParts((part) => [
-      ...paintProblems(part),
-      ...chillProblems(part),
-      ...coatProblems(part),
-      ...fillProblems(part),
-    ]),
+    ...shellProblems(plan),
     ...closeProblems(plan),
-    ...ofParts((part) => [...sweatProblems(part), ...restProblems(part)]),
+    ...ofParts(plan, (part) => [...sweatProblems(part), ...restProblems(part)]),
     ...roomProblems(plan),
     ...toppingProblems(plan),
     ...jobProblems(plan),

@@ -63,10 +63,16 @@ export function brokenReference(casting: Casting): string | undefined {
     if (!has(casting.fillings, layer.fillingId)) return `fill.${i}.fillingId`;
     if (layer.dip && !has(casting.melts, layer.dip.meltId)) return `fill.${i}.dip.meltId`;
   }
-  for (const [i, { melts, fillings }] of casting.variants.entries()) {
-    const unmelted = melts.findIndex(({ insteadId }) => !has(casting.melts, insteadId));
+  return brokenVariant(casting);
+}
+
+/** The same of what variants are made of instead; what they leave as it is, or go without, need not be there. */
+function brokenVariant({ variants, melts, fillings }: Casting): string | undefined {
+  const [melted, filled] = [melts, fillings].map((list) => new Set(list.map(({ id }) => id)));
+  for (const [i, variant] of variants.entries()) {
+    const unmelted = variant.melts.findIndex(({ insteadId }) => !melted.has(insteadId));
     if (unmelted >= 0) return `variants.${i}.melts.${unmelted}.insteadId`;
-    const unfilled = fillings.findIndex(({ fillingId }) => !has(casting.fillings, fillingId));
+    const unfilled = variant.fillings.findIndex(({ fillingId }) => !filled.has(fillingId));
     if (unfilled >= 0) return `variants.${i}.fillings.${unfilled}.fillingId`;
   }
   return undefined;

@@ -18,8 +18,8 @@ export interface RemedyEffect {
 export type RemedyEffects = ReadonlyMap<string, RemedyEffect>;
 
 /** What tells a problem of a plan from its others. */
-export function problemId({ key, partId = '', values }: Problem): string {
-  return `${key} ${partId} ${values['coat'] ?? ''}`;
+export function problemId({ key, partId = '', variant = '', values }: Problem): string {
+  return `${key} ${partId} ${variant} ${values['coat'] ?? ''}`;
 }
 
 /** Plans a casting, its shell simulated, by the nominal chill, and what each of its notes' remedies would change. */

@@ -14,16 +14,31 @@ import { MomentField } from '../../ui/moment-field';
 import { Estimate } from '../../ui/estimate';
 import { Pick } from '../../ui/pick';
 import { text } from '../../wording/format';
+import { listed } from '../../wording/names';
 import { dueHint, ownZone } from '../../wording/times';
 import { toolsFor } from '../../wording/tools';
+import { CastBefore } from './cast-before';
 import { OccasionChoice } from './occasion-choice';
 import { ScalePanel } from './scale-panel';
+import { VariantList } from './variant-list';
 
 /** How many pieces, by when, with which spares; and what the whole job takes. */
 @Component({
   selector: 'ks-batch-station',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, Answers, Estimate, Fold, MomentField, NzButtonComponent, OccasionChoice, Pick, ScalePanel],
+  imports: [
+    AmountField,
+    Answers,
+    CastBefore,
+    Estimate,
+    Fold,
+    MomentField,
+    NzButtonComponent,
+    OccasionChoice,
+    Pick,
+    ScalePanel,
+    VariantList,
+  ],
   templateUrl: './batch-station.html',
   styleUrl: '../station.less',
 })
@@ -43,6 +58,14 @@ export class BatchStation {
   protected readonly tools = computed(() => {
     const plan = this.plan();
     return plan ? toolsFor(plan) : [];
+  });
+  protected readonly variantsName = computed(() => {
+    const variants = this.plan()?.casting.variants ?? [];
+    return variants.length === 0 ? 'Variants' : `Variants: ${listed(variants.map(({ name }) => name))}`;
+  });
+  protected readonly beforeName = computed(() => {
+    const there = (this.plan()?.casting.parts ?? []).reduce((sum, part) => sum + (part.there?.parts ?? 0), 0);
+    return there === 0 ? 'Cast before' : `Cast before: ${there}`;
   });
   protected readonly elsewhere = computed(() => this.plan()?.casting.due.zone !== ownZone());
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { castsOf } from '../../../core/plan/sorts';
 import { suppliesOf } from '../../../core/plan/supplies';
 import type { Answer } from '../../../core/quantity/answer';
 import { chocolateOf, meltOf } from '../../../core/record/references';
@@ -12,6 +13,7 @@ import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { backText } from '../../wording/batch';
 import { weighedText } from '../../wording/format';
+import { sortsText } from '../../wording/inside';
 import { listed } from '../../wording/names';
 import { suppliesText } from '../../wording/supplies';
 import { momentText, ownZone } from '../../wording/times';
@@ -95,6 +97,17 @@ export class BatchView {
       return `${from === 0 ? 'R' : 'r'}ound${which}: ${parts.join(', ')}`;
     });
     return `${texts.join('; ')}.`;
+  });
+  /** Of parts that are not all cast alike, how many are so and how many so. */
+  protected readonly alike = computed(() => {
+    const plan = this.plan();
+    return this.parts()
+      .flatMap(({ partId, name, casts }) => {
+        const sorts = plan ? castsOf(plan, partId, plan.casting.pieces) : [];
+        const told = sorts.map(({ names }, i) => `${casts[i]} ${sortsText(names)}`);
+        return told.length > 1 ? [`${name}: ${listed(told)}.`] : [];
+      })
+      .join(' ');
   });
   protected readonly supplies = computed(() => {
     const plan = this.plan();

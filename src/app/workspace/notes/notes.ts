@@ -7,7 +7,7 @@ import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
 import { StartTime } from '../../state/start-time';
 import { Units } from '../../state/units';
-import { effectText, noteWording } from '../../wording/problems';
+import { effectText, aboutText, noteWording } from '../../wording/problems';
 import { lateNote } from '../../wording/times';
 import type { Problem } from '../../../core/plan/plan-types';
 
@@ -72,16 +72,11 @@ export class Notes {
     const plan = this.plans.plan();
     return (plan?.problems ?? []).map((problem) => {
       const effect = effects.get(problemId(problem));
-      // Among several parts it is said which one.
-      const part =
-        (plan?.parts.length ?? 1) > 1
-          ? plan?.parts.find(({ part: { id } }) => id === problem.partId)?.part.name
-          : undefined;
       return {
         key: problemId(problem),
         station: problem.station,
         problem,
-        part,
+        part: plan && aboutText(plan, problem),
         effect: effect ? effectText(effect, system) : '',
         ...noteWording(problem, system),
       };

@@ -1,0 +1,101 @@
+import { Bench, wait, withDemo } from '../../../testing/bench';
+import { sheetContent } from '../../sheet/sheet-content';
+import { PlanService } from '../../state/plan-service';
+import { TestBed } from '@angular/core/testing';
+import { BatchView } from './batch-view';
+import { CastBefore } from './cast-before';
+import { VariantList } from './variant-list';
+
+const { casting, store } = withDemo();
+const plan = () => {
+  const made = TestBed.inject(PlanService).plan();
+  if (!made) throw new Error('no plan');
+  return made;
+};
+
+describe('variants', () => {
+  it('are so many pieces of another chocolate: melted, weighed and tagged by themselves', async () => {
+    const bench = await Bench.of(VariantList);
+    await bench.press('Make some otherwise');
+    expect(casting().variants).toMatchObject([{ name: 'Variant 1', pieces: 9, melts: [] }]);
+    expect(bench.text).toContain('9 are as the other stations have it.');
+    await bench.enter('Variant', 'White ones');
+    await bench.type('Pieces of White ones', '6');
+    await bench.choose('White ones: in place of Quarry 64', 'linen');
+    expect(casting().melts.map(({ source }) => source)).toMatchObject([
+      { chocolateId: 'quarry' },
+      { chocolateId: 'linen' },
+    ]);
+    expect(bench.text).toMatch(/Contains milk/);
+    await wait(120);
+    const { tags, tables, caution } = sheetContent(plan(), [], 'EUR', 'metric', { estimated: false, late: undefined });
+    expect(tags.map(({ tag, pieces }) => [tag.title, pieces])).toEqual([
+      [casting().name, 12],
+      [`${casting().name}, White ones`, 6],
+    ]);
+    expect(tags[0].tag.lines[1]).not.toContain('milk');
+    expect(tags[1].tag.lines[1]).toContain('milk');
+    expect(caution).toContain('White ones: contains milk');
+    expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Quarry 64', 'Linen']);
+    expect(tables[1].rows[0].name).toBe('White ones: first coat');
+    await bench.choose('White ones: in place of Quarry 64', 'same');
+    expect(casting().melts).toHaveLength(1);
+  });
+
+  it('are filled otherwise, and say in the batch how many of each are cast only where they are cast otherwise', async () => {
+    const bench = await Bench.of(VariantList);
+    await bench.press('Make some otherwise');
+    const other = casting().fill[1].fillingId;
+    await bench.choose('Variant 1: in place of Cider-spice powder', other);
+    expect(casting().variants[0].fillings).toEqual([{ layerId: casting().fill[0].id, fillingId: other }]);
+    await wait(120);
+    expect((await Bench.of(BatchView)).text).not.toContain('as chosen');
+    await (await Bench.of(VariantList)).choose('Variant 1: in place of Quarry 64', 'fallow');
+    await wait(120);
+    expect((await Bench.of(BatchView)).text).toMatch(/Half: \d+ as chosen, \d+ Variant 1\./);
+  });
+
+  it('go without a finish, are told where there are too few pieces, and are taken out', async () => {
+    store().edit('finish', (draft) => {
+      draft.finishes = [{ id: 'f', name: 'gold', sets: [], kind: 'dust', share: 0.2 }];
+    });
+    const bench = await Bench.of(VariantList);
+    await bench.press('Make some otherwise');
+    bench.all<HTMLInputElement>('input[type=checkbox]')[0].click();
+    await bench.settle();
+    expect(casting().variants[0].without).toEqual(['f']);
+    await bench.type('Pieces of Variant 1', '40');
+    expect(bench.text).toContain('There is room for 18 of them: the casting is of 18.');
+    expect(bench.text).toContain('None is as the other stations have it.');
+    await bench.enter('Variant', ' ');
+    expect(casting().variants[0].name).toBe('Variant 1');
+    await bench.press('Take Variant 1 out');
+    expect(casting().variants).toEqual([]);
+  });
+
+  it('are warned of by name only where the others are not as well', async () => {
+    store().edit('thin', (draft) => {
+      draft.parts[0].coats.splice(1);
+      draft.variants = [{ id: 'v', name: 'Thin ones', pieces: 6, melts: [], fillings: [], without: [] }];
+    });
+    await wait(120);
+    // What is wrong with all is said once, of all.
+    expect(plan().problems.some(({ key }) => key === 'rimTooThin')).toBe(true);
+    expect(plan().problems.some(({ variant }) => variant !== undefined)).toBe(false);
+  });
+});
+
+describe('parts that were cast before', () => {
+  it('are counted, with the day, and taken back', async () => {
+    const bench = await Bench.of(CastBefore);
+    await bench.press('Some of Half was cast before?');
+    expect(casting().parts[0].there).toEqual({ parts: 36 });
+    await bench.type('Half there already', '12');
+    expect(casting().parts[0].there).toEqual({ parts: 12 });
+    expect(bench.text).toContain('36 are wanted in all');
+    await bench.type('Half there already', '50');
+    expect(bench.text).toContain('14 more than the pieces take');
+    await bench.press('None of Half is there');
+    expect(casting().parts[0].there).toBeUndefined();
+  });
+});
