@@ -4,7 +4,6 @@ import { castOf, workOrder } from '../../core/plan/batch-input';
 import type { FinishAnswer } from '../../core/finish/finish';
 import { layersOf } from '../../core/plan/needs';
 import { toppedFace } from '../../core/plan/open-face';
-import { sortsOf } from '../../core/plan/sorts';
 import { joinsOf, type Closure } from '../../core/record/closing';
 import type { UnitSystem } from '../../core/quantity/units';
 import { chocolateOf, fillingOf, meltOf } from '../../core/record/references';
@@ -15,13 +14,14 @@ import { coatNameIn, handsText, madeText, pressText, settingText, staysOnText } 
 import { capital, rangeText, text } from '../wording/format';
 import { containsText, guestTags, keptCold, type CountedTag } from '../wording/guest-tag';
 import { boilsDown } from '../wording/larder';
-import { dipTexts, insideName, whose } from '../wording/inside';
+import { dipTexts, insideName, variantPrefix } from '../wording/inside';
 import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
 import { aboutText, noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
+import { pouredOf, sortsLead, variantsContain } from './sheet-sorts';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
 import type { CastingPlan, PartDraft } from '../../core/plan/plan-types';
@@ -83,7 +83,7 @@ export function sheetContent(
   const { due, pieces } = casting;
   return {
     title: casting.name,
-    lead: `${counted(pieces, 'piece')}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
+    lead: `${counted(pieces, 'piece')}${sortsLead(plan)}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
     estimate: estimated
       ? 'These figures are a first estimate: the fine computation had not run when this was written.'
       : '',
@@ -161,7 +161,9 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
   const handled = hands && plan.parts.filter((one) => handlingLine(one) === hands).at(-1) === made;
   const several = plan.parts.length > 1;
   const melts = new Set(
-    plan.parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+    [plan, ...plan.variants.map(({ draft }) => draft)].flatMap(({ parts }) =>
+      parts.flatMap((one) => one.coatsMade.flatMap(({ shares }) => shares.map(({ meltId }) => meltId))),
+    ),
   );
   return {
     head: several ? part.name : 'Each round',
@@ -176,10 +178,7 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
       ...stirredIn(plan, made, system),
       ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];
-        const of =
-          melts.size > 1
-            ? ` ${one.shares.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name).join(' streaked with ')},`
-            : '';
+        const of = melts.size > 1 ? ` ${pouredOf(plan, part.id, i)},` : '';
         const likely = rangeText(stay, system);
         const how = turningOut(made).brief;
         const out = how && lastTurnedOut(plan.parts, made) ? `unmold: ${how}` : 'unmold.';
@@ -230,7 +229,7 @@ function insideRows(plan: CastingPlan, system: UnitSystem): SheetContent['inside
     const need = plan.fillings.find(({ fillingId }) => fillingId === choice.filling.id);
     const components = need?.components ?? [];
     return {
-      name: whose(names) + insideName(plan.parts, made, made.fill.layers.indexOf(layer)),
+      name: variantPrefix(names) + insideName(plan.parts, made, made.fill.layers.indexOf(layer)),
       each: text(mass.value, 'mass', system),
       job: text(jobKg, 'mass', system) + boilsDown(components, need?.mass.value ?? jobKg, system),
       mixed:
@@ -326,9 +325,5 @@ function cautionText(plan: CastingPlan): string {
   const mind = allCautions(plan)
     .map((text) => ` ${text}`)
     .join('');
-  const others = sortsOf(plan, plan.casting.pieces)
-    .filter(({ name }) => name !== undefined)
-    .map(({ name, draft }) => ` ${name ?? ''}: ${containsText(draft.piece).toLowerCase()}.`)
-    .join('');
-  return `${containsText(piece)}; check every packet and tell your guests.${others}${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
+  return `${containsText(piece)}; check every packet and tell your guests.${variantsContain(plan)}${mind} It ${KEEPING_TEXTS[piece.keeping]}.${cold} Follow your local rules and the maker’s instructions; for selling, ask your food authority.`;
 }

@@ -1,5 +1,5 @@
 import { layersOf } from '../../core/plan/needs';
-import { whose } from '../wording/inside';
+import { variantPrefix } from '../wording/inside';
 import { weighOutTables } from '../workspace/weigh-out/weigh-out-table';
 import type { CastingPlan } from '../../core/plan/plan-types';
 
@@ -12,7 +12,7 @@ export async function weighOutCsv(plan: CastingPlan): Promise<string> {
   );
   const inside = layersOf(plan).map(({ layer: { choice, mass }, names, count }) => [
     choice.filling.name,
-    `${whose(names)}Filling, each piece`,
+    `${variantPrefix(names)}Filling, each piece`,
     grams(mass.value),
     '',
     grams(mass.value * count),

@@ -3,7 +3,7 @@ import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 
 /** Whose something is, before its name: that of variants alone. */
-export function whose(names: readonly (string | undefined)[]): string {
+export function variantPrefix(names: readonly (string | undefined)[]): string {
   return names.length === 0 || names.includes(undefined) ? '' : `${names.join(', ')}: `;
 }
 

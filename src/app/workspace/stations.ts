@@ -52,7 +52,8 @@ export const STATION_ROWS: Readonly<Record<StationKey, StationRow>> = {
     scene: { name: 'Melting', drawing: () => import('./melt/melt-plan').then((m) => m.MeltPlanView) },
     simulated: true,
     planned: ({ casting, melts }, system) => {
-      const [made] = melts;
+      const made = melts.at(0);
+      if (!made) return { answer: 'nothing', detail: 'all was cast before' };
       const { school, way } = made.input;
       // One after another, in one microwave.
       if (melts.length > 1)

@@ -30,6 +30,8 @@ export interface ChillCoatAnswer {
   /** What the stay goes on to: the next coat, the filling, or out of the mold. */
   readonly until: StayUntil;
   readonly overruled: boolean;
+  /** The variant in the same mold that it stays for, by its name, where that is the slowest. */
+  readonly longestFor?: string;
   /** Whether it has come to that when it is taken on, wherever it stays on. */
   readonly ready: boolean;
 }

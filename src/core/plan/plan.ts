@@ -12,8 +12,9 @@ import { cappedWith } from './capping';
 import { meltInput, stretchesFor } from './melts';
 import { fillingMasses, fillingParts } from './needs';
 import { staysWet } from './open-face';
+import { sortsOf } from './sorts';
 import { findProblems } from './problems';
-import type { CastingPlan, FillingNeed, PartPlan, PlanDraft } from './plan-types';
+import type { CastingPlan, ChilledDraft, FillingNeed, PartPlan, PlanDraft } from './plan-types';
 
 /**
  * Completes a draft with the chill's figures: chill, batch, what to buy, and what needs attention.
@@ -22,14 +23,14 @@ import type { CastingPlan, FillingNeed, PartPlan, PlanDraft } from './plan-types
  */
 export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): CastingPlan {
   const { casting } = draft;
-  const chilled = {
+  const chilled = inOneMold({
     ...draft,
     parts: chilledParts(draft, chills),
     variants: draft.variants.map(({ variant, draft: own }) => ({
       variant,
       draft: { ...own, parts: chilledParts(own, chills), variants: [] },
     })),
-  };
+  });
   const { parts } = chilled;
   const input = batchInput(chilled);
   const amounts = batchAmounts(input);
@@ -54,6 +55,38 @@ function chilledParts(draft: PlanDraft, chills: readonly ChillResult[]): PartPla
       chill: chillAnswers(part.chillInput, chill, kitchen, thickM, density, cappedWith(draft, part)),
     };
   });
+}
+
+/** Pieces that are made otherwise are cast in the same molds: all of a mold stay as long as the slowest of them takes. */
+function inOneMold(plan: ChilledDraft): ChilledDraft {
+  if (plan.variants.length === 0) return plan;
+  const sorts = sortsOf(plan, plan.casting.pieces);
+  const together = (parts: readonly PartPlan[]): PartPlan[] =>
+    parts.map((made, at) => ({
+      ...made,
+      chill: {
+        ...made.chill,
+        coats: made.chill.coats.map((coat, i) => {
+          const stays = sorts.flatMap(({ name, draft }) => {
+            const stay = draft.parts[at].chill.coats.at(i)?.stay;
+            return stay ? [{ name, stay }] : [];
+          });
+          const { name, stay } = stays.reduce((longest, one) => (one.stay.value > longest.stay.value ? one : longest), {
+            name: undefined,
+            ...coat,
+          });
+          return stay === coat.stay || name === undefined ? { ...coat, stay } : { ...coat, stay, longestFor: name };
+        }),
+      },
+    }));
+  return {
+    ...plan,
+    parts: together(plan.parts),
+    variants: plan.variants.map(({ variant, draft }) => ({
+      variant,
+      draft: { ...draft, parts: together(draft.parts) },
+    })),
+  };
 }
 
 /** What the job takes of each filling: in the layers, and on the pieces. */

@@ -1,4 +1,4 @@
-import { Bench, wait, withDemo } from '../../../testing/bench';
+import { Bench, until, wait, withDemo } from '../../../testing/bench';
 import { sheetContent } from '../../sheet/sheet-content';
 import { PlanService } from '../../state/plan-service';
 import { TestBed } from '@angular/core/testing';
@@ -27,8 +27,11 @@ describe('variants', () => {
       { chocolateId: 'linen' },
     ]);
     expect(bench.text).toMatch(/Contains milk/);
-    await wait(120);
-    const { tags, tables, caution } = sheetContent(plan(), [], 'EUR', 'metric', { estimated: false, late: undefined });
+    await until(() => plan().batch.byPart[0].casts.length === 2);
+    const { lead, parts, tags, tables, caution } = sheetContent(plan(), [], 'EUR', 'metric', {
+      estimated: false,
+      late: undefined,
+    });
     expect(tags.map(({ tag, pieces }) => [tag.title, pieces])).toEqual([
       [casting().name, 12],
       [`${casting().name}, White ones`, 6],
@@ -38,6 +41,13 @@ describe('variants', () => {
     expect(caution).toContain('White ones: contains milk');
     expect(tables.map(({ chocolate }) => chocolate)).toEqual(['Quarry 64', 'Linen']);
     expect(tables[1].rows[0].name).toBe('White ones: first coat');
+    expect(lead).toContain('18 pieces (12 as chosen and 6 White ones): ');
+    expect(parts[0].steps[0].how).toContain('Quarry 64, White ones: Linen');
+    // What is in one mold stays as long as the slowest in it takes, wherever that is told.
+    const [coat] = plan().chill.coats;
+    expect(coat.longestFor).toBe('White ones');
+    expect(plan().batch.work.parts[0].coats[0].chillSeconds).toBe(coat.stay.value);
+    expect(parts[0].steps[0].how).toContain(`for ${coat.stay.value / 60} min`);
     await bench.choose('White ones: in place of Quarry 64', 'same');
     expect(casting().melts).toHaveLength(1);
   });
@@ -51,8 +61,8 @@ describe('variants', () => {
     await wait(120);
     expect((await Bench.of(BatchView)).text).not.toContain('as chosen');
     await (await Bench.of(VariantList)).choose('Variant 1: in place of Quarry 64', 'fallow');
-    await wait(120);
-    expect((await Bench.of(BatchView)).text).toMatch(/Half: \d+ as chosen, \d+ Variant 1\./);
+    await until(() => plan().batch.byPart[0].casts.length === 2);
+    expect((await Bench.of(BatchView)).text).toMatch(/Half: \d+ as chosen and \d+ Variant 1\./);
   });
 
   it('go without a finish, are told where there are too few pieces, and are taken out', async () => {
@@ -78,7 +88,7 @@ describe('variants', () => {
       draft.parts[0].coats.splice(1);
       draft.variants = [{ id: 'v', name: 'Thin ones', pieces: 6, melts: [], fillings: [], without: [] }];
     });
-    await wait(120);
+    await until(() => plan().casting.variants.length === 1);
     // What is wrong with all is said once, of all.
     expect(plan().problems.some(({ key }) => key === 'rimTooThin')).toBe(true);
     expect(plan().problems.some(({ variant }) => variant !== undefined)).toBe(false);

@@ -16,10 +16,11 @@ export function chillAnswers(plan: CastingPlan): readonly AnswerRow[] {
   const { coats, dewPoint, surface, sweats, cover, coverWhenCold } = chill;
   const last = coats[coats.length - 1];
   return [
-    ...coats.map(({ until, stay, overruled }, i) => ({
+    ...coats.map(({ until, stay, overruled, longestFor }, i) => ({
       name: NEXT[until] ?? `To ${coatNameIn(coatsMade, i + 1).toLowerCase()}`,
       figures: [{ answer: stay, strong: true }, ...(stay.low === undefined ? [] : [{ answer: stay, rangeOnly: true }])],
       ...(stay.value === 0 && !overruled ? { after: 'once it has rested' } : {}),
+      ...(longestFor ? { after: `for ${longestFor}` } : {}),
     })),
     ...answerRow('Keep level for', levelFor(plan)),
     ...answerRow('Latest sensible', last.until === 'unmold' ? last.chosen.latest : undefined),

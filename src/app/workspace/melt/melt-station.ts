@@ -26,7 +26,7 @@ import { MeltMaking } from './melt-making';
 export class MeltStation {
   private readonly units = inject(Units);
   protected readonly open = inject(OpenMelt);
-  private readonly plan = inject(PlanService).plan;
+  protected readonly plan = inject(PlanService).plan;
   protected readonly made = computed(() => madeOf(this.plan(), this.open.id()));
   protected readonly answers = computed<readonly AnswerRow[]>(() => {
     const made = this.made();

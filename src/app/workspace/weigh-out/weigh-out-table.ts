@@ -5,7 +5,7 @@ import type { UnitSystem } from '../../../core/quantity/units';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { weighedName } from '../../wording/coats';
 import { closingWords } from '../../wording/closing';
-import { whose } from '../../wording/inside';
+import { variantPrefix } from '../../wording/inside';
 import type { CastingPlan } from '../../../core/plan/plan-types';
 
 /** What a line of a weigh-out goes into. */
@@ -96,7 +96,7 @@ function furtherLines(plan: CastingPlan, melt: CastingPlan['batch']['melts'][num
 function coatLines(plan: CastingPlan, meltId: string): WeighOutRow[] {
   return workOrder(plan.parts).flatMap(({ part }) =>
     castsWeighed(plan, part.id).flatMap(({ made: { coat, coatsMade }, names, parts, perRound }) => {
-      const which = whose(names) + (plan.parts.length > 1 ? `${part.name}, ` : '');
+      const which = variantPrefix(names) + (plan.parts.length > 1 ? `${part.name}, ` : '');
       return coat.coats.flatMap((made, i): WeighOutRow[] => {
         const share = shareOf(coatsMade[i].shares, meltId);
         if (share === 0 || parts === 0) return [];

@@ -5,7 +5,7 @@ import { ShoppingList } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { Figure } from '../../ui/figure';
 import { text, weighedText } from '../../wording/format';
-import { insideName, whose } from '../../wording/inside';
+import { insideName, variantPrefix } from '../../wording/inside';
 import { listed } from '../../wording/names';
 import { weighOutTables } from './weigh-out-table';
 
@@ -94,7 +94,7 @@ export class WeighOut {
     return plan
       ? layersOf(plan).map(({ made, layer, names, count }) => ({
           id: `${layer.choice.id} ${layer.choice.filling.id}`,
-          name: whose(names) + insideName(plan.parts, made, made.fill.layers.indexOf(layer)),
+          name: variantPrefix(names) + insideName(plan.parts, made, made.fill.layers.indexOf(layer)),
           mass: layer.mass,
           jobKg: layer.mass.value * count,
         }))

@@ -1,0 +1,32 @@
+import type { CastingPlan } from '../../core/plan/plan-types';
+import { castsOf, sortsOf } from '../../core/plan/sorts';
+import { chocolateOf, meltOf } from '../../core/record/references';
+import { containsText } from '../wording/guest-tag';
+import { sortsText, variantPrefix } from '../wording/inside';
+import { listed } from '../wording/names';
+
+/** How many pieces are of which variant: " (12 as chosen and 6 White ones)". */
+export function sortsLead(plan: CastingPlan): string {
+  const sorts = sortsOf(plan, plan.casting.pieces);
+  return sorts.some(({ name }) => name !== undefined)
+    ? ` (${listed(sorts.map(({ name, pieces }) => `${pieces} ${sortsText([name])}`))})`
+    : '';
+}
+
+/** What a coat of a part is poured of: "Quarry 64", and for variants that are cast of something else "White ones: Linen". */
+export function pouredOf(plan: CastingPlan, partId: string, coat: number): string {
+  return castsOf(plan, partId, plan.casting.pieces)
+    .flatMap(({ names, made }) => {
+      const shares = made.coatsMade.at(coat)?.shares;
+      const chocolates = shares?.map(({ meltId }) => chocolateOf(plan.casting, meltOf(plan.casting, meltId)).name);
+      return chocolates ? [variantPrefix(names) + chocolates.join(' streaked with ')] : [];
+    })
+    .join(', ');
+}
+
+/** What variants contain: " White ones: contains milk." for each that there is a piece of. */
+export function variantsContain(plan: CastingPlan): string {
+  return sortsOf(plan, plan.casting.pieces)
+    .flatMap(({ name, draft }) => (name === undefined ? [] : [` ${name}: ${containsText(draft.piece).toLowerCase()}.`]))
+    .join('');
+}
