@@ -153,7 +153,6 @@ export const wait = (ms: number): Promise<void> => new Promise((resolve) => setT
 const ENTER = 13;
 const DOWN_ARROW = 40;
 const LONGEST_LIST = 60;
-const LISTS_OPENED = 3;
 
 /** A component on the page, driven by what can be seen of it. */
 export class Bench<T> {
@@ -228,13 +227,8 @@ export class Bench<T> {
     return names;
   }
 
-  /** Opens a list and presses what stands for a value; once more where the list has been drawn anew meanwhile. */
+  /** Opens a list and presses what stands for a value. */
   async choose(label: string, value: string): Promise<void> {
-    for (let k = 0; k < LISTS_OPENED; k++) if (await this.chose(label, value)) return;
-    throw new Error(`nothing stands for “${value}” in “${label}”`);
-  }
-
-  private async chose(label: string, value: string): Promise<boolean> {
     const box = this.field(label);
     const press = (code: number): boolean =>
       box.dispatchEvent(new KeyboardEvent('keydown', { keyCode: code, bubbles: true, cancelable: true }));
@@ -246,14 +240,12 @@ export class Bench<T> {
       if (option?.dataset['value'] === value) {
         press(ENTER);
         await this.settle();
-        return true;
+        return;
       }
       press(DOWN_ARROW);
       await this.settle();
     }
-    box.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true, cancelable: true }));
-    await this.settle();
-    return false;
+    throw new Error(`nothing stands for “${value}” in “${label}”`);
   }
 
   /** Presses a button, or one of a row of choices, by its name. */

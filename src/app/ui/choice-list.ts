@@ -15,6 +15,7 @@ import {
 import { FormsModule } from '@angular/forms';
 import { LucideChevronDown } from '@lucide/angular';
 import { NzSelectComponent, NzSelectModule } from 'ng-zorro-antd/select';
+import { alike } from '../../core/record/merge';
 import type { Option } from '../wording/option';
 import { Labelled } from './labelled';
 
@@ -48,19 +49,21 @@ export class ChoiceList<T extends string> implements AfterViewChecked {
   /** As the kit tells it. Were it told back, the kit would clear what was typed meanwhile. */
   protected readonly open = signal(false);
   protected readonly rowPx = signal<number>(ROW_PX.wide);
-  protected readonly searched = computed(() => this.options().length > IN_SIGHT);
+  /** Told anew without a change it is left as it stands: an open list that is drawn anew forgets where one is in it. */
+  private readonly listed = computed(() => this.options(), { equal: alike });
+  protected readonly searched = computed(() => this.listed().length > IN_SIGHT);
   protected readonly ungrouped = computed(() =>
-    this.searched() ? this.options().filter(({ group }) => !group) : this.options(),
+    this.searched() ? this.listed().filter(({ group }) => !group) : this.listed(),
   );
   protected readonly groups = computed(() =>
-    [...new Set(this.searched() ? this.options().flatMap(({ group }) => group ?? []) : [])].map((name) => ({
+    [...new Set(this.searched() ? this.listed().flatMap(({ group }) => group ?? []) : [])].map((name) => ({
       name,
-      options: this.options().filter(({ group }) => group === name),
+      options: this.listed().filter(({ group }) => group === name),
     })),
   );
   /** As they stand in the list. */
   private readonly ordered = computed(() => [...this.ungrouped(), ...this.groups().flatMap(({ options }) => options)]);
-  protected readonly current = computed(() => this.options().find(({ value }) => value === this.value()));
+  protected readonly current = computed(() => this.listed().find(({ value }) => value === this.value()));
 
   private picked: T | undefined;
   /** Whether it was open when a key went down, before the kit has heard of it. */
