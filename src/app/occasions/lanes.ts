@@ -8,7 +8,9 @@ import { Pick } from '../ui/pick';
 import { text } from '../wording/format';
 import { letterOf, taskText, whoseText } from '../wording/occasion';
 import { dayText, timeText } from '../wording/times';
+import { followPointer } from './follow-pointer';
 import { OccasionView } from './occasion-view';
+import { StayEdges } from './stay-edges';
 import { fullness, ticksOf, timetableScale } from './timetable-scale';
 
 /** Something in a lane. */
@@ -45,14 +47,12 @@ const WIDTHS = { '1': 100, '2': 200, '4': 400 } as const;
 const TICKS_S = { '1': 3600, '2': 1800, '4': 900 } as const;
 /** What the name of a tick takes, % at full width. */
 const NAME_SHARE = 9;
-/** A pointer that moves less is a click, px. */
-const DRAG_PX = 5;
 
 /** An occasion's timetable as lanes: the hands of each person, molds, shelves, bowls; nights folded. What is done by hand can be dragged. */
 @Component({
   selector: 'ks-lanes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Pick],
+  imports: [Pick, StayEdges],
   templateUrl: './lanes.html',
   styleUrl: './lanes.less',
 })
@@ -112,24 +112,16 @@ export class LanesView {
     const lane = (event.currentTarget as HTMLElement).parentElement;
     if (bar.task === undefined || !lane || event.button !== 0) return;
     const key = bar.task;
-    const width = lane.clientWidth;
-    const from = event.clientX;
-    const by = (at: PointerEvent): number => (100 * (at.clientX - from)) / width;
-    const move = (at: PointerEvent): void => {
-      if (this.drag() || Math.abs(at.clientX - from) >= DRAG_PX) this.drag.set({ key, by: by(at) });
-    };
-    const end = (at: PointerEvent): void => {
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', end);
-      window.removeEventListener('pointercancel', end);
-      const dragged = this.drag() !== undefined && at.type === 'pointerup';
-      this.drag.set(undefined);
-      this.dragged = dragged;
-      if (dragged) this.drop(key, bar.at + by(at));
-    };
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', end);
-    window.addEventListener('pointercancel', end);
+    const shareOf = (px: number): number => (100 * px) / lane.clientWidth;
+    followPointer(
+      event,
+      (px) => this.drag.set({ key, by: shareOf(px) }),
+      (px) => {
+        this.drag.set(undefined);
+        this.dragged = px !== undefined;
+        if (px !== undefined) this.drop(key, bar.at + shareOf(px));
+      },
+    );
   }
 
   protected press({ task }: Bar): void {

@@ -4,7 +4,11 @@ import { Bench, clockAt, closeWorkers, MONDAY, openDemo, until } from '../../tes
 import type { CastingStore } from '../state/casting-store';
 import { Notices } from '../state/notices';
 import { Occasions } from '../state/occasions';
+import { InOccasion } from '../state/in-occasion';
 import { Timetables } from '../state/timetables';
+import { timeText } from '../wording/times';
+import { Ribbon } from '../workspace/ribbon/ribbon';
+import { StationList } from '../workspace/station-list';
 import { OccasionPage } from './occasion-page';
 import { OccasionsPage } from './occasions-page';
 
@@ -146,6 +150,33 @@ describe('The page of an occasion', () => {
     expect(bench.text).toContain('the two are taken as one');
   });
 
+  it('moves the ends of a stay by arrow keys, never past each other, undone like any change', async () => {
+    const bench = await opened();
+    occasions.edit('demo-supper', 'stay', (draft) => {
+      draft.stays = [{ from: '2026-10-17T08:00', to: '2026-10-17T17:30' }];
+    });
+    await until(() => bench.all('[role=slider]').length === 2);
+    const [begins, ends] = bench.all('[role=slider]');
+    expect([begins, ends].map((edge) => edge.getAttribute('aria-label'))).toEqual(['Stay 1 begins', 'Stay 1 ends']);
+    expect(ends.getAttribute('aria-valuetext')).toBe('Sat 17 Oct, 17:30');
+    const press = (edge: HTMLElement, key: string): boolean =>
+      edge.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    press(begins, 'ArrowLeft');
+    press(begins, 'Enter');
+    expect(supper()?.stays).toEqual([{ from: '2026-10-17T07:45', to: '2026-10-17T17:30' }]);
+    await bench.settle();
+    press(bench.all('[role=slider]')[1], 'ArrowRight');
+    expect(supper()?.stays[0].to).toBe('2026-10-17T17:45');
+    // Ten hours by quarters of one, of which there are fewer.
+    for (let k = 0; k < 40; k++) {
+      await bench.settle();
+      const edge = bench.all('[role=slider]').at(0);
+      if (edge) press(edge, 'ArrowRight');
+    }
+    expect(Date.parse(supper()?.stays[0].from ?? '')).toBeLessThanOrEqual(Date.parse('2026-10-17T17:30'));
+    expect(supper()?.stays[0].to).toBe('2026-10-17T17:45');
+  });
+
   it('says what all of it and each casting cost, and what is counted in pieces', async () => {
     const bench = await opened();
     expect(bench.text).toMatch(/All of it costs € \d+\.\d\d/);
@@ -198,6 +229,32 @@ describe('The page of an occasion', () => {
     store.undo();
     expect(timetables.partOf('demo-bombs')).toEqual(part);
     await bench.settle();
+  });
+
+  it('tells the casting’s own page when it begins among the others, and draws it so', async () => {
+    await opened();
+    store.open('demo-bombs');
+    await until(() => TestBed.inject(InOccasion).part() !== undefined);
+    const tasks = TestBed.inject(InOccasion).tasks();
+    const ribbon = await Bench.of(Ribbon);
+    await until(() => ribbon.text.includes('its occasion'));
+    await ribbon.settle();
+    await ribbon.press('its occasion');
+    expect(ribbon.text).toContain('In Hedgerow supper');
+    const begins = timeText(tasks[0].startS, 'Europe/Berlin');
+    expect(ribbon.all('.ticks span')[0].textContent).toContain(begins);
+    const hands = ribbon.all('li:not(.wait)').reduce((sum, bar) => sum + Number(bar.style.flexGrow), 0);
+    expect(hands).toBeCloseTo(
+      tasks.filter(({ handsOn }) => handsOn).reduce((sum, { seconds }) => sum + seconds, 0),
+      3,
+    );
+    await until(() => TestBed.inject(StationList).tabs().at(-1)?.detail.includes(begins) ?? false);
+    expect(TestBed.inject(StationList).tabs().at(-1)?.detail).toBe(`from Sat 17 Oct, ${begins}`);
+    // Once anything is changed it is known no more, and the casting is told by itself.
+    occasions.edit('demo-supper', 'people', (draft) => void (draft.people = 2));
+    await ribbon.settle();
+    expect(ribbon.text).toContain('Whole job');
+    expect(TestBed.inject(StationList).tabs().at(-1)?.detail).toMatch(/^start by/);
   });
 
   it('takes out a casting, and what is gone', async () => {

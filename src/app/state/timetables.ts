@@ -1,5 +1,5 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
-import type { OccasionPlan } from '../../core/occasion/occasion-plan';
+import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
 import type { NoTimetable } from '../../core/occasion/occasion-answer';
 import type { Casting } from '../../core/record/casting';
 import type { Stay } from '../../core/schedule/workload';
@@ -70,13 +70,18 @@ export class Timetables {
     });
   }
 
-  /** From the first to the last that is done for a casting, s since 1970 UTC, where its occasion's timetable is known as it is now. */
-  partOf(castingId: string): Stay | undefined {
+  /** What is done for a casting, by its time, where its occasion's timetable is known as it is now. */
+  tasksOf(castingId: string): readonly PlannedTask[] | undefined {
     const occasion = this.occasions.of(castingId);
     const known = this.known().get(occasion?.id ?? '');
     if (!occasion || !known || !alike(known.asked, { occasion, castings: this.occasions.castingsOf(occasion) }))
       return undefined;
-    const own = known.plan.tasks.filter((task) => task.castingId === castingId);
+    return known.plan.tasks.filter((task) => task.castingId === castingId);
+  }
+
+  /** From the first to the last of that, s since 1970 UTC. */
+  partOf(castingId: string): Stay | undefined {
+    const own = this.tasksOf(castingId) ?? [];
     if (own.length === 0) return undefined;
     return { from: own[0].startS, to: Math.max(...own.map(({ startS, seconds }) => startS + seconds)) };
   }

@@ -1,10 +1,11 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { StationKey } from '../../core/plan/plan-types';
+import { InOccasion } from '../state/in-occasion';
 import { PlanService } from '../state/plan-service';
 import { StartTime } from '../state/start-time';
 import { Units } from '../state/units';
 import { noteWording } from '../wording/problems';
-import { lateNote } from '../wording/times';
+import { lateNote, momentText } from '../wording/times';
 import { STATIONS, STATION_ROWS, type StationAnswer } from './stations';
 
 /** A station as its tab shows it: the answer in large figures, a line below, and a mark where something is wrong. */
@@ -22,6 +23,7 @@ export class StationList {
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
   private readonly time = inject(StartTime);
+  private readonly inOccasion = inject(InOccasion);
 
   private readonly drafted = computed(() => {
     const draft = this.plans.draft();
@@ -29,7 +31,15 @@ export class StationList {
   });
   private readonly planned = computed(() => {
     const plan = this.plans.plan();
-    return plan && answers((key) => STATION_ROWS[key].planned?.(plan, this.units.system()));
+    const found = plan && answers((key) => STATION_ROWS[key].planned?.(plan, this.units.system()));
+    // Among others it begins when its occasion has it, and not when it would by itself.
+    const [batch, part] = [found?.get('batch'), this.inOccasion.part()];
+    if (batch && part)
+      found?.set('batch', {
+        ...batch,
+        detail: `from ${momentText(part.from, this.inOccasion.occasion()?.due.zone ?? 'UTC')}`,
+      });
+    return found;
   });
 
   readonly tabs = computed<readonly StationTab[]>(() => {

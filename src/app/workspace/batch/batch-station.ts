@@ -4,6 +4,7 @@ import type { Casting, SpareRule } from '../../../core/record/casting';
 import { dueSeconds, localTime } from '../../../core/record/due';
 import { fillingOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
+import { InOccasion } from '../../state/in-occasion';
 import { PlanService } from '../../state/plan-service';
 import { ShoppingList, type OnHand } from '../../state/shopping-list';
 import { Units } from '../../state/units';
@@ -45,6 +46,7 @@ import { VariantList } from './variant-list';
 export class BatchStation {
   private readonly store = inject(CastingStore);
   private readonly units = inject(Units);
+  private readonly inOccasion = inject(InOccasion);
   protected readonly plan = inject(PlanService).plan;
   protected readonly list = inject(ShoppingList);
   protected readonly rules = [
@@ -75,7 +77,7 @@ export class BatchStation {
     const { total, handsOn, waiting, rounds } = plan.batch;
     const makes = this.list.makes();
     return [
-      ...answerRow('Start by', plan.start, { strong: true }),
+      ...answerRow('Start by', plan.start, { strong: true, ...(this.inOccasion.part() ? { after: 'by itself' } : {}) }),
       ...plan.fillings.flatMap(({ fillingId, makeBy }) =>
         answerRow(`Make ${fillingOf(plan.casting, fillingId).name} by`, makeBy),
       ),

@@ -1,33 +1,18 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  Injector,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  untracked,
-} from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { timer } from 'rxjs';
 import { LucideCopy, LucideDownload, LucideTrash2 } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { Casting } from '../../../core/record/casting';
 import { CastingStorage } from '../../state/casting-storage';
 import { CastingStore } from '../../state/casting-store';
 import { CastingsActions } from '../../state/castings-actions';
-import { Occasions } from '../../state/occasions';
-import { Timetables } from '../../state/timetables';
+import { InOccasion } from '../../state/in-occasion';
 import { Once } from '../../ui/once';
 import { UndoRedo } from '../../ui/undo-redo';
 import { StartTime } from '../../state/start-time';
 import { nameProblem, tidyName } from '../../wording/naming';
 import { dueText, momentText, startText } from '../../wording/times';
 import { Tool } from '../../ui/tool';
-
-const OCCASIONS_AFTER_MS = 900;
 
 /** The casting's name, pieces and due date, what can be done with it, and whether it is saved. */
 @Component({
@@ -42,16 +27,13 @@ export class CastingHeader {
   private readonly store = inject(CastingStore);
   private readonly time = inject(StartTime);
   protected readonly actions = inject(CastingsActions);
-  private readonly injector = inject(Injector);
-  private readonly occasions = signal<Occasions | undefined>(undefined);
+  private readonly inOccasion = inject(InOccasion);
   readonly casting = input.required<Casting>();
   /** The occasion it belongs to. */
-  protected readonly occasion = computed(() => this.occasions()?.of(this.casting().id));
-
-  private readonly timetables = signal<Timetables | undefined>(undefined);
+  protected readonly occasion = this.inOccasion.occasion;
   /** When it begins by its occasion's timetable, where that has been found. */
   protected readonly begins = computed(() => {
-    const [occasion, part] = [this.occasion(), this.timetables()?.partOf(this.casting().id)];
+    const [occasion, part] = [this.occasion(), this.inOccasion.part()];
     return occasion && part ? `, there from ${momentText(part.from, occasion.due.zone)}` : '';
   });
 
@@ -83,13 +65,6 @@ export class CastingHeader {
   private undoneSeen = 0;
 
   constructor() {
-    // Occasions are read when the first view stands: before that they would only take the processor from it.
-    timer(OCCASIONS_AFTER_MS)
-      .pipe(takeUntilDestroyed())
-      .subscribe(() => {
-        this.occasions.set(this.injector.get(Occasions));
-        this.timetables.set(this.injector.get(Timetables));
-      });
     effect(() => {
       const { id, name } = this.casting();
       const undone = this.store.undoneCount();

@@ -1,0 +1,34 @@
+import { Injectable, Injector, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { timer } from 'rxjs';
+import { CastingStore } from './casting-store';
+import { Occasions } from './occasions';
+import { Timetables } from './timetables';
+
+/** Occasions are read when the first view stands: before that they would only take the processor from it. */
+const OCCASIONS_AFTER_MS = 1000;
+
+/** The open casting in its occasion: when it is worked on among the others, where that has been found and nothing has changed since. */
+@Injectable({ providedIn: 'root' })
+export class InOccasion {
+  private readonly store = inject(CastingStore);
+  private readonly injector = inject(Injector);
+  private readonly occasions = signal<Occasions | undefined>(undefined);
+  private readonly timetables = signal<Timetables | undefined>(undefined);
+  private readonly id = computed(() => this.store.current()?.id ?? '');
+  /** The occasion it belongs to. */
+  readonly occasion = computed(() => this.occasions()?.of(this.id()));
+  /** What is done for it, by its time. */
+  readonly tasks = computed(() => this.timetables()?.tasksOf(this.id()) ?? []);
+  /** From the first to the last of it, s since 1970 UTC. */
+  readonly part = computed(() => this.timetables()?.partOf(this.id()));
+
+  constructor() {
+    timer(OCCASIONS_AFTER_MS)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => {
+        this.occasions.set(this.injector.get(Occasions));
+        this.timetables.set(this.injector.get(Timetables));
+      });
+  }
+}
