@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
-import { choose, expect, quiet, test } from './kitchen';
+import { choose, expect, quiet, tab, test } from './kitchen';
 
 /** Opens an occasion, and waits until its timetable stands. */
 async function opened(page: Page, name = 'Hedgerow supper'): Promise<void> {
@@ -137,4 +137,31 @@ test('on a phone nothing is wider than the page', async ({ page }) => {
   await page.goto('/occasions');
   await expect(page.getByRole('button', { name: 'New occasion' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('a stay is dragged longer, and undone; its castings tell when they begin in it', async ({ page }) => {
+  test.slow();
+  await opened(page);
+  const ends = page.getByRole('slider', { name: 'Stay 1 ends' });
+  await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 21:00');
+  await page.getByRole('link', { name: 'Cider-spice bombs' }).first().click();
+  await expect(tab(page, 'Batch')).toContainText(/from (Fri 16|Sat 17) Oct, \d\d:\d\d/);
+  await page.getByText('its occasion', { exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'In Hedgerow supper' })).toBeVisible();
+  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`)).toEqual([]);
+  await page.goBack();
+  await standing(page);
+  const box = await ends.boundingBox();
+  if (!box) throw new Error('no end to drag');
+  await page.mouse.move(box.x + box.width - 2, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width + 38, box.y + 8, { steps: 4 });
+  await expect(ends).toContainText(/Fri 16 Oct, 21:[1-5]/);
+  await page.mouse.up();
+  await expect(ends).toHaveAttribute('aria-valuetext', /Fri 16 Oct, 21:[1-5]/);
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 21:00');
+  await ends.press('ArrowLeft');
+  await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 20:45');
 });
