@@ -3,7 +3,7 @@ import { dueSeconds } from '../../core/record/due';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
 import { fromToText } from '../wording/occasion';
-import { dayText, dueText, timeText } from '../wording/times';
+import { dayText, dueText, timeText, weekdayTimeText } from '../wording/times';
 import { OccasionView } from './occasion-view';
 
 /** Nearer than this to the best there can be, it is the best, s. */
@@ -44,15 +44,19 @@ export class OccasionAnswers {
     const kg = plan.bowls.reduce((sum, bowl) => sum + bowl.kg, 0);
     const longest = [...plan.free].sort((a, b) => b.to - b.from - (a.to - a.from)).at(0);
     const late = plan.startS < this.view.clock.seconds();
+    // Over several days a time by itself would be taken for one of the same day.
+    const days = dayText(plan.startS, due.zone) !== dayText(plan.readyS, due.zone);
+    const clock = (seconds: number): string =>
+      days ? weekdayTimeText(seconds, due.zone) : timeText(seconds, due.zone);
     return [
       {
         name: 'Start',
-        figure: timeText(plan.startS, due.zone),
+        figure: clock(plan.startS),
         said: `${dayText(plan.startS, due.zone)}${late ? ': that has passed' : ''}`,
       },
       {
         name: 'Ready',
-        figure: timeText(plan.readyS, due.zone),
+        figure: clock(plan.readyS),
         said: `wanted by ${dueText(due)}`,
       },
       {
@@ -68,7 +72,9 @@ export class OccasionAnswers {
       {
         name: 'Free',
         figure: longest ? time(longest.to - longest.from) : 'none',
-        said: longest ? `the longest: ${fromToText(longest, due.zone)}` : 'no stretch of a quarter of an hour',
+        said: longest
+          ? `the longest: ${fromToText(longest, due.zone)}`
+          : `no quarter of an hour${several ? ' within a stay' : ''}`,
       },
       {
         name: 'Melt',

@@ -119,6 +119,12 @@ export function dayText(seconds: number, zone: string): string {
   return momentOf(seconds, zone).day;
 }
 
+/** "Fri 17:05" by the clocks of a zone. */
+export function weekdayTimeText(seconds: number, zone: string): string {
+  const { weekday, time } = momentOf(seconds, zone);
+  return `${weekday} ${time}`;
+}
+
 /** When a casting is due. */
 export function dueText(due: Due): string {
   return momentText(dueSeconds(due), due.zone);
