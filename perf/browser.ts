@@ -495,7 +495,8 @@ export function lighthouseResults(address: string): Result[] {
   });
 }
 
-function lighthouse(address: string, flags: readonly string[]): LighthouseRun {
+/** @param again once more, where the browser did not record the page */
+function lighthouse(address: string, flags: readonly string[], again = true): LighthouseRun {
   const done = spawnSync(
     process.execPath,
     [
@@ -509,6 +510,7 @@ function lighthouse(address: string, flags: readonly string[]): LighthouseRun {
     ],
     { env: { ...process.env, CHROME_PATH: CHROME }, maxBuffer: 1e8, encoding: 'utf8' },
   );
+  if (done.status !== 0 && again) return lighthouse(address, flags, false);
   if (done.status !== 0) throw new Error(`lighthouse failed: ${done.stderr.slice(-400)}`);
   const report = JSON.parse(done.stdout) as LighthouseReport;
   return {
