@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucideX } from '@lucide/angular';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { packedOf } from '../../core/occasion/packing';
+import { castSo, packablesOf, packedOf, type Packable } from '../../core/occasion/packing';
 import { WRAPS } from '../../core/record/choices';
-import type { PackedSet } from '../../core/record/occasion';
+import { packedKey, type PackedSet } from '../../core/record/occasion';
 import { CastingStore } from '../state/casting-store';
 import { newId } from '../state/new-id';
 import { Occasions } from '../state/occasions';
@@ -27,26 +27,40 @@ export class OccasionPacking {
   private readonly occasions = inject(Occasions);
   private readonly store = inject(CastingStore);
   protected readonly wraps = WRAPS.map((value) => ({ value, name: WRAP_NAMES[value] }));
-  protected readonly castings = this.view.castings;
+  protected readonly packables = computed(() =>
+    packablesOf(this.view.castings(), this.view.occasion()?.sets ?? []).map((one) => ({
+      ...one,
+      key: packedKey(one),
+      name: this.nameOf(one),
+    })),
+  );
 
   protected readonly sets = computed(() =>
     (this.view.occasion()?.sets ?? []).map((set) => ({
       ...set,
-      pieces: new Map(set.contents.map(({ castingId, pieces }) => [castingId, pieces])),
+      pieces: new Map(set.contents.map((one) => [packedKey(one), one.pieces])),
     })),
   );
   protected readonly packed = computed(() => {
     const sets = this.view.occasion()?.sets ?? [];
     if (sets.length === 0) return [];
-    return packedOf(sets, this.castings()).map(({ castingId, packed, left }) => {
-      const { name, pieces } = this.castings().find(({ id }) => id === castingId) ?? { name: '', pieces: 0 };
+    return packedOf(sets, this.packables()).map((one) => {
+      const { variantId, variant, pieces, packed, left } = one;
       const rest = left > 0 ? `${left} left over` : left < 0 ? `${-left} short` : 'none left over';
-      return { castingId, packed, short: left < 0, text: `${name}: ${packed} of ${pieces} packed, ${rest}` };
+      return {
+        ...one,
+        key: packedKey(one),
+        short: left < 0,
+        mayCast: left < 0 && (variantId === undefined || variant !== undefined),
+        text: `${this.nameOf(one)}: ${packed} of ${pieces} packed, ${rest}`,
+      };
     });
   });
 
   protected add(): void {
-    const contents = this.castings().map(({ id }) => ({ castingId: id, pieces: 1 }));
+    const contents = this.packables()
+      .filter(({ pieces }) => pieces > 0)
+      .map(({ castingId, variantId }) => ({ castingId, ...(variantId === undefined ? {} : { variantId }), pieces: 1 }));
     this.edit('new set', (sets) => {
       const free = [1, 2, 3]
         .map((k) => `Set ${sets.length + k}`)
@@ -76,22 +90,30 @@ export class OccasionPacking {
     if (name.trim()) this.change(id, { name: name.trim() });
   }
 
-  protected setPieces(id: string, castingId: string, pieces: number): void {
+  protected setPieces(id: string, { castingId, variantId }: Packable, pieces: number): void {
+    const own = { castingId, ...(variantId === undefined ? {} : { variantId }) };
     this.edit(
       'set',
       (sets) => {
         const set = sets.find((one) => one.id === id);
         if (!set) return;
-        const rest = set.contents.filter((one) => one.castingId !== castingId);
-        set.contents = pieces > 0 ? [...rest, { castingId, pieces }] : rest;
+        const rest = set.contents.filter((one) => packedKey(one) !== packedKey(own));
+        set.contents = pieces > 0 ? [...rest, { ...own, pieces }] : rest;
       },
-      `${id} ${castingId}`,
+      `${id} ${packedKey(own)}`,
     );
   }
 
   /** As many are cast as are packed. */
-  protected cast(castingId: string, pieces: number): void {
-    this.store.editOne(castingId, 'pieces', (draft) => void (draft.pieces = pieces));
+  protected cast({ castingId, variantId }: Packable, pieces: number): void {
+    this.store.editOne(castingId, 'pieces', (draft) => castSo(draft, variantId, pieces));
+  }
+
+  private nameOf({ castingId, variantId, variant }: Packable): string {
+    const casting = this.view.castings().find(({ id }) => id === castingId);
+    const name = casting?.name ?? '';
+    if (variantId !== undefined) return `${name}, ${variant ?? 'a variant that is gone'}`;
+    return casting && casting.variants.length > 0 ? `${name}, as chosen` : name;
   }
 
   private edit(label: string, change: (sets: PackedSet[]) => unknown, gesture?: string): void {

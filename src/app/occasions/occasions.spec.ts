@@ -207,6 +207,31 @@ describe('The page of an occasion', () => {
     expect(supper()?.sets).toEqual([]);
   });
 
+  it('packs variants by themselves: so many of each in a set, and what is short of one alone', async () => {
+    const bench = await opened();
+    store.editOne('demo-bombs', 'variant', (draft) => {
+      draft.variants = [{ id: 'w', name: 'White ones', pieces: 6, melts: [], fillings: [], without: [] }];
+    });
+    await bench.settle();
+    await bench.press('Add a set');
+    expect(supper()?.sets[0].contents).toEqual([
+      { castingId: 'demo-bombs', pieces: 1 },
+      { castingId: 'demo-bombs', variantId: 'w', pieces: 1 },
+      { castingId: 'demo-bites', pieces: 1 },
+    ]);
+    await bench.enter('How many', '10');
+    await bench.enter('Cider-spice bombs, as chosen', '0');
+    expect(bench.text).toContain('Cider-spice bombs, White ones: 10 of 6 packed, 4 short');
+    await bench.press('Cast 10');
+    const bombs = () => store.castings().find(({ id }) => id === 'demo-bombs');
+    expect([bombs()?.pieces, bombs()?.variants[0].pieces]).toEqual([22, 10]);
+    store.editOne('demo-bombs', 'variant', (draft) => void (draft.variants = []));
+    await bench.settle();
+    expect(bench.text).toContain('Cider-spice bombs, a variant that is gone: 10 of 0 packed, 10 short');
+    await bench.enter('Cider-spice bombs, a variant that is gone', '0');
+    expect(supper()?.sets[0].contents).toEqual([{ castingId: 'demo-bites', pieces: 1 }]);
+  });
+
   it('has colours made of each other, where that is wished', async () => {
     const bench = await opened();
     bench.all<HTMLInputElement>('ks-occasion-settings input[type=checkbox]')[0].click();

@@ -5,7 +5,8 @@ import type { PackedSet } from '../record/occasion';
 import { occasionNeeds } from './occasion-needs';
 import { occasionSteps } from './occasion-steps';
 import { occasionWork } from './occasion-work';
-import { packedOf, packingSupplies } from './packing';
+import { castSo, packablesOf, packedOf, packingSupplies } from './packing';
+import { piecesOfEach } from '../record/variants';
 
 const MONDAY = new Date('2026-10-12T08:00:00Z');
 const [supper] = demoOccasions(MONDAY);
@@ -37,14 +38,43 @@ describe('packing', () => {
 
   it('counts what is packed, left over and short', () => {
     const pieces = [
-      { id: 'demo-bombs', pieces: 15 },
-      { id: 'demo-tiles', pieces: 10 },
-      { id: 'demo-pears', pieces: 3 },
+      { castingId: 'demo-bombs', pieces: 15 },
+      { castingId: 'demo-tiles', pieces: 10 },
+      { castingId: 'demo-pears', pieces: 3 },
     ];
-    expect(packedOf([box, bag], pieces)).toEqual([
-      { castingId: 'demo-bombs', packed: 16, left: -1 },
-      { castingId: 'demo-tiles', packed: 6, left: 4 },
-      { castingId: 'demo-pears', packed: 0, left: 3 },
+    expect(packedOf([box, bag], pieces).map(({ castingId, packed, left }) => [castingId, packed, left])).toEqual([
+      ['demo-bombs', 16, -1],
+      ['demo-tiles', 6, 4],
+      ['demo-pears', 0, 3],
+    ]);
+  });
+
+  it('counts each variant by itself, and what was packed of one that is gone (worked by hand)', () => {
+    const variant = { id: 'w', name: 'White ones', pieces: 6, melts: [], fillings: [], without: [] };
+    const bombs = { id: 'demo-bombs', pieces: 18, variants: [variant] };
+    const mixed: PackedSet = {
+      ...box,
+      contents: [
+        { castingId: 'demo-bombs', pieces: 2 },
+        { castingId: 'demo-bombs', variantId: 'w', pieces: 2 },
+        { castingId: 'demo-bombs', variantId: 'gone', pieces: 1 },
+      ],
+    };
+    const packed = packedOf([mixed], packablesOf([bombs], [mixed]));
+    expect(packed.map(({ variant: name, pieces, packed: in6, left }) => [name, pieces, in6, left])).toEqual([
+      [undefined, 12, 12, 0],
+      ['White ones', 6, 12, -6],
+      [undefined, 0, 6, -6],
+    ]);
+    const casting = { ...structuredClone(castings[0]), pieces: 18, variants: [{ ...variant }] };
+    castSo(casting, 'w', 12);
+    expect([casting.pieces, casting.variants[0].pieces]).toEqual([24, 12]);
+    castSo(casting, undefined, 20);
+    expect(piecesOfEach(casting, casting.pieces)).toEqual([20, 12]);
+    const made = occasionWork(plans, { melting: 'shared', makingS: -1, sets: [mixed] });
+    if ('key' in made) throw new Error(made.key);
+    expect(made.work.tasks.filter(({ kind }) => kind === 'pack').map(({ castingId }) => castingId)).toEqual([
+      'demo-bombs',
     ]);
   });
 

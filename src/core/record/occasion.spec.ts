@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { demoOccasions } from '../../data/demo';
-import { readOccasion } from './occasion';
+import { OCCASION_SCHEMA_VERSION, readOccasion } from './occasion';
 
 const [supper] = demoOccasions(new Date('2026-10-12T08:00:00Z'));
 
@@ -13,8 +13,13 @@ describe('an occasion’s record', () => {
     const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v1.json', 'utf8')) as object[];
     expect(readOccasion(old)).toEqual({
       ok: true,
-      record: { ...old, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] },
+      record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION, inTurn: false, fromLeft: [], sets: [] },
     });
+  });
+
+  it('of version 2 reads as one of today: what is packed is as the casting is chosen', () => {
+    const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v2.json', 'utf8')) as object[];
+    expect(readOccasion(old)).toEqual({ ok: true, record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION } });
   });
 
   it('is refused with the place that is wrong', () => {
@@ -37,6 +42,9 @@ describe('an occasion’s record', () => {
     expect(wrong({ sets: [{ ...set, contents: [...set.contents, ...set.contents] }] })).toBe(
       'badValue sets.0.contents',
     );
-    expect(wrong({ schemaVersion: 3 })).toBe('newerVersion schemaVersion');
+    expect(
+      wrong({ sets: [{ ...set, contents: [...set.contents, { castingId: 'a', variantId: 'v', pieces: 2 }] }] }),
+    ).toBe('taken');
+    expect(wrong({ schemaVersion: OCCASION_SCHEMA_VERSION + 1 })).toBe('newerVersion schemaVersion');
   });
 });

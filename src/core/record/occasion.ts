@@ -1,13 +1,13 @@
 import * as z from 'zod/mini';
 import { WRAPS } from './choices';
 import { due, id, localTime, name, numberOf, wholeOf } from './fields';
-import { MOST_OF_OCCASION } from './limits';
+import { MOST, MOST_OF_OCCASION } from './limits';
 import { readRecord } from './read-record';
 import type { RecordProblem } from './record-problem';
 import { upgradeOccasion } from './upgrade';
 
 /** The version of the occasion record that this program writes. */
-export const OCCASION_SCHEMA_VERSION = 2;
+export const OCCASION_SCHEMA_VERSION = 3;
 
 const StaySchema = z
   .object({ from: localTime, to: localTime })
@@ -17,16 +17,27 @@ const StaySchema = z
 /** What is free of a shelf, or of several as if they were one. */
 const RoomSchema = z.object({ widthM: numberOf('shelfM'), depthM: numberOf('shelfM') });
 
+/** What tells pieces of a casting that are made alike from all others in an occasion. */
+export function packedKey({
+  castingId,
+  variantId = '',
+}: {
+  castingId: string;
+  variantId?: string | undefined;
+}): string {
+  return JSON.stringify([castingId, variantId]);
+}
+
 /** Pieces that are packed together, alike so many times. */
 const SetSchema = z.object({
   id,
   name,
   count: wholeOf('sets'),
   wrap: z.enum(WRAPS),
-  /** Of which casting how many pieces are in each; a casting that is not listed has none in it. */
-  contents: z.array(z.object({ castingId: id, pieces: wholeOf('inSet') })).check(
-    z.maxLength(MOST_OF_OCCASION.castings),
-    z.refine((contents) => new Set(contents.map(({ castingId }) => castingId)).size === contents.length),
+  /** Of which casting, as it is chosen or of which of its variants, how many pieces are in each; what is not listed is not in it. */
+  contents: z.array(z.object({ castingId: id, variantId: z.optional(id), pieces: wholeOf('inSet') })).check(
+    z.maxLength(MOST_OF_OCCASION.castings * (1 + MOST.variants)),
+    z.refine((contents) => new Set(contents.map(packedKey)).size === contents.length),
   ),
 });
 

@@ -25,7 +25,9 @@ export function upgradeCasting(raw: Raw): Raw {
 
 /** The same for an occasion. Version 2: what is packed together, whether colours are made of each other, and what is cast from what is left; before, nothing was. */
 export function upgradeOccasion(raw: Raw): Raw {
-  return raw['schemaVersion'] === 1 ? { ...raw, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] } : raw;
+  const second = raw['schemaVersion'] === 1 ? { ...raw, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] } : raw;
+  // Version 3: which variants are packed; before, all were of the casting as it is chosen.
+  return second['schemaVersion'] === 2 ? { ...second, schemaVersion: 3 } : second;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */
