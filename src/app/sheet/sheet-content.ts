@@ -21,7 +21,7 @@ import { PREP_WORDS, prepStep } from '../wording/painting';
 import { aboutText, noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
-import { pouredOf, sortsLead, variantsContain } from './sheet-sorts';
+import { pouredOf, sortsLead, thereText, variantsContain } from './sheet-sorts';
 import type { ShoppingLine } from '../state/shopping-list';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
 import type { CastingPlan, PartDraft } from '../../core/plan/plan-types';
@@ -83,7 +83,7 @@ export function sheetContent(
   const { due, pieces } = casting;
   return {
     title: casting.name,
-    lead: `${counted(pieces, 'piece')}${sortsLead(plan)}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.`,
+    lead: `${counted(pieces, 'piece')}${sortsLead(plan)}: ${listed(batch.byPart.map((count) => `${castText(plan, count.partId, count.parts.value)}, ${count.spares.value} of them spare`))}, in ${counted(batch.rounds.value, 'round')}.${thereText(plan)}`,
     estimate: estimated
       ? 'These figures are a first estimate: the fine computation had not run when this was written.'
       : '',

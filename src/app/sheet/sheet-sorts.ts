@@ -4,6 +4,7 @@ import { chocolateOf, meltOf } from '../../core/record/references';
 import { containsText } from '../wording/guest-tag';
 import { sortsText, variantPrefix } from '../wording/inside';
 import { listed } from '../wording/names';
+import { fieldText } from '../wording/times';
 
 /** How many pieces are of which variant: " (12 as chosen and 6 White ones)". */
 export function sortsLead(plan: CastingPlan): string {
@@ -11,6 +12,15 @@ export function sortsLead(plan: CastingPlan): string {
   return sorts.some(({ name }) => name !== undefined)
     ? ` (${listed(sorts.map(({ name, pieces }) => `${pieces} ${sortsText([name])}`))})`
     : '';
+}
+
+/** Parts that were cast before, with their day: " 12 × Half are there from 10 Oct 2026." */
+export function thereText({ casting }: CastingPlan): string {
+  return casting.parts
+    .flatMap(({ name, there }) =>
+      there ? [` ${there.parts} × ${name} are there${there.on ? ` from ${fieldText(there.on)}` : ''}.`] : [],
+    )
+    .join('');
 }
 
 /** What a coat of a part is poured of: "Quarry 64", and for variants that are cast of something else "White ones: Linen". */

@@ -3,6 +3,7 @@ import type { FluidityClass, ChocolateKind } from '../../core/matter/chocolate';
 import type { FillingKind } from '../../core/matter/filling';
 import type { MoldMaterial } from '../../core/matter/mold-material';
 import type { BowlMaterial } from '../../core/matter/bowl-material';
+import { THINNER_GOODS } from '../../core/record/choices';
 import type {
   Allergen,
   Jacket,
@@ -130,9 +131,9 @@ export const BOWL_NAMES: Readonly<Record<BowlMaterial, string>> = {
   silicone: 'silicone',
 };
 export const THINNER_NAMES: Readonly<Record<Thinner, string>> = {
-  cocoaButter: 'cocoa butter',
-  shortening: 'vegetable shortening',
-  coconutOil: 'coconut oil',
+  cocoaButter: THINNER_GOODS.cocoaButter.toLowerCase(),
+  shortening: THINNER_GOODS.shortening.toLowerCase(),
+  coconutOil: THINNER_GOODS.coconutOil.toLowerCase(),
 };
 export const TEST_WAY_NAMES: Readonly<Record<TestWay, string>> = {
   paper: 'on paper in the room',

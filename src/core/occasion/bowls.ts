@@ -1,9 +1,8 @@
-import type { Casting, Melt } from '../record/casting';
+import type { Casting } from '../record/casting';
 import type { CastingPlan } from '../plan/plan-types';
 import { meltInput, stuckOf } from '../plan/melts';
 import { meltStation } from '../melt/melt';
-import { tintAmounts } from '../record/melted';
-import { chocolateOf, meltOf, sharesOf, tintOf } from '../record/references';
+import { chocolateOf, meltOf, mixedOf, type MeltPart } from '../record/references';
 import type { MeltingWay } from '../record/choices';
 import type { Work } from './work';
 
@@ -42,8 +41,8 @@ export interface Bowl {
 /** Whether it is melted, and not made of what another leaves; that is melted, too, where it is warmed again. */
 export const isMelted = ({ from }: Pick<Bowl, 'from'>, again = false): boolean => again || !from;
 
-/** Chocolates by their id, colours by their name. */
-export type Mix = readonly { readonly component: string; readonly name: string; readonly share: number }[];
+/** What is in it, by weight. */
+export type Mix = readonly Pick<MeltPart, 'component' | 'name' | 'share'>[];
 
 /** So much of another bowl, and what is stirred in, kg. */
 export interface MadeFrom {
@@ -110,31 +109,11 @@ function bowlOf(
     usedKg,
     leftKg,
     apartKg,
-    mix: mixOf(casting, melt),
+    mix: mixedOf(casting, melt),
     seconds: readyS,
     meltedS: readyS,
   };
 }
-
-function mixOf(casting: Casting, melt: Melt): Mix {
-  const chocolates = sharesOf(casting, melt).map(({ chocolateId, share }) => ({
-    component: chocolateId,
-    name: casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? '',
-    share,
-  }));
-  const tint = tintOf(casting, melt);
-  const colours = tint ? tintAmounts(tint, 1).coloursKg : [];
-  return [
-    ...chocolates,
-    ...colours.map((share, i) => {
-      const name = tint?.colours[i].name ?? '';
-      return { component: colourKey(name), name, share };
-    }),
-  ];
-}
-
-/** A colour is the same wherever it is called the same. */
-export const colourKey = (name: string): string => name.trim().toLowerCase();
 
 function amountsOf({ casting, batch }: CastingPlan, meltId: string) {
   const own = batch.melts.find((melt) => melt.meltId === meltId);

@@ -1,5 +1,6 @@
 import { ALONE, larderNeeds, type LarderNeed, type Taken } from '../plan/larder';
 import type { CastingPlan } from '../plan/plan-types';
+import { goodsKey } from '../record/references';
 import type { Bowl } from './bowls';
 
 /** What some castings take: each of them, and all together. */
@@ -18,7 +19,7 @@ export function occasionNeeds(plans: readonly CastingPlan[], bowls: readonly Bow
   const each = plans.map((plan) => larderNeeds(plan, (meltId) => takenFor(bowls, plan.casting.id, meltId)));
   for (const needs of each)
     for (const need of needs) {
-      const key = need.entryId ?? need.name.trim().toLowerCase();
+      const key = need.entryId ?? goodsKey(need.name);
       const before = all.get(key);
       all.set(key, {
         ...need,

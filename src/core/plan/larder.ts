@@ -1,5 +1,4 @@
-import { tintAmounts } from '../record/melted';
-import { sharesOf, tintOf } from '../record/references';
+import { goodsKey, mixedOf } from '../record/references';
 import { castsAlike } from './batch-input';
 import { paintNeeds } from './painting';
 import type { CastingPlan } from './plan-types';
@@ -18,7 +17,7 @@ export interface LarderNeed {
 
 /** What of a melt has to be there, where others share it. */
 export interface Taken {
-  /** Of each chocolate, by its id, and each colour, by its name in small letters: as a share of what it is in the melt by itself. */
+  /** Of each thing that it is mixed of (`mixedOf`), as a share of what it is in the melt by itself. */
   readonly share: (component: string) => number;
   /** What of that is used up; where it is left out, all but what comes back from the melt by itself. */
   readonly usedShare?: number;
@@ -40,29 +39,20 @@ export function larderNeeds(plan: CastingPlan, taken: (meltId: string) => Taken 
     needs.set(key, { ...need, neededKg: (before?.neededKg ?? 0) + neededKg, usedKg: (before?.usedKg ?? 0) + usedKg });
   };
   const other = (name: string, kg: number): void =>
-    add(name.trim().toLowerCase(), { name, entryId: undefined, kind: 'other' }, kg, kg);
+    add(goodsKey(name), { name, entryId: undefined, kind: 'other' }, kg, kg);
   const named = (chocolateId: string): string => casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? '';
   for (const melt of batch.melts) {
     const record = casting.melts.find(({ id }) => id === melt.meltId);
     if (!record) continue;
-    const shares = sharesOf(casting, record);
-    const tint = tintOf(casting, record);
     const { share: takes, usedShare } = taken(melt.meltId);
-    if (tint) {
-      const { coloursKg } = tintAmounts(tint, melt.melted.value);
-      for (const [i, { name }] of tint.colours.entries()) other(name, coloursKg[i] * takes(name.trim().toLowerCase()));
-    }
-    // Streaked with other colours, or a tint, it does not go back to what it was.
-    const back = melt.mixed || record.source.kind === 'tint' ? 0 : melt.comesBack.value;
-    for (const { chocolateId, share } of shares) {
-      const meltedKg = melt.melted.value * takes(chocolateId);
+    // Streaked with other colours, a tint, or thinned, it does not go back to what it was.
+    const changed = melt.mixed || record.source.kind === 'tint' || record.thinning !== undefined;
+    const back = changed ? 0 : melt.comesBack.value;
+    for (const { component, name, chocolateId, share } of mixedOf(casting, record)) {
+      const meltedKg = melt.melted.value * takes(component);
       const usedKg = usedShare === undefined ? Math.min(meltedKg, melt.melted.value - back) : meltedKg * usedShare;
-      add(
-        chocolateId,
-        { name: named(chocolateId), entryId: chocolateId, kind: 'chocolate' },
-        share * meltedKg,
-        share * usedKg,
-      );
+      if (chocolateId === undefined) other(name, share * meltedKg);
+      else add(chocolateId, { name, entryId: chocolateId, kind: 'chocolate' }, share * meltedKg, share * usedKg);
     }
   }
   for (const { components } of fillings) {

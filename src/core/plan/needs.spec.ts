@@ -66,3 +66,28 @@ describe('pieces from what is on hand', () => {
     expect(melted(made + 1)).toBeGreaterThan(0.5);
   });
 });
+
+describe('fat that a melt is thinned with', () => {
+  it('is bought, and that much less of the chocolate; what is left of it goes back to no pack (worked by hand)', () => {
+    const thin = structuredClone(bombs);
+    thin.melts[0].thinning = { fat: 'cocoaButter', share: 0.03 };
+    const plan = planned(thin);
+    const meltedKg = plan.batch.melts[0].melted.value;
+    const [chocolate] = larderNeeds(plan).filter(({ kind }) => kind === 'chocolate');
+    const fat = larderNeeds(plan).find(({ name }) => name === 'Cocoa butter');
+    // 3 g to 100 g of chocolate.
+    expect(chocolate.neededKg).toBeCloseTo(meltedKg / 1.03, 12);
+    expect(fat?.neededKg).toBeCloseTo((0.03 * meltedKg) / 1.03, 12);
+    expect(chocolate.usedKg).toBeCloseTo(chocolate.neededKg, 12);
+  });
+
+  it('is one with what a recipe calls the same', () => {
+    const thin = structuredClone(bombs);
+    thin.melts[0].thinning = { fat: 'coconutOil', share: 0.05 };
+    const [filling] = thin.fillings.filter(({ id }) => id === thin.fill[0].fillingId);
+    filling.recipe = [{ name: 'coconut oil ', parts: 1, allergens: [] }];
+    const lines = larderNeeds(planned(thin)).filter(({ name }) => /coconut oil/i.test(name));
+    expect(lines).toHaveLength(1);
+    expect(lines[0].neededKg).toBeGreaterThan(0.2);
+  });
+});

@@ -28,6 +28,12 @@ export type Jacket = (typeof JACKETS)[number];
 /** Fats that thin chocolate; never water. */
 export const THINNERS = ['cocoaButter', 'shortening', 'coconutOil'] as const;
 export type Thinner = (typeof THINNERS)[number];
+/** What each is called among what is bought. */
+export const THINNER_GOODS: Readonly<Record<Thinner, string>> = {
+  cocoaButter: 'Cocoa butter',
+  shortening: 'Vegetable shortening',
+  coconutOil: 'Coconut oil',
+};
 
 /** What a colour for chocolate is based on; one based on water seizes it, and gel mostly does. */
 export const COLOUR_BASES = ['oil', 'cocoaButter', 'gel'] as const;

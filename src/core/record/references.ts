@@ -1,6 +1,8 @@
 import type { Casting, Coat, Filling, Melt, Part } from './casting';
 import { isLid } from './closing';
+import { thinnerKg } from '../matter/thinning';
 import type { Chocolate, Tint } from './chocolate';
+import { THINNER_GOODS } from './choices';
 import type { BowlRecord } from './kitchen';
 import { asMelted, marbled, tintAmounts, tintAsChocolate } from './melted';
 import type { Mold } from './mold';
@@ -143,18 +145,49 @@ export function coatWorkingC(casting: Pick<Casting, 'melts'>, { shares }: Pick<C
   return shares.reduce((sum, { meltId, share }) => sum + (share / all) * meltOf(casting, meltId).workingC, 0);
 }
 
-/** Each chocolate in a melt with its share of the melt's weight; what is left of 1 is colour. */
+/** One thing that a melt is mixed of. */
+export interface MeltPart {
+  /** Its chocolate's id, or by what it is told from others that are not chocolate. */
+  readonly component: string;
+  readonly name: string;
+  readonly chocolateId?: string;
+  /** Of the melt's weight; all of them sum to 1. */
+  readonly share: number;
+}
+
+/** What is not chocolate is the same wherever it is called the same. */
+export const goodsKey = (name: string): string => name.trim().toLowerCase();
+
+/** All that a melt is mixed of: its chocolates, the colours of a tint, and the fat that it is thinned with. */
+export function mixedOf(casting: Casting, melt: Melt): readonly MeltPart[] {
+  const { source, thinning } = melt;
+  const tint = tintOf(casting, melt);
+  const { chocolatesKg, coloursKg } = tint ? tintAmounts(tint, 1) : { chocolatesKg: [1], coloursKg: [] };
+  const ids = tint
+    ? tint.chocolates.map(({ chocolateId }) => chocolateId)
+    : [source.kind === 'chocolate' ? source.chocolateId : ''];
+  const fat = thinning ? thinnerKg(1, thinning.share) : 0;
+  const other = (name: string, share: number): MeltPart => ({ component: goodsKey(name), name, share });
+  return [
+    ...ids.map((chocolateId, i) => ({
+      component: chocolateId,
+      name: casting.chocolates.find(({ id }) => id === chocolateId)?.name ?? '',
+      chocolateId,
+      share: (1 - fat) * chocolatesKg[i],
+    })),
+    ...(tint?.colours ?? []).map(({ name }, i) => other(name, (1 - fat) * coloursKg[i])),
+    ...(thinning ? [other(THINNER_GOODS[thinning.fat], fat)] : []),
+  ];
+}
+
+/** Each chocolate in a melt with its share of the melt's weight; what is left of 1 is colour and fat. */
 export function sharesOf(
   casting: Casting,
   melt: Melt,
 ): readonly { readonly chocolateId: string; readonly share: number }[] {
-  const tint = tintOf(casting, melt);
-  if (tint)
-    return tintAmounts(tint, 1).chocolatesKg.map((share, i) => ({
-      chocolateId: tint.chocolates[i].chocolateId,
-      share,
-    }));
-  return melt.source.kind === 'chocolate' ? [{ chocolateId: melt.source.chocolateId, share: 1 }] : [];
+  return mixedOf(casting, melt).flatMap(({ chocolateId, share }) =>
+    chocolateId === undefined ? [] : [{ chocolateId, share }],
+  );
 }
 
 /** The bowl a melt is worked from. */

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { isCapped } from '../../../core/plan/capping';
 import type { Part } from '../../../core/record/casting';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -56,7 +57,9 @@ export class CastBefore {
         name,
         there,
         needed,
-        hint: over > 0 ? `${over} more than the pieces take` : `${needed} are wanted in all`,
+        hint:
+          (over > 0 ? `${over} more than the pieces take` : `${needed} are wanted in all`) +
+          (plan && isCapped(plan, id) ? '; those that are there are filled and capped' : ''),
       };
     });
   });

@@ -105,6 +105,12 @@ describe('parts that were cast before', () => {
     expect(bench.text).toContain('36 are wanted in all');
     await bench.type('Half there already', '50');
     expect(bench.text).toContain('14 more than the pieces take');
+    await bench.type('Half there already', '12');
+    await bench.enter('Half cast on', '10 Oct 2026');
+    expect(casting().parts[0].there).toEqual({ parts: 12, on: '2026-10-10' });
+    await until(() => plan().batch.byPart[0].needed === 24);
+    const { lead } = sheetContent(plan(), [], 'EUR', 'metric', { estimated: false, late: undefined });
+    expect(lead).toContain(' 12 × Half are there from 10 Oct 2026.');
     await bench.press('None of Half is there');
     expect(casting().parts[0].there).toBeUndefined();
   });
