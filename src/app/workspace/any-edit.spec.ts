@@ -224,7 +224,7 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
   variantOf: ({ of, chance }) => {
     const rows = of(VariantList)['rows'] as unknown as () => readonly { readonly choices: readonly VariantChoice[] }[];
     const choice = chance.of(rows().flatMap(({ choices }) => choices)) as VariantChoice | undefined;
-    choice?.choose(chance.of(values(choice.options)));
+    if (choice) choice.choose(chance.of(choice.options).value);
   },
   variantPlain: ({ of, chance, casting }) =>
     of(VariantList)['setFinishes'](
@@ -260,7 +260,7 @@ const sourceOf = (of: Hands['of'], chance: Chance): string =>
   chance.of(values((of(CoatChocolate)['sources'] as unknown as { options: unknown }).options));
 /** What a variant is chosen of. */
 interface VariantChoice {
-  readonly options: unknown;
+  readonly options: readonly { readonly value: string }[];
   readonly choose: (value: string) => void;
 }
 const variantOf = (casting: Casting, chance: Chance): string => chance.of(casting.variants)?.id ?? '';
