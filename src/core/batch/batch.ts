@@ -135,8 +135,13 @@ function toCast(
   breakChance: number,
   rule: SpareRule,
 ): number {
-  const needed = Math.max(0, pieces * perPiece - there);
+  const needed = neededOf(perPiece, { pieces, there });
   return needed === 0 ? 0 : partsToCast(needed, chanceOf(input, breakChance), rule);
+}
+
+/** How many have to come out whole, beside those that are there. */
+export function neededOf(perPiece: number, { pieces, there }: Pick<PartCast, 'pieces' | 'there'>): number {
+  return Math.max(0, pieces * perPiece - there);
 }
 
 /**
@@ -144,9 +149,9 @@ function toCast(
  * place of another.
  */
 function ruleOf({ spareRule, parts }: BatchInput): SpareRule {
-  const kinds = parts.reduce((sum, { casts }) => sum + casts.length, 0);
+  const kinds = sumOf(parts.map(({ perPiece, casts }) => casts.filter((cast) => neededOf(perPiece, cast) > 0).length));
   return spareRule.by === 'confidence'
-    ? { by: 'confidence', confidence: spareRule.confidence ** (1 / kinds) }
+    ? { by: 'confidence', confidence: spareRule.confidence ** (1 / Math.max(1, kinds)) }
     : spareRule;
 }
 

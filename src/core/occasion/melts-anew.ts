@@ -7,8 +7,8 @@ import type { OccasionWork } from './occasion-work';
 const OVER_COUNTS = 10;
 
 /**
- * Work over several stays, as if bowls lasted for ever, and what becomes of it where each bowl is melted anew in every stay but the first in which
- * it is worked from. All of it told backward, see `reversed`.
+ * Work over several stays, as if bowls lasted for ever, and what becomes of it where each bowl is melted in every stay in which it is worked from.
+ * All of it told backward, see `reversed`.
  * @param cut by how much each stay of the workload is taken for shorter than it is, s
  */
 export class MeltsAnew {
@@ -51,8 +51,8 @@ export class MeltsAnew {
   private stays(starts: Starts): readonly { readonly meltingS: number; readonly overS: number }[] {
     const { stays } = this.workload;
     const melting = stays.map(() => 0);
-    for (const { uses, seconds } of this.melts)
-      for (const stay of this.laterStays(starts, uses)) melting[stay] += seconds;
+    for (const { melt, uses, seconds } of this.melts)
+      for (const stay of this.staysMelted(starts, melt, uses)) melting[stay] += seconds;
     return usedStays(this.workload, starts).map((used, k) => {
       const room = stays[k].to - stays[k].from + this.cut[k] - (used ? used.to - used.from : 0);
       return { meltingS: melting[k], overS: Math.max(0, melting[k] - room) };
@@ -69,13 +69,15 @@ export class MeltsAnew {
     const withMelts = [...starts];
     const ends = usedStays(this.workload, starts).map((used) => used?.to ?? 0);
     for (const { melt, seconds, uses } of this.melts)
-      for (const stay of this.laterStays(starts, uses)) {
-        const made = work.add({ ...work.tasks[melt], seconds, again: true });
+      for (const stay of this.staysMelted(starts, melt, uses)) {
+        // What would stand from an earlier stay until its first use is not melted twice, but later.
+        const first = stay === this.firstStay(starts, uses);
+        const made = first ? melt : work.add({ ...work.tasks[melt], seconds, again: true });
         for (const use of uses.filter((one) => this.stayOf(starts, one) === stay))
           work.lagAnew(melt, made, use, { least: 0, most: WORKED_FROM_S });
         // Told backward it is done last.
-        withMelts.push(ends[stay]);
-        ends[stay] += seconds;
+        withMelts[made] = ends[stay];
+        ends[stay] += work.tasks[made].seconds;
       }
     // What is melted first is not melted for ever either.
     for (const { melt, uses } of this.melts)
@@ -90,10 +92,15 @@ export class MeltsAnew {
     return { made: { work, bowls: this.lasting.bowls }, stayOf, starts: withMelts };
   }
 
-  /** Stays in which it is worked from a bowl, but the first; told backward that is the last. */
-  private laterStays(starts: Starts, uses: readonly number[]): readonly number[] {
-    const stays = new Set(uses.map((use) => this.stayOf(starts, use)));
-    return [...stays].sort((a, b) => a - b).slice(0, -1);
+  /** Stays in which it is worked from a bowl, but the one in which that is melted already. */
+  private staysMelted(starts: Starts, melt: number, uses: readonly number[]): readonly number[] {
+    const own = this.stayOf(starts, melt);
+    return [...new Set(uses.map((use) => this.stayOf(starts, use)))].filter((stay) => stay !== own);
+  }
+
+  /** The first stay in which it is worked from a bowl; told backward that is the last. */
+  private firstStay(starts: Starts, uses: readonly number[]): number {
+    return Math.max(...uses.map((use) => this.stayOf(starts, use)));
   }
 
   private stayOf(starts: Starts, task: number): number {

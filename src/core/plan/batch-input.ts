@@ -1,5 +1,12 @@
 import { isTurned } from '../record/method';
-import type { AfterCasting, BatchInput, BatchPart, BatchResult, PartCast } from '../batch/batch';
+import {
+  neededOf,
+  type AfterCasting,
+  type BatchInput,
+  type BatchPart,
+  type BatchResult,
+  type PartCast,
+} from '../batch/batch';
 import type { FurtherTask, TimelineCoat } from '../batch/timeline';
 import type { CloseResult } from '../close/close';
 import { lightness } from '../matter/colour';
@@ -90,8 +97,10 @@ export function castsAlike({ byPart }: Pick<BatchResult, 'byPart'>): (partId: st
   return (partId) => byPart.find((count) => count.partId === partId)?.casts ?? [];
 }
 
-/** As most of them are worked: those with the most coats, whose places take the longest. */
-function batchPart(plan: ChilledDraft, casts: readonly Cast<ChilledDraft>[]): BatchPart {
+/** As most of them are worked: those with the most coats, whose places take the longest. What is all there is not worked at. */
+function batchPart(plan: ChilledDraft, all: readonly Cast<ChilledDraft>[]): BatchPart {
+  const wanted = all.filter((cast) => neededOf(cast.made.part.perPiece, cast) > 0);
+  const casts = wanted.length > 0 ? wanted : all;
   const most = casts.reduce((lead, one) => (one.made.coatsMade.length > lead.made.coatsMade.length ? one : lead));
   const { part, moldRecord, cavities } = most.made;
   const each = casts.map(({ pieces, draft, made }) => ({ count: pieces, draft, made }));
@@ -105,7 +114,7 @@ function batchPart(plan: ChilledDraft, casts: readonly Cast<ChilledDraft>[]): Ba
     cavityId: part.cavityId,
     perMold: cavities,
     moldsAtHand: moldRecord.atHand,
-    casts: casts.map(batchCast),
+    casts: all.map(batchCast),
     before: tasks((_, made) => paintingTasks(made.preps)),
     coats: most.made.coatsMade.map((_, i) => {
       const alike = casts.flatMap(({ made }) => (made.coatsMade[i] ? [workedCoat(made, i)] : []));

@@ -75,6 +75,22 @@ describe('variants of a casting', () => {
     expect(two.batch.timeline.wholeJob.filter(({ kind }) => kind === 'melt')).toHaveLength(2);
   });
 
+  it('of which the others are all there work from their own melt alone', () => {
+    const casting = bombs(WHITE);
+    casting.parts[0].there = { parts: 24 };
+    const { batch } = planned(casting);
+    expect(batch.byPart[0].casts).toEqual([0, 12]);
+    expect(batch.melts.map(({ meltId }) => meltId)).toEqual(['white']);
+    expect(batch.work.parts[0].coats.flatMap(({ meltIds }) => meltIds)).toEqual(
+      casting.parts[0].coats.map(() => 'white'),
+    );
+    // They alone have to come out whole: no spare more than a casting of them alone.
+    const sure = { ...casting, spareRule: { by: 'confidence', confidence: 0.95 } } as const;
+    const alone = { ...asVariant(sure, sure.variants[0]), pieces: 6, variants: [] };
+    alone.parts = alone.parts.map((part) => ({ ...part, there: undefined }));
+    expect(planned(sure).batch.byPart[0].parts.value).toBe(planned(alone).batch.byPart[0].parts.value);
+  });
+
   it('break as their own chocolate does, and have their own spares', () => {
     const casting: Casting = { ...bombs(WHITE), spareRule: { by: 'confidence', confidence: 0.95 } };
     const [{ casts, needed, parts }] = planned(casting).batch.byPart;
