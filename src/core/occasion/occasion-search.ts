@@ -7,10 +7,10 @@ import { heldOutside } from '../schedule/held';
 import { impossible } from '../schedule/impossible';
 import { Improver } from '../schedule/improve';
 import { forward, reversed } from '../schedule/reversed';
-import type { Starts, Stay, Workload } from '../schedule/workload';
+import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
 import type { Help, NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
-import { isMelted } from './bowls';
+import { isMelted, WORKED_FROM_S } from './bowls';
 import { MeltsAnew } from './melts-anew';
 import { occasionWork, type OccasionWork, type Together } from './occasion-work';
 
@@ -53,16 +53,23 @@ export class Search {
     if (why) return { ok: false, why };
     const backward = reversed(workload, this.backS);
     const improver = new Improver(backward, SEED);
-    if (improver.first(TRIES) !== 'found') return { ok: false, why: { key: 'notFound', help: {} } };
+    // What is by hands alone more than a bowl lasts has little hope of one bowl for all that is alike.
+    const hopeful = !this.canBeApart(made) || byHandsS(workload) <= WORKED_FROM_S;
+    const first = hopeful ? improver.first(TRIES) : improver.first(0, 1);
+    if (first !== 'found') return { ok: false, why: { key: 'notFound', help: {} } };
     const told = this.teller(made, workload, backward);
     return yield* this.stays.length > 1 ? thereSteps(backward, improver, told) : endSteps(improver, told);
   }
 
   /** One bowl for each melt, where some were shared. */
   *apart(made: OccasionWork): Generator<OccasionProgress, OccasionAnswer | undefined> {
-    if (made.bowls.every(({ uses }) => uses.length === 1)) return undefined;
+    if (!this.canBeApart(made)) return undefined;
     const own = occasionWork(this.plans, { ...this.together, melting: 'apart' });
     return 'key' in own ? undefined : yield* this.steps(own);
+  }
+
+  private canBeApart({ bowls }: OccasionWork): boolean {
+    return this.stays.length <= 1 && bowls.some(({ uses }) => uses.length > 1);
   }
 
   /**

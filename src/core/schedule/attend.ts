@@ -1,6 +1,6 @@
 import { keepOrder, windowsOf } from './orders';
 import { Trial } from './trial';
-import type { Starts, Stay, Workload } from './workload';
+import { byHandsS, type Starts, type Stay, type Workload } from './workload';
 
 /** A timetable with what is looked at in it, s: how long somebody has to be there, and when it ends. */
 export interface Attended {
@@ -40,8 +40,7 @@ export class Attendance {
 
   /** Nobody is there for less than this, s: all that is done by hand, by all hands at once. */
   get leastS(): number {
-    const { operations, people } = this.workload;
-    return operations.reduce((sum, { hands, seconds }) => sum + hands * seconds, 0) / people;
+    return byHandsS(this.workload);
   }
 
   /** One round of bettering. */

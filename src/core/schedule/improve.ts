@@ -59,10 +59,13 @@ export class Improver {
     return this.best !== undefined && this.best.endS <= this.leastS;
   }
 
-  /** Whether there is a first timetable: 'unknown' where it was not found in the time that is given to it. */
-  first(tries: number = FIRST_TRIES.length): 'found' | 'none' | 'unknown' {
+  /**
+   * Whether there is a first timetable: 'unknown' where it was not found in the time that is given to it.
+   * @param tries of the search; @param builds how often it is tried to build one before that
+   */
+  first(tries: number = FIRST_TRIES.length, builds: number = BUILDS): 'found' | 'none' | 'unknown' {
     const horizon = horizonS(this.trial.workload);
-    for (let k = 0; k < BUILDS; k++) {
+    for (let k = 0; k < builds; k++) {
       const starts = built(this.trial, horizon, k);
       if (!starts) continue;
       this.found({ starts, endS: this.trial.endS });

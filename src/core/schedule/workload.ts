@@ -64,3 +64,8 @@ export type Starts = readonly number[];
 export function momentAt({ operations }: Workload, starts: ArrayLike<number>, { operation, at }: Moment): number {
   return starts[operation] + (at === 'end' ? operations[operation].seconds : 0);
 }
+
+/** All that is done by hand, by all hands at once, s. */
+export function byHandsS({ operations, people }: Workload): number {
+  return operations.reduce((sum, { hands, seconds }) => sum + hands * seconds, 0) / people;
+}
