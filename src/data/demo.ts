@@ -272,6 +272,7 @@ export function demoOccasions(now: Date): Occasion[] {
         { from: `${day}T14:00`, to: `${day}T17:30` },
       ],
       holds: [],
+      breakS: 0,
       inTurn: false,
       fromLeft: [],
       sets: [],

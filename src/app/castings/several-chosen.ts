@@ -55,8 +55,9 @@ export class SeveralChosen {
     const ids = this.castingIds();
     const first = this.store.castings().find(({ id }) => id === ids[0]);
     if (!value || !first) return;
-    const id = value === NEW ? this.occasions.create([], first.due).id : value;
-    this.occasions.put(ids, id);
+    if (value !== NEW) this.occasions.put(ids, value);
+    const id = value === NEW ? this.occasions.putAnew(ids, first.due)?.id : value;
+    if (id === undefined) return;
     this.put.emit();
     void this.router.navigate(['/occasions', id]);
   }

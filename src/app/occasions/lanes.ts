@@ -23,7 +23,7 @@ interface Bar {
   readonly castingId: string | undefined;
   /** Of what is done by hand: its task. */
   readonly task?: string;
-  readonly kind: 'heat' | 'hands' | 'mold' | 'bowl';
+  readonly kind: 'heat' | 'hands' | 'break' | 'mold' | 'bowl';
   readonly colour?: string;
   readonly held?: boolean;
 }
@@ -155,8 +155,8 @@ export class LanesView {
     const [plan, told, occasion] = [this.view.plan(), this.view.told(), this.view.occasion()];
     if (!plan || !occasion) return [];
     return Array.from({ length: occasion.people }, (_, person): Lane => {
-      const own = plan.tasks.filter((task) => task.handsOn && task.person === person);
-      const seconds = own.reduce((sum, task) => sum + task.seconds, 0);
+      const own = plan.tasks.filter((task) => task.handsOn && (task.person === person || task.kind === 'break'));
+      const seconds = own.reduce((sum, task) => sum + (task.kind === 'break' ? 0 : task.seconds), 0);
       return {
         name: occasion.people === 1 ? 'Your hands' : `Person ${person + 1}`,
         detail: text(seconds, 'duration', this.units.system()),
@@ -169,7 +169,7 @@ export class LanesView {
             mark: this.mark(task.castingId, place.width),
             title: `${timeText(task.startS, this.view.zone())} ${taskText(task, told)}: ${whoseText(task, told)}`,
             castingId: task.castingId,
-            kind: task.kind === 'melt' || task.kind === 'coat' || task.kind === 'turn' ? 'heat' : 'hands',
+            kind: handKind(task.kind),
             held: task.reason.key === 'held',
           };
         }),
@@ -259,6 +259,11 @@ export class LanesView {
       castingId: use.castingId,
     };
   }
+}
+
+function handKind(kind: PlannedTask['kind']): Bar['kind'] {
+  if (kind === 'break') return kind;
+  return kind === 'melt' || kind === 'coat' || kind === 'turn' ? 'heat' : 'hands';
 }
 
 /** Uses of one casting that overlap, as two halves of a figure in one mold, are one. */

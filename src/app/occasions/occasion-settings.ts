@@ -13,7 +13,7 @@ import { Fold } from '../ui/fold';
 import { MomentField } from '../ui/moment-field';
 import { Ticks } from '../ui/ticks';
 import { Tool } from '../ui/tool';
-import { stayNoteText } from '../wording/occasion';
+import { breakText, stayNoteText } from '../wording/occasion';
 import { dueHint } from '../wording/times';
 import { OccasionView } from './occasion-view';
 
@@ -39,6 +39,7 @@ export class OccasionSettings {
     { key: 'fridge', name: 'Fridge' },
     { key: 'freezer', name: 'Freezer' },
   ] as const;
+  protected readonly minute = UNITS.minute;
   protected readonly melting = [{ value: 'inTurn', name: 'Colours in turn from one bowl' }];
   protected readonly usualRoom: ShelfRoom = { widthM: 0.45, depthM: 0.3 };
   protected readonly shelfUnit = computed(() => (this.units.system() === 'us' ? UNITS.inch : UNITS.centimetre));
@@ -54,6 +55,8 @@ export class OccasionSettings {
       return { ...stay, note: note ? stayNoteText(note) : over ? 'This is over.' : '' };
     });
   });
+
+  protected readonly breakSaid = computed(() => breakText(this.view.plan()?.noBreak ?? [], this.view.zone()));
 
   protected edit(label: string, change: Partial<Occasion>): void {
     const id = this.view.id();

@@ -83,7 +83,7 @@ export class OccasionsPage {
   protected create(): void {
     const zone = ownZone();
     const local = `${localTime(this.clock.seconds() + PROPOSED_S, zone).slice(0, 11)}18:00`;
-    this.open(this.occasions.create([], { local, zone }));
+    this.open(this.occasions.create({ local, zone }));
   }
 
   protected copy(occasion: Occasion): void {

@@ -79,12 +79,26 @@ describe('Occasions', () => {
   });
 
   it('a casting belongs to one at most', () => {
-    const other = occasions.create([], { local: '2026-10-18T12:00', zone: 'Europe/Berlin' });
+    const other = occasions.create({ local: '2026-10-18T12:00', zone: 'Europe/Berlin' });
     occasions.put(['demo-bombs'], other.id);
     expect(occasions.of('demo-bombs')?.id).toBe(other.id);
     expect(supper()?.castingIds).not.toContain('demo-bombs');
     store.undo();
     expect(occasions.of('demo-bombs')?.id).toBe('demo-supper');
+  });
+
+  it('takes several castings into a new one in one step, and no more than it holds', () => {
+    const due = { local: '2026-10-18T12:00', zone: 'Europe/Berlin' };
+    const [ids, before] = [store.castings().map(({ id }) => id), supper()];
+    const fresh = occasions.putAnew(ids, due);
+    expect(occasions.byId().get(fresh?.id ?? '')?.castingIds).toEqual(ids);
+    expect(occasions.of(ids[0])?.id).toBe(fresh?.id);
+    store.undo();
+    expect([occasions.records().length, supper()]).toEqual([1, before]);
+    const many = Array.from({ length: 41 }, (_, i) => `casting ${i}`);
+    expect(occasions.putAnew(many, due)).toBeUndefined();
+    expect(occasions.records()).toHaveLength(1);
+    expect(TestBed.inject(Notices).notice()?.text).toContain('40 castings at most');
   });
 
   it('comes back from its file with castings of their own', () => {
@@ -124,6 +138,34 @@ describe('The page of an occasion', () => {
     expect(supper()?.holds).toEqual([]);
     store.undo();
     expect(supper()?.holds).toHaveLength(1);
+  });
+
+  it('has a break in the middle, for all hands, and says so, or that there is no room', async () => {
+    const bench = await opened();
+    await bench.type('Break', '20 min');
+    await until(
+      () =>
+        TestBed.inject(Timetables)
+          .timetable()
+          ?.plan?.tasks.some(({ kind }) => kind === 'break') === true,
+    );
+    await found(bench);
+    expect(supper()?.breakS).toBe(1200);
+    expect(bench.text).toContain('In the middle of every stretch of more than 2 h.');
+    expect(bench.text).toMatch(/Free ?20 min/);
+    const [rest] = bench.all<HTMLButtonElement>('ks-lanes button.break');
+    expect(rest.title).toMatch(/^\d\d:\d\d Break: all hands$/);
+    rest.click();
+    await bench.settle();
+    expect(bench.text).toContain('It is had about the middle of a long stretch of work.');
+    await bench.type('Break', '3 h');
+    await found(bench);
+    occasions.edit('demo-supper', 'stay', (draft) => {
+      draft.stays = [{ from: '2026-10-17T13:00', to: '2026-10-17T18:00' }];
+    });
+    await until(() => TestBed.inject(Timetables).timetable()?.plan?.noBreak.length === 1);
+    await found(bench);
+    expect(bench.text).toContain('No room was found for it on Sat 17 Oct,');
   });
 
   it('says what is impossible and keeps the last timetable in sight', async () => {

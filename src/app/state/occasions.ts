@@ -35,31 +35,46 @@ export class Occasions extends RecordLibrary<Occasion> {
     return castingIds.flatMap((id) => byId.get(id) ?? []);
   }
 
-  /** A new occasion of some castings, ready when the first of them is due. */
-  create(castings: readonly Casting[], due: Casting['due']): Occasion {
-    const occasion: Occasion = {
+  /** A new occasion, without castings. */
+  create(due: Casting['due']): Occasion {
+    const occasion = this.fresh(due);
+    this.keep({ before: [], after: [occasion], label: 'new occasion' });
+    return occasion;
+  }
+
+  private fresh(due: Casting['due']): Occasion {
+    return {
       schemaVersion: OCCASION_SCHEMA_VERSION,
       id: newId(),
       name: this.freeName('New occasion'),
       createdAt: new Date().toISOString(),
-      due: castings[0]?.due ?? due,
-      castingIds: castings.map(({ id }) => id),
+      due,
+      castingIds: [],
       people: 1,
       stays: [],
       holds: [],
+      breakS: 0,
       inTurn: false,
       fromLeft: [],
       sets: [],
     };
-    this.keep({ before: [], after: [occasion], label: 'new occasion' });
-    return occasion;
   }
 
   /** Takes castings in, in one step; each belongs to one occasion at most, and leaves the one it was in. */
   put(castingIds: readonly string[], occasionId: string): void {
     const to = this.byId().get(occasionId);
-    const fresh = castingIds.filter((id) => this.of(id)?.id !== occasionId);
-    if (!to || fresh.length === 0) return;
+    if (to) this.takeIn(castingIds, to, [to]);
+  }
+
+  /** The same into a new occasion; undefined, and nothing is changed, where they are too many for one. */
+  putAnew(castingIds: readonly string[], due: Casting['due']): Occasion | undefined {
+    const to = this.fresh(due);
+    return this.takeIn(castingIds, to, []) ? to : undefined;
+  }
+
+  private takeIn(castingIds: readonly string[], to: Occasion, before: readonly Occasion[]): boolean {
+    const fresh = castingIds.filter((id) => this.of(id)?.id !== to.id);
+    if (fresh.length === 0) return true;
     const from = [...new Set(fresh.flatMap((id) => this.of(id) ?? []))];
     const after = { ...to, castingIds: [...to.castingIds, ...fresh] };
     if (!OccasionSchema.safeParse(after).success) {
@@ -67,10 +82,11 @@ export class Occasions extends RecordLibrary<Occasion> {
       this.notices.say({
         text: `“${to.name}” holds ${MOST_OF_OCCASION.castings} castings at most: there is room for ${room > 0 ? room : 'none'}${room > 0 ? ' more' : ''}.`,
       });
-      return;
+      return false;
     }
     const label = `${fresh.length === 1 ? 'casting' : `${fresh.length} castings`} into ${to.name}`;
-    this.keep({ before: [to, ...from], after: [after, ...from.map((one) => without(one, fresh))], label });
+    this.keep({ before: [...before, ...from], after: [after, ...from.map((one) => without(one, fresh))], label });
+    return true;
   }
 
   /** Takes a casting out, and lets go of what is held and packed of it. */

@@ -1,4 +1,5 @@
 import type { Bowl } from '../../core/occasion/bowls';
+import { BREAK_AFTER_S } from '../../core/occasion/breaks';
 import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
 import type { NoTimetable } from '../../core/occasion/occasion-answer';
 import type { StayNote } from '../../core/occasion/stays';
@@ -11,7 +12,7 @@ import type { PackedSet } from '../../core/record/occasion';
 import { text } from './format';
 import { listed, PLACE_NAMES } from './names';
 import { stretchName } from './stretches';
-import { momentText, timeText } from './times';
+import { dayText, momentText, timeText } from './times';
 
 /** What a timetable's tasks are told with. */
 export interface Told {
@@ -47,6 +48,7 @@ export function taskText(task: Task, { castings, names, bowls, sets, system }: T
     if (from && !task.again) return `Make ${name} of what is left of ${bowls[from.bowl].name}`;
     return task.again ? `Melt ${name} again` : `Melt ${text(kg, 'mass', system)} of ${name}`;
   }
+  if (task.kind === 'break') return 'Break';
   if (task.kind === 'make') {
     const filling = casting?.fillings.find(({ id }) => id === task.fillingId);
     return `Make ${filling?.name ?? 'the filling'}`;
@@ -86,6 +88,7 @@ export function bowlText(bowl: Bowl, at: number, bowls: readonly Bowl[], system:
 export function whoseText(task: Task, { castings, bowls, sets }: Told): string {
   const nameOf = (id: string): string => castings.find((casting) => casting.id === id)?.name ?? '';
   if (task.castingId !== undefined) return nameOf(task.castingId);
+  if (task.kind === 'break') return 'all hands';
   const uses =
     task.bowl === undefined
       ? (sets.find(({ id }) => id === task.setId)?.contents ?? []).filter(({ pieces }) => pieces > 0)
@@ -102,6 +105,8 @@ export function reasonText({ reason }: PlannedTask, { tasks }: Pick<OccasionPlan
   switch (reason.key) {
     case 'held':
       return 'You hold it at this time; the rest is worked out around it.';
+    case 'middle':
+      return 'It is had about the middle of a long stretch of work.';
     case 'after':
       return reason.waits > 60
         ? `${other(reason.task)} has to be over, and then ${text(reason.waits, 'duration', told.system)} to pass.`
@@ -115,6 +120,13 @@ export function reasonText({ reason }: PlannedTask, { tasks }: Pick<OccasionPlan
     case 'first':
       return 'It comes first.';
   }
+}
+
+/** When the break is had, or in which stretches there is no room for it. */
+export function breakText(noBreak: OccasionPlan['noBreak'], zone: string): string {
+  if (noBreak.length === 0) return `In the middle of every stretch of more than ${BREAK_AFTER_S / 3600} h.`;
+  const where = listed(noBreak.map((stretch) => `${dayText(stretch.from, zone)}, ${fromToText(stretch, zone)}`));
+  return `No room was found for it on ${where}. A longer stay or a shorter break may help.`;
 }
 
 /** How long a task may be put off without anything being late. */

@@ -53,6 +53,8 @@ export function stretchName(stretch: Omit<Stretch, 'startSeconds'>, { parts }: W
       return of('Make the filling', 'Make');
     case 'pack':
       return of('Pack');
+    case 'break':
+      return of('Break');
     case 'finish':
       return stretch.handsOn ? of('Finish') : of('dries');
   }

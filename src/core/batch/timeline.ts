@@ -24,7 +24,8 @@ export interface Stretch {
     | 'finish'
     | 'wash'
     | 'make'
-    | 'pack';
+    | 'pack'
+    | 'break';
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;

@@ -1,4 +1,4 @@
-import type { Stay } from '../schedule/workload';
+import type { Starts, Stay, Workload } from '../schedule/workload';
 import type { Work } from './work';
 
 /** Something in use for a stretch of time, s. */
@@ -40,14 +40,21 @@ export function lanesOf({ tasks, moldUses, shelfUses, lags }: Work, starts: read
   };
 }
 
-/** Who does each task that takes hands, from 0: the first who is free. @param seconds of the tasks */
-export function handsOf(starts: readonly number[], seconds: readonly number[], people: number): readonly number[] {
+/** Who does each operation that takes hands, from 0: the first who is free; what takes all hands and what takes none is of the first. */
+export function handsOf({ operations, people }: Workload, starts: Starts): readonly number[] {
   const who = starts.map(() => 0);
   const freeAt = Array.from({ length: people }, () => -Infinity);
-  for (const i of starts.map((_, k) => k).sort((a, b) => starts[a] - starts[b] || a - b)) {
-    const free = freeAt.findIndex((at) => at <= starts[i]);
-    who[i] = Math.max(0, free);
-    freeAt[who[i]] = starts[i] + seconds[i];
+  const byHand = operations.flatMap(({ hands }, i) => (hands > 0 ? [i] : []));
+  for (const i of byHand.sort((a, b) => starts[a] - starts[b] || a - b)) {
+    const end = starts[i] + operations[i].seconds;
+    if (operations[i].hands === people) freeAt.fill(end);
+    else {
+      who[i] = Math.max(
+        0,
+        freeAt.findIndex((at) => at <= starts[i]),
+      );
+      freeAt[who[i]] = end;
+    }
   }
   return who;
 }

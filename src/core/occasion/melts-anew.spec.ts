@@ -43,7 +43,7 @@ function oneBowl(coats: number): OccasionWork {
 function anew(made: OccasionWork, starts: readonly number[]) {
   const means = { people: 1, stays: STAYS };
   const backward = reversed(made.work.workload(means), END);
-  const melts = new MeltsAnew(made, backward, [0, 0]);
+  const melts = new MeltsAnew(made, backward, [0, 0], 0);
   const told = forward(backward, starts, END);
   const found = melts.made(told);
   const workload = found.made.work.workload(means);

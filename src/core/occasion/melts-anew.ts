@@ -1,6 +1,7 @@
 import { usedStays } from '../schedule/attend';
 import type { Starts, Workload } from '../schedule/workload';
 import { WORKED_FROM_S } from './bowls';
+import { BREAK_AFTER_S } from './breaks';
 import type { OccasionWork } from './occasion-work';
 
 /** What does not fit into a stay counts so many times. */
@@ -10,6 +11,7 @@ const OVER_COUNTS = 10;
  * Work over several stays, as if bowls lasted for ever, and what becomes of it where each bowl is melted in every stay in which it is worked from.
  * All of it told backward, see `reversed`.
  * @param cut by how much each stay of the workload is taken for shorter than it is, s
+ * @param breakS the break that is had in each long stay, s
  */
 export class MeltsAnew {
   private readonly melts: readonly {
@@ -22,6 +24,7 @@ export class MeltsAnew {
     private readonly lasting: OccasionWork,
     private readonly workload: Workload,
     private readonly cut: readonly number[],
+    private readonly breakS: number,
   ) {
     const { tasks, lags } = lasting.work;
     this.melts = tasks.flatMap(({ bowl }, melt) =>
@@ -37,25 +40,29 @@ export class MeltsAnew {
     );
   }
 
-  /** What the melts take that a timetable asks for besides, s; what of them finds no room in their stay counts more. */
+  /** What the melts and breaks take that a timetable asks for besides, s; what of them finds no room in their stay counts more. */
   costS(starts: Starts): number {
-    return this.stays(starts).reduce((sum, { meltingS, overS }) => sum + meltingS + OVER_COUNTS * overS, 0);
+    return this.stays(starts).reduce((sum, { besidesS, overS }) => sum + besidesS + OVER_COUNTS * overS, 0);
   }
 
-  /** By how much each stay is to be taken for shorter, s, so that there is room for what is melted anew in it. */
+  /** By how much each stay is to be taken for shorter, s, so that there is room for what is melted anew in it, and its break; for none where there is. */
   cutBy(starts: Starts): readonly number[] {
-    return this.stays(starts).map(({ meltingS, overS }) => (overS > 0 ? meltingS : 0));
+    const stays = this.stays(starts);
+    const fits = stays.every(({ overS }) => overS === 0);
+    return stays.map(({ besidesS, overS }, k) => (fits ? 0 : overS > 0 ? besidesS : this.cut[k]));
   }
 
-  /** Of each stay: what melting anew takes, and what of that finds no room, s. */
-  private stays(starts: Starts): readonly { readonly meltingS: number; readonly overS: number }[] {
+  /** Of each stay: what melting anew and its break take, and what of that finds no room, s. */
+  private stays(starts: Starts): readonly { readonly besidesS: number; readonly overS: number }[] {
     const { stays } = this.workload;
     const melting = stays.map(() => 0);
     for (const { melt, uses, seconds } of this.melts)
       for (const stay of this.staysMelted(starts, melt, uses)) melting[stay] += seconds;
     return usedStays(this.workload, starts).map((used, k) => {
-      const room = stays[k].to - stays[k].from + this.cut[k] - (used ? used.to - used.from : 0);
-      return { meltingS: melting[k], overS: Math.max(0, melting[k] - room) };
+      const usedS = used ? used.to - used.from : 0;
+      const besidesS = melting[k] + (usedS + melting[k] > BREAK_AFTER_S ? this.breakS : 0);
+      const room = stays[k].to - stays[k].from + this.cut[k] - usedS;
+      return { besidesS, overS: Math.max(0, besidesS - room) };
     });
   }
 

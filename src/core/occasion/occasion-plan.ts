@@ -9,6 +9,7 @@ import { slack } from '../schedule/slack';
 import type { Starts, Stay, Workload } from '../schedule/workload';
 import { aheadOf, type Ahead } from './ahead';
 import type { Bowl } from './bowls';
+import { BREAK_AFTER_S, stretchesOf } from './breaks';
 import { handsOf, lanesOf, type Lanes } from './lanes';
 import { occasionNeeds, type OccasionNeeds } from './occasion-needs';
 import type { OccasionWork } from './occasion-work';
@@ -43,8 +44,10 @@ export interface OccasionPlan {
   readonly attendedS: number;
   /** Over several stays: with as many melts nobody is there for less, s. At one stretch, or in one stay: no timetable starts later than so long before the event, s. */
   readonly leastS: number;
-  /** Nothing is to be done by hand for longer than a short while. */
+  /** Nothing is to be done by hand for longer than a short while; a break is such a stretch. */
   readonly free: readonly Stay[];
+  /** Long stretches in which there was no room for the break that is wanted. */
+  readonly noBreak: readonly Stay[];
   readonly handsOnS: number;
   /** What the castings take one after the other, s. */
   readonly apartS: number;
@@ -76,18 +79,17 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
   const { occasion, plans, made, workload, zeroS } = of;
   const { work, bowls } = made;
   const dueS = dueSeconds(occasion.due);
-  const used = usedStays(workload, of.starts).flatMap((stay) => stay ?? []);
+  // Tasks name their stay by its place: one that is not used stays there, with room for nothing.
+  const used = usedStays(workload, of.starts).map(
+    (stay, k) => stay ?? { ...workload.stays[k], to: workload.stays[k].from },
+  );
   const kept = slack({ ...workload, stays: used }, of.starts, dueS - zeroS, (i) => work.tasks[i].kind === 'melt');
   if (faultsOf(workload, kept.starts).length > 0) return undefined;
   const starts = kept.starts.map((start) => start + zeroS);
-  const there = thereOf(workload, kept.starts, zeroS);
+  const there = stretchesOf(workload, kept.starts).map(({ from, to }) => ({ from: from + zeroS, to: to + zeroS }));
   const held = (i: number): boolean => workload.operations[i].heldAt !== undefined;
   const reasons = reasonsOf(work.tasks, work.lags, starts, there, held);
-  const people = handsOf(
-    starts,
-    work.tasks.map(({ seconds }) => seconds),
-    occasion.people,
-  );
+  const people = handsOf(workload, starts);
   const order = starts.map((_, i) => i).sort((a, b) => starts[a] - starts[b] || a - b);
   const placeOf = new Map(order.map((i, place) => [i, place]));
   const tasks = order.map((i): PlannedTask => ({
@@ -98,7 +100,8 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
     mayWaitS: kept.mayWait[i],
     reason: placed(reasons[i], placeOf),
   }));
-  const handsOn = tasks.filter((task) => task.handsOn);
+  const handsOn = tasks.filter((task) => task.handsOn && task.kind !== 'break');
+  const breaks = tasks.filter(({ kind }) => kind === 'break');
   return {
     tasks,
     bowls,
@@ -109,6 +112,12 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
     attendedS: there.reduce((sum, { from, to }) => sum + to - from, 0),
     leastS: of.leastS,
     free: freeIn(there, handsOn),
+    noBreak:
+      occasion.breakS === 0
+        ? []
+        : there.filter(
+            ({ from, to }) => to - from > BREAK_AFTER_S && !breaks.some(({ startS }) => startS >= from && startS < to),
+          ),
     handsOnS: handsOn.reduce((sum, { seconds }) => sum + seconds, 0),
     apartS: plans.reduce((sum, { batch }) => sum + batch.total.value, 0),
     names: Object.fromEntries(plans.map((plan) => [plan.casting.id, workNames(plan)])),
@@ -124,15 +133,6 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
 
 function placed(reason: Reason, placeOf: ReadonlyMap<number, number>): Reason {
   return 'task' in reason ? { ...reason, task: placeOf.get(reason.task) ?? 0 } : reason;
-}
-
-/** When somebody is there; one stretch where nobody has said when they are. */
-function thereOf(workload: Workload, starts: Starts, zeroS: number): readonly Stay[] {
-  const whole = { from: -Infinity, to: Infinity };
-  const stays = workload.stays.length > 0 ? workload.stays : [whole];
-  return usedStays({ ...workload, stays }, starts).flatMap((stay) =>
-    stay ? [{ from: stay.from + zeroS, to: stay.to + zeroS }] : [],
-  );
 }
 
 /** Stretches of some while in which nothing is done by hand, by any. */

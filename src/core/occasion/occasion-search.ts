@@ -10,16 +10,12 @@ import { forward, reversed } from '../schedule/reversed';
 import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
 import type { Help, NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
+import { endSteps, roughly, ROUNDS_AT_A_TIME, SEED, thereSteps, type Rounds } from './occasion-rounds';
 import { isMelted, WORKED_FROM_S } from './bowls';
+import { longStretches, middleOf, withBreakAt } from './breaks';
 import { MeltsAnew } from './melts-anew';
 import { occasionWork, type OccasionWork, type Together } from './occasion-work';
 
-/** Effort is told in rounds, so that the same occasion always comes out the same; of a large one each round takes longer. */
-const ROUNDS = 300;
-const ROUNDS_THERE = 500;
-const PROOF_TURNS = 500;
-const ROUNDS_AT_A_TIME = 5;
-const SEED = 1;
 /** How often it is found out anew what is done in which stay, and in how many rounds. */
 const STARTS_ANEW = 4;
 const ROUNDS_ANEW = 250;
@@ -29,6 +25,18 @@ const TRIES = 3;
 const WORTH_S = 300;
 /** A timetable begins no longer than this before the event, s. */
 const AT_MOST_S = 30 * 86_400;
+
+/** Work to be searched for a timetable: in which stay some of it is done, and between which moments, s, where that is said. */
+interface Asked {
+  readonly made: OccasionWork;
+  readonly stayOf?: ((task: number) => number | undefined) | undefined;
+  readonly within?: ReadonlyMap<number, Stay> | undefined;
+}
+
+/** A search that has a first timetable of that. */
+interface Begun extends Asked, Rounds {
+  readonly workload: Workload;
+}
 
 /** The search for an occasion's timetable, by one kind of its work after another. */
 export class Search {
@@ -47,8 +55,8 @@ export class Search {
     this.zeroS = dueS - this.backS;
   }
 
-  *steps(made: OccasionWork, stayOf?: (task: number) => number | undefined): Steps {
-    const workload = this.workload(made, stayOf);
+  *steps(made: OccasionWork): Steps {
+    const workload = this.workload({ made });
     const why = this.impossible(workload, made);
     if (why) return { ok: false, why };
     const backward = reversed(workload, this.backS);
@@ -57,8 +65,7 @@ export class Search {
     const hopeful = !this.canBeApart(made) || byHandsS(workload) <= WORKED_FROM_S;
     const first = hopeful ? improver.first(TRIES) : improver.first(0, 1);
     if (first !== 'found') return { ok: false, why: { key: 'notFound', help: {} } };
-    const told = this.teller(made, workload, backward);
-    return yield* this.stays.length > 1 ? thereSteps(backward, improver, told) : endSteps(improver, told);
+    return yield* this.bettered({ made, workload, backward, improver });
   }
 
   /** One bowl for each melt, where some were shared. */
@@ -79,14 +86,18 @@ export class Search {
   *meltedAnew(): Generator<OccasionProgress, OccasionAnswer | undefined> {
     const lasting = occasionWork(this.plans, { ...this.together, lastS: Infinity });
     if ('key' in lasting) return undefined;
-    const why = this.impossible(this.workload(lasting), lasting);
+    const why = this.impossible(this.workload({ made: lasting }), lasting);
     if (why?.key === 'held') return { ok: false, why };
     let leastS = Infinity;
     let anew: ReturnType<Search['anew']>;
-    let cut: readonly number[] = this.stays.map(() => 0);
+    const none: readonly number[] = this.stays.map(() => 0);
+    let cut = none;
     for (let k = 0; k < STARTS_ANEW; k++) {
       const one = this.lasting(lasting, cut, SEED + k);
-      if (!one) break;
+      if (!one) {
+        cut = none;
+        continue;
+      }
       let tried: Starts | undefined;
       for (let round = 0; round < ROUNDS_ANEW; round++) {
         if (round % ROUNDS_AT_A_TIME === 0) {
@@ -106,17 +117,17 @@ export class Search {
       }
       cut = one.melts.cutBy(starts);
     }
-    return anew && (yield* thereSteps(anew.backward, anew.improver, anew.told));
+    return anew && (yield* this.bettered(anew, anew.improver.best?.starts));
   }
 
   /** A search for what is done in which stay, as if bowls lasted for ever. */
   private lasting(made: OccasionWork, cut: readonly number[], seed: number) {
-    const workload = this.workload(made, undefined, [...cut].reverse());
+    const workload = this.workload({ made }, [...cut].reverse());
     if (impossible(workload)) return undefined;
     const backward = reversed(workload, this.backS);
     const improver = new Improver(backward, seed);
     if (improver.first(TRIES) !== 'found') return undefined;
-    const melts = new MeltsAnew(made, backward, cut);
+    const melts = new MeltsAnew(made, backward, cut, this.occasion.breakS);
     return {
       search: new Attendance(backward, improver.best?.starts ?? [], seed, (starts) => melts.costS(starts)),
       melts,
@@ -185,16 +196,55 @@ export class Search {
   /** The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that. */
   private anew(melts: MeltsAnew, found: Starts) {
     const { made, stayOf, starts } = melts.made(found);
-    const workload = this.workload(made, stayOf);
-    const backward = reversed(workload, this.backS);
-    const improver = new Improver(backward, SEED);
-    if (!improver.takeOver(starts)) return undefined;
-    const told = this.teller(made, workload, backward);
-    const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
-    return { backward, improver, told, plan: told(search.best.starts, search.leastS) };
+    const anew = this.takenOver({ made, stayOf }, [starts]);
+    if (!anew) return undefined;
+    const search = new Attendance(anew.backward, anew.improver.best?.starts ?? [], SEED);
+    return { ...anew, plan: this.teller(anew)(search.best.starts, search.leastS) };
   }
 
-  private teller(made: OccasionWork, workload: Workload, backward: Workload) {
+  /** A search that goes on from the first of some orders in which there is a timetable. @param loose the same with some operations in any order */
+  private takenOver(asked: Asked, orders: readonly Starts[], loose: readonly number[] = []): Begun | undefined {
+    const workload = this.workload(asked);
+    const backward = reversed(workload, this.backS);
+    const improver = new Improver(backward, SEED);
+    const found =
+      orders.some((starts) => improver.takeOver(starts)) ||
+      (loose.length > 0 && orders.some((starts) => improver.takeOver(starts, loose)));
+    return found ? { ...asked, workload, backward, improver } : undefined;
+  }
+
+  /** What is found in the rounds that there are, with the breaks that are wanted. @param about about what is found in the end, where that is known */
+  private *bettered(begun: Begun, about?: Starts): Steps {
+    const whole = this.occasion.breakS > 0 ? yield* this.withBreaks(begun, about) : begun;
+    const told = this.teller(whole);
+    return yield* this.stays.length > 1 ? thereSteps(whole, told) : endSteps(whole, told);
+  }
+
+  /** Once it is about known when somebody is there, a break is put into the middle of each long stretch that has room for it. */
+  private *withBreaks(begun: Begun, about?: Starts): Generator<OccasionProgress, Begun> {
+    const { breakS } = this.occasion;
+    let found = begun;
+    let starts = about ?? (yield* roughly(begun, this.stays.length > 1));
+    // Told backward the last stretch comes first: breaks are counted from the first on.
+    for (const stretch of [...longStretches(begun.backward, starts)].reverse()) {
+      const work = found.made.work.copy();
+      const task = work.add({ castingId: undefined, kind: 'break', handsOn: true, seconds: breakS });
+      const middle = middleOf(stretch, breakS);
+      const within = new Map([
+        ...(found.within ?? []),
+        [task, { from: this.backS - middle.to, to: this.backS - middle.from }],
+      ]);
+      const asked = { ...found, made: { ...found.made, work }, within };
+      const orders = withBreakAt(found.backward, starts, stretch, breakS);
+      const withIt = this.takenOver(asked, orders, [task]);
+      if (!withIt) continue;
+      found = withIt;
+      starts = withIt.improver.best?.starts ?? starts;
+    }
+    return found;
+  }
+
+  private teller({ made, workload, backward }: Begun) {
     return (starts: Starts, leastS: number): OccasionPlan | undefined =>
       occasionPlan({
         occasion: this.occasion,
@@ -208,61 +258,23 @@ export class Search {
   }
 
   /** @param cut by how much each stay is taken for shorter than it is, s */
-  private workload(
-    made: OccasionWork,
-    stayOf: (task: number) => number | undefined = () => undefined,
-    cut: readonly number[] = [],
-  ): Workload {
+  private workload({ made, stayOf, within }: Asked, cut: readonly number[] = []): Workload {
     const { zeroS } = this;
     const workload = withHolds(this.occasion, made, zeroS, workloadOf(this.occasion, made));
     return {
       ...workload,
-      operations: workload.operations.map((operation, i) => ({ ...operation, stay: stayOf(i) })),
+      operations: workload.operations.map((operation, i) => ({
+        ...operation,
+        stay: stayOf?.(i),
+        // What is held is where it is held.
+        within: operation.heldAt === undefined ? within?.get(i) : undefined,
+      })),
       stays: this.stays.map(({ from, to }, k) => ({
         from: from - zeroS,
         to: Math.max(from + 1, to - (cut[k] ?? 0)) - zeroS,
       })),
     };
   }
-}
-
-/** All in one stretch: it begins as late as is found. */
-function* endSteps(improver: Improver, told: (starts: Starts, leastS: number) => OccasionPlan | undefined): Steps {
-  let best = improver.best;
-  let plan = best && told(best.starts, improver.leastS);
-  for (let k = 0; k < ROUNDS && !improver.proven; k++) {
-    if (k % ROUNDS_AT_A_TIME === 0) {
-      if (best !== improver.best && improver.best) plan = told(improver.best.starts, improver.leastS);
-      best = improver.best;
-      yield { share: 0.3 + (0.7 * k) / ROUNDS, ...(plan ? { plan } : {}) };
-    }
-    improver.round();
-  }
-  improver.prove(PROOF_TURNS);
-  plan = improver.best && told(improver.best.starts, improver.leastS);
-  return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
-}
-
-/** Over several stays: as few minutes in them as are found. */
-function* thereSteps(
-  backward: Workload,
-  improver: Improver,
-  told: (starts: Starts, leastS: number) => OccasionPlan | undefined,
-): Steps {
-  for (let k = 0; k < ROUNDS / 4; k++) improver.round();
-  const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
-  let best = search.best;
-  let plan = told(best.starts, search.leastS);
-  for (let k = 0; k < ROUNDS_THERE; k++) {
-    if (k % ROUNDS_AT_A_TIME === 0) {
-      if (best !== search.best) plan = told(search.best.starts, search.leastS);
-      best = search.best;
-      yield { share: 0.4 + (0.6 * k) / ROUNDS_THERE, ...(plan ? { plan } : {}) };
-    }
-    search.round();
-  }
-  plan = told(search.best.starts, search.leastS);
-  return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
 }
 
 function workloadOf({ people, fridge, freezer }: Occasion, { work, bowls }: OccasionWork): Workload {

@@ -1,5 +1,5 @@
 import { demoCastings, demoOccasions } from '../../data/demo';
-import { dueSeconds } from '../record/due';
+import { dueSeconds, localTime } from '../record/due';
 import type { Casting } from '../record/casting';
 import type { Occasion } from '../record/occasion';
 import { draftPlan } from '../plan/draft';
@@ -37,6 +37,15 @@ function answered(change: Partial<Occasion>, of: readonly Casting[] = castings) 
     const { done, value } = steps.next();
     if (done) return { answer: value, told };
     told.push(value);
+  }
+}
+/** The first timetable on the way to the answer that is as wanted. */
+function firstPlan(change: Partial<Occasion>, isWanted: (plan: OccasionPlan) => boolean): OccasionPlan | undefined {
+  const steps = occasionSteps({ ...supper, ...change }, castings, planned);
+  for (;;) {
+    const { done, value } = steps.next();
+    const plan = 'plan' in value ? value.plan : undefined;
+    if (done || (plan && isWanted(plan))) return plan;
   }
 }
 function planOf(change: Partial<Occasion>, of?: readonly Casting[]): OccasionPlan {
@@ -105,6 +114,57 @@ describe('an occasion at one stretch', () => {
   });
 });
 
+describe('a break', () => {
+  const longer = [supper.stays[0], { from: '2026-10-17T13:15', to: supper.stays[1].to }];
+  const breaksOf = ({ tasks }: OccasionPlan) => tasks.filter(({ kind }) => kind === 'break');
+
+  it.each([
+    ['at one stretch', { stays: [] }, 1],
+    ['by two, who have it together', { stays: [], people: 2 }, 1],
+    ['over two days, in each long stay', { stays: longer }, 2],
+  ])('is had about the middle: %s', (_, change, count) => {
+    const breakS = 1800;
+    const plan = planOf({ ...change, breakS }, castings);
+    const breaks = breaksOf(plan);
+    expect(breaks).toHaveLength(count);
+    expect(plan.noBreak).toEqual([]);
+    for (const { startS, seconds } of breaks) {
+      expect(seconds).toBe(breakS);
+      const [{ from, to }] = plan.there.filter((stay) => startS >= stay.from && startS < stay.to);
+      // The stretch may still become shorter once the break has its place.
+      expect(startS - from).toBeGreaterThan((to - from) / 5);
+      expect(to - startS - seconds).toBeGreaterThan((to - from) / 5);
+      const others = plan.tasks.filter((task) => task.handsOn && task.kind !== 'break');
+      expect(others.filter((task) => task.startS < startS + seconds && task.startS + task.seconds > startS)).toEqual(
+        [],
+      );
+      expect(plan.free.some((free) => free.from <= startS && free.to >= startS + seconds)).toBe(true);
+    }
+  });
+
+  it('costs at most as much as it takes, and is no work', () => {
+    const [without, withIt] = [planOf({}), planOf({ breakS: 1800 })];
+    const takes = ({ readyS, startS }: OccasionPlan): number => readyS - startS;
+    expect(takes(withIt)).toBeGreaterThanOrEqual(takes(without));
+    expect(takes(withIt)).toBeLessThanOrEqual(takes(without) + 1800 + 120);
+    expect(withIt.handsOnS).toBe(without.handsOnS);
+  });
+
+  it('is held at a time like anything else', () => {
+    const [{ key, startS }] = breaksOf(planOf({ breakS: 1800 }));
+    const held = localTime(startS - 600, zone);
+    const [moved] = breaksOf(planOf({ breakS: 1800, holds: [{ operation: key, at: held }] }));
+    expect(localTime(moved.startS, zone)).toBe(held);
+  });
+
+  it('that finds no room is told, with the stretch, and takes nothing away', () => {
+    const [stay] = longer.slice(1);
+    const plan = planOf({ breakS: 3 * 3600, stays: [stay] }, few);
+    expect(breaksOf(plan)).toEqual([]);
+    expect(plan.noBreak).toEqual(plan.there);
+  });
+});
+
 describe('what several castings share', () => {
   it('a mold goes from the light chocolate to the dark one, washed and dried between', () => {
     const dark = demo('demo-bombs');
@@ -143,6 +203,15 @@ describe('what several castings share', () => {
 
 describe('an occasion over several days', () => {
   const plan = planOf({ stays: supper.stays });
+
+  it.each([
+    ['12:30', 'hardly more than there is to do', 2],
+    ['12:00', 'long enough for all of it', 1],
+  ])('with a second stay from %s: %s', (from, _, wanted) => {
+    const stays = [supper.stays[0], { ...supper.stays[1], from: `2026-10-17T${from}` }];
+    const seen = firstPlan({ stays }, ({ there }) => there.length === wanted);
+    expect(seen?.there).toHaveLength(wanted);
+  });
 
   it('has everything done by hand within the stays, and melts anew in each', () => {
     const { stays } = staysOf(supper);

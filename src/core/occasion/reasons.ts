@@ -3,6 +3,8 @@ import type { Lag, Starts, Stay } from '../schedule/workload';
 /** Why an operation starts when it does and not before. */
 export type Reason =
   | { readonly key: 'held' }
+  /** A break belongs in the middle of a stretch. */
+  | { readonly key: 'middle' }
   /** Another has to be over, and its wait, s. */
   | { readonly key: 'after'; readonly task: number; readonly waits: number }
   /** Until then the hands were at another. */
@@ -27,6 +29,7 @@ export function reasonsOf(
   const end = (i: number): number => starts[i] + tasks[i].seconds;
   return tasks.map(({ kind }, i): Reason => {
     if (held(i)) return { key: 'held' };
+    if (kind === 'break') return { key: 'middle' };
     const wanted = lags.filter(({ from }) => from === i).sort((a, b) => starts[a.to] - starts[b.to]);
     if (kind === 'melt' && wanted.length > 0) return { key: 'before', task: wanted[0].to };
     const binding = lags

@@ -104,10 +104,11 @@ export class Work {
     { people, stays, fridgeM2, freezerM2 }: Means,
     inMicrowave: (task: Task) => boolean = () => false,
   ): Workload {
-    const operations = this.tasks.map(({ seconds, handsOn }, i): Operation => ({
+    const operations = this.tasks.map(({ seconds, handsOn, kind }, i): Operation => ({
       id: this.keys[i],
       seconds,
-      hands: handsOn ? 1 : 0,
+      // All have a break together.
+      hands: kind === 'break' ? people : handsOn ? 1 : 0,
     }));
     const shelves = { fridge: fridgeM2, freezer: freezerM2 } as const;
     const names = (['fridge', 'freezer'] as const).filter((place) => shelves[place] !== undefined);

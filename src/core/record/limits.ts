@@ -117,6 +117,7 @@ export const LIMITS = {
   fatShare: limit('share', 0.1, 0.7),
   ceilingC: limit('temperature', 28, 60),
   people: limit('count', 1, 4),
+  breakS: limit('duration', 0, 3 * 3600),
   shelfM: limit('length', 0.05, 2),
   sets: limit('count', 1, 500),
   inSet: limit('count', 0, 200),

@@ -13,13 +13,24 @@ describe('an occasion’s record', () => {
     const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v1.json', 'utf8')) as object[];
     expect(readOccasion(old)).toEqual({
       ok: true,
-      record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION, inTurn: false, fromLeft: [], sets: [] },
+      record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION, breakS: 0, inTurn: false, fromLeft: [], sets: [] },
     });
   });
 
   it('of version 2 reads as one of today: what is packed is as the casting is chosen', () => {
     const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v2.json', 'utf8')) as object[];
-    expect(readOccasion(old)).toEqual({ ok: true, record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION } });
+    expect(readOccasion(old)).toEqual({
+      ok: true,
+      record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION, breakS: 0 },
+    });
+  });
+
+  it('of version 3 reads as one of today: no break is had', () => {
+    const [old] = JSON.parse(readFileSync('src/core/record/fixtures/occasions-v3.json', 'utf8')) as object[];
+    expect(readOccasion(old)).toEqual({
+      ok: true,
+      record: { ...old, schemaVersion: OCCASION_SCHEMA_VERSION, breakS: 0 },
+    });
   });
 
   it('is refused with the place that is wrong', () => {

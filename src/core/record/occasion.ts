@@ -7,7 +7,7 @@ import type { RecordProblem } from './record-problem';
 import { upgradeOccasion } from './upgrade';
 
 /** The version of the occasion record that this program writes. */
-export const OCCASION_SCHEMA_VERSION = 3;
+export const OCCASION_SCHEMA_VERSION = 4;
 
 const StaySchema = z
   .object({ from: localTime, to: localTime })
@@ -59,6 +59,8 @@ export const OccasionSchema = z.object({
   people: wholeOf('people'),
   /** When somebody is in the kitchen; without any, as it is needed. */
   stays: z.array(StaySchema).check(z.maxLength(MOST_OF_OCCASION.stays)),
+  /** How long the break is that is had in the middle of each long stretch of work, s; 0 for none. */
+  breakS: numberOf('breakS'),
   /** Room there is for molds, where that is to be counted with. */
   fridge: z.optional(RoomSchema),
   freezer: z.optional(RoomSchema),

@@ -27,7 +27,9 @@ export function upgradeCasting(raw: Raw): Raw {
 export function upgradeOccasion(raw: Raw): Raw {
   const second = raw['schemaVersion'] === 1 ? { ...raw, schemaVersion: 2, inTurn: false, fromLeft: [], sets: [] } : raw;
   // Version 3: which variants are packed; before, all were of the casting as it is chosen.
-  return second['schemaVersion'] === 2 ? { ...second, schemaVersion: 3 } : second;
+  const third = second['schemaVersion'] === 2 ? { ...second, schemaVersion: 3 } : second;
+  // Version 4: a break; before, none was had.
+  return third['schemaVersion'] === 3 ? { ...third, schemaVersion: 4, breakS: 0 } : third;
 }
 
 /** Version 2: molds say how their cavities lie in rows and columns, how they come together, and how they are cared for. */

@@ -29,7 +29,8 @@ interface Job {
 export function built(trial: Trial, horizonS: number, failures: number): Starts | undefined {
   const jobs = jobsOf(trial, failures);
   if (jobs.length < 2) return undefined;
-  const builder = new Builder(trial, horizonS);
+  // Reckoned by the clock, what is placed first fills its stay best; by the stays, more finds a place.
+  const builder = new Builder(trial, horizonS, failures % 2 === 1);
   return groupsOf(trial, jobs).every((group) => builder.add(group)) ? builder.starts : undefined;
 }
 
@@ -41,6 +42,8 @@ class Builder {
   constructor(
     private readonly trial: Trial,
     private readonly horizonS: number,
+    /** What a job may make its group longer by is reckoned in hours that somebody is there, not by the clock: then nights are no obstacle. */
+    private readonly byStays: boolean,
   ) {
     this.jobs = trial.workload.jobs ?? [];
   }
@@ -54,11 +57,24 @@ class Builder {
     return group.every(({ job }) => {
       here.add(job);
       const found =
-        WITHIN.some((times) => this.place(job, here, from, from + times * leastS)) ||
+        WITHIN.some((times) => this.place(job, here, from, this.after(from, times * leastS))) ||
         this.place(job, here, this.over(), this.horizonS);
       this.placed.add(job);
       return found;
     });
+  }
+
+  /** So long after a moment, s. */
+  private after(from: number, seconds: number): number {
+    const { stays } = this.trial.workload;
+    if (stays.length === 0 || !this.byStays) return from + seconds;
+    let left = seconds;
+    for (const stay of stays) {
+      const here = Math.max(0, stay.to - Math.max(from, stay.from));
+      if (left <= here) return stay.to - here + left;
+      left -= here;
+    }
+    return this.horizonS;
   }
 
   /** When the last thing that anything is taken for is over, s. */

@@ -1,10 +1,11 @@
-import { momentAt, type Starts, type Workload } from './workload';
+import { momentAt, type Starts, type Stay, type Workload } from './workload';
 
 /** What is wrong with a timetable, by indices of the workload. */
 export type Fault =
   | { readonly key: 'noTime'; readonly operation: number }
   | { readonly key: 'lag'; readonly lag: number }
   | { readonly key: 'notHeld'; readonly operation: number }
+  /** In no stay that it may lie in, or not between the moments that it is to lie between. */
   | { readonly key: 'outsideStay'; readonly operation: number }
   | { readonly key: 'overfilled'; readonly resource: number; readonly atS: number }
   | { readonly key: 'freedFirst'; readonly occupation: number }
@@ -31,13 +32,11 @@ export function faultsOf(workload: Workload, starts: Starts): Fault[] {
   const moved = operations.flatMap(({ heldAt }, i): Fault[] =>
     heldAt !== undefined && Math.abs(starts[i] - heldAt) > NEAR_S ? [{ key: 'notHeld', operation: i }] : [],
   );
-  const outside = operations.flatMap(({ hands, stay }, i): Fault[] =>
-    hands === 0 ||
-    stays.length === 0 ||
-    stays.some(({ from, to }, k) => (stay ?? k) === k && starts[i] >= from - NEAR_S && end(i) <= to + NEAR_S)
-      ? []
-      : [{ key: 'outsideStay', operation: i }],
-  );
+  const liesIn = (i: number, { from, to }: Stay): boolean => starts[i] >= from - NEAR_S && end(i) <= to + NEAR_S;
+  const outside = operations.flatMap(({ hands, stay, within }, i): Fault[] => {
+    const attended = hands === 0 || stays.length === 0 || stays.some((one, k) => (stay ?? k) === k && liesIn(i, one));
+    return attended && (!within || liesIn(i, within)) ? [] : [{ key: 'outsideStay', operation: i }];
+  });
   const held = occupations.map((one) => ({
     ...one,
     fromS: momentAt(workload, starts, one.from),

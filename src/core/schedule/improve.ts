@@ -79,9 +79,15 @@ export class Improver {
     return 'unknown';
   }
 
-  /** Goes on from a timetable's order, whether its times are right or not. @returns whether there is one in that order */
-  takeOver(starts: Starts): boolean {
-    return this.tryBelow(horizonS(this.trial.workload), none, 1, starts);
+  /**
+   * Goes on from a timetable's order, whether its times are right or not. @returns whether there is one in that order
+   * @param anew operations that may come in any order, with some of those near them
+   */
+  takeOver(starts: Starts, anew: readonly number[] = []): boolean {
+    const horizon = horizonS(this.trial.workload);
+    return anew.length === 0
+      ? this.tryBelow(horizon, none, 1, starts)
+      : this.tryBelow(horizon, this.trial.removal.some(starts, anew), TURNS, starts);
   }
 
   /** Tries everything for one that ends earlier, until there is none or it has turned back so often. */

@@ -69,11 +69,14 @@ export function networkOf({ operations, lags, occupations, stays }: Workload): {
   return { network, end };
 }
 
-/** When each operation can start, and the end of all be, by the stays: what takes no hands at any time. */
+/** When each operation can start, and the end of all be, by the stays and between which moments it is to lie: what takes no hands at any time. */
 export function windowsOf(operations: readonly Operation[], stays: readonly Stay[]): readonly (Windows | undefined)[] {
-  const windows = operations.map(({ hands, seconds, stay }) =>
-    hands > 0 && stays.length > 0 ? startsWithin(stay === undefined ? stays : [stays[stay]], seconds) : undefined,
-  );
+  const windows = operations.map(({ hands, seconds, stay, within }) => {
+    const own = stay === undefined ? stays : [stays[stay]];
+    const there = hands > 0 && stays.length > 0 ? own : undefined;
+    if (!within) return there && startsWithin(there, seconds);
+    return startsWithin(there ? there.map((one) => overlap(one, within)) : [within], seconds);
+  });
   return [...windows, undefined];
 }
 
@@ -104,6 +107,11 @@ export function keepOrder(network: Network, spans: Spans, starts: Starts, loose:
     }
   });
 }
+
+const overlap = (one: Stay, other: Stay): Stay => ({
+  from: Math.max(one.from, other.from),
+  to: Math.min(one.to, other.to),
+});
 
 /** When something of a length can start to lie wholly within a stay. */
 function startsWithin(stays: readonly Stay[], seconds: number): Windows {

@@ -9,10 +9,11 @@ export function reversed(workload: Workload, atS: number): Workload {
   const flipped = ({ operation, at }: Moment): Moment => ({ operation, at: at === 'end' ? 'start' : 'end' });
   return {
     ...workload,
-    operations: workload.operations.map(({ heldAt, stay, ...operation }) => ({
+    operations: workload.operations.map(({ heldAt, stay, within, ...operation }) => ({
       ...operation,
       heldAt: heldAt === undefined ? undefined : atS - heldAt - operation.seconds,
       stay: stay === undefined ? undefined : workload.stays.length - 1 - stay,
+      within: within && { from: atS - within.to, to: atS - within.from },
     })),
     lags: workload.lags.map(({ from, to, ...lag }) => ({ ...lag, from: to, to: from })),
     occupations: workload.occupations.map(({ from, to, ...one }) => ({ ...one, from: flipped(to), to: flipped(from) })),

@@ -7,6 +7,8 @@ export interface Operation {
   readonly heldAt?: number | undefined;
   /** The only stay that it may lie in, by its place among them, where that is not left open. */
   readonly stay?: number | undefined;
+  /** Between which moments it lies, where that is not left open, s. */
+  readonly within?: Stay | undefined;
 }
 
 /** The beginning or the end of an operation, by its index. */

@@ -59,6 +59,7 @@ export class OccasionChoice {
   protected choose(value: string): void {
     const { id, due } = this.casting();
     if (value === NONE) this.occasions.takeOut(id);
-    else this.occasions.put([id], value === NEW ? this.occasions.create([], due).id : value);
+    else if (value === NEW) this.occasions.putAnew([id], due);
+    else this.occasions.put([id], value);
   }
 }

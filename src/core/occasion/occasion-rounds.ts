@@ -1,0 +1,67 @@
+import { Attendance } from '../schedule/attend';
+import type { Improver } from '../schedule/improve';
+import type { Starts, Workload } from '../schedule/workload';
+import type { OccasionProgress, Steps } from './occasion-answer';
+import type { OccasionPlan } from './occasion-plan';
+
+/** Effort is told in rounds, so that the same occasion always comes out the same; of a large one each round takes longer. */
+const ROUNDS = 300;
+const ROUNDS_THERE = 500;
+const PROOF_TURNS = 500;
+export const ROUNDS_AT_A_TIME = 5;
+export const SEED = 1;
+
+/** A search that has a first timetable; told backward. */
+export interface Rounds {
+  readonly backward: Workload;
+  readonly improver: Improver;
+}
+
+/** What a timetable is for the eye; undefined where it has a fault. */
+type Told = (starts: Starts, leastS: number) => OccasionPlan | undefined;
+
+/** About the timetable that is found in the end. */
+export function* roughly({ backward, improver }: Rounds, several: boolean): Generator<OccasionProgress, Starts> {
+  for (let k = 0; k < ROUNDS / 4; k++) improver.round();
+  yield { share: 0.35 };
+  const starts = improver.best?.starts ?? [];
+  if (!several) return starts;
+  const search = new Attendance(backward, starts, SEED);
+  for (let k = 0; k < ROUNDS_THERE / 4; k++) search.round();
+  return search.best.starts;
+}
+
+/** All in one stretch: it begins as late as is found. */
+export function* endSteps({ improver }: Rounds, told: Told): Steps {
+  let best = improver.best;
+  let plan = best && told(best.starts, improver.leastS);
+  for (let k = 0; k < ROUNDS && !improver.proven; k++) {
+    if (k % ROUNDS_AT_A_TIME === 0) {
+      if (best !== improver.best && improver.best) plan = told(improver.best.starts, improver.leastS);
+      best = improver.best;
+      yield { share: 0.3 + (0.7 * k) / ROUNDS, ...(plan ? { plan } : {}) };
+    }
+    improver.round();
+  }
+  improver.prove(PROOF_TURNS);
+  plan = improver.best && told(improver.best.starts, improver.leastS);
+  return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
+}
+
+/** Over several stays: as few minutes in them as are found. */
+export function* thereSteps({ backward, improver }: Rounds, told: Told): Steps {
+  for (let k = 0; k < ROUNDS / 4; k++) improver.round();
+  const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
+  let best = search.best;
+  let plan = told(best.starts, search.leastS);
+  for (let k = 0; k < ROUNDS_THERE; k++) {
+    if (k % ROUNDS_AT_A_TIME === 0) {
+      if (best !== search.best) plan = told(search.best.starts, search.leastS);
+      best = search.best;
+      yield { share: 0.4 + (0.6 * k) / ROUNDS_THERE, ...(plan ? { plan } : {}) };
+    }
+    search.round();
+  }
+  plan = told(search.best.starts, search.leastS);
+  return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
+}
