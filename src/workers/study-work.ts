@@ -1,5 +1,6 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 import { fittedJob, type FittedJob, type NotFitted } from '../core/occasion/fitted-job';
+import { KeptTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
 import { occasionSteps } from '../core/occasion/occasion-steps';
 import type { CastingPlan } from '../core/plan/plan-types';
@@ -47,6 +48,7 @@ export function studyWork(): StudyWork {
   let search = 0;
   let timetable = 0;
   const planned = plansKept();
+  const kept = new KeptTimetable();
   return {
     compare: (casting, ways, partId) => compareWays(casting, ways, partId),
     async search(casting, goal, partId, progress) {
@@ -56,7 +58,7 @@ export function studyWork(): StudyWork {
     stopSearch: () => void search++,
     async occasion(occasion, castings, progress) {
       const mine = ++timetable;
-      return stepped(occasionSteps(occasion, castings, planned), progress, () => mine === timetable);
+      return stepped(occasionSteps(occasion, castings, planned, kept), progress, () => mine === timetable);
     },
     stopOccasion: () => void timetable++,
     weigh: (casting, plan, shellKg) => weighedShell(casting, plan, shellKg),

@@ -42,10 +42,11 @@ export class Timetables {
       const occasion = this.occasions.byId().get(this.openId() ?? '');
       return occasion && { occasion, castings: this.occasions.castingsOf(occasion) };
     },
-    { equal: alike },
+    { equal: (a, b) => alike(a, b) },
   );
   private readonly state = signal<Timetable | undefined>(undefined);
   private asks = 0;
+  private last: Asked | undefined;
   /** The last timetable of each occasion that has been looked at, and what it was asked for. */
   private readonly known = signal<ReadonlyMap<string, { readonly asked: Asked; readonly plan: OccasionPlan }>>(
     new Map(),
@@ -61,7 +62,10 @@ export class Timetables {
       const before = untracked(this.state);
       const plan = before?.occasionId === asked.occasion.id ? before.plan : undefined;
       this.state.set({ occasionId: asked.occasion.id, plan, outdated: plan !== undefined, share: 0 });
-      const later = setTimeout(() => void this.search(asked), plan ? ASKS_AFTER_MS : 0);
+      // What is dragged to another time is worked out around at once.
+      const atOnce = !plan || alike(this.last, asked, { holds: [] });
+      this.last = asked;
+      const later = setTimeout(() => void this.search(asked), atOnce ? 0 : ASKS_AFTER_MS);
       clean(() => {
         clearTimeout(later);
         this.asks++;
@@ -132,12 +136,12 @@ export class Timetables {
 
 const unnamed = ({ id, count, wrap, contents }: PackedSet) => [id, count, wrap, contents];
 
-/** What it is called does not change its timetable. */
-function alike(a: Asked | undefined, b: Asked | undefined): boolean {
+/** What it is called does not change its timetable. @param but what it may differ in besides */
+function alike(a: Asked | undefined, b: Asked | undefined, but: Partial<Occasion> = {}): boolean {
   if (!a || !b) return a === b;
   if (a.castings.length !== b.castings.length || a.castings.some((casting, i) => casting !== b.castings[i]))
     return false;
   const asked = (occasion: Occasion): string =>
-    JSON.stringify({ ...occasion, name: '', createdAt: '', sets: occasion.sets.map(unnamed) });
+    JSON.stringify({ ...occasion, ...but, name: '', createdAt: '', sets: occasion.sets.map(unnamed) });
   return asked(a.occasion) === asked(b.occasion);
 }

@@ -1,8 +1,9 @@
 import { Attendance } from '../schedule/attend';
 import type { Improver } from '../schedule/improve';
-import type { Starts, Workload } from '../schedule/workload';
+import type { Starts, Stay, Workload } from '../schedule/workload';
 import type { OccasionProgress, Steps } from './occasion-answer';
 import type { OccasionPlan } from './occasion-plan';
+import type { OccasionWork } from './occasion-work';
 
 /** Effort is told in rounds, so that the same occasion always comes out the same; of a large one each round takes longer. */
 const ROUNDS = 300;
@@ -10,9 +11,21 @@ const ROUNDS_THERE = 500;
 const PROOF_TURNS = 500;
 export const ROUNDS_AT_A_TIME = 5;
 export const SEED = 1;
+/** Tries at a first timetable, of those that the search has. */
+export const TRIES = 3;
+/** A timetable begins no longer than this before the event, s. */
+export const AT_MOST_S = 30 * 86_400;
 
-/** A search that has a first timetable; told backward. */
-export interface Rounds {
+/** Work to be searched for a timetable: in which stay some of it is done, and between which moments, s, where that is said. */
+export interface Asked {
+  readonly made: OccasionWork;
+  readonly stayOf?: ((task: number) => number | undefined) | undefined;
+  readonly within?: ReadonlyMap<number, Stay> | undefined;
+}
+
+/** A search that has a first timetable of that; the work as it is, and told backward. */
+export interface Begun extends Asked {
+  readonly workload: Workload;
   readonly backward: Workload;
   readonly improver: Improver;
 }
@@ -21,7 +34,7 @@ export interface Rounds {
 type Told = (starts: Starts, leastS: number) => OccasionPlan | undefined;
 
 /** About the timetable that is found in the end. */
-export function* roughly({ backward, improver }: Rounds, several: boolean): Generator<OccasionProgress, Starts> {
+export function* roughly({ backward, improver }: Begun, several: boolean): Generator<OccasionProgress, Starts> {
   for (let k = 0; k < ROUNDS / 4; k++) improver.round();
   yield { share: 0.35 };
   const starts = improver.best?.starts ?? [];
@@ -32,7 +45,7 @@ export function* roughly({ backward, improver }: Rounds, several: boolean): Gene
 }
 
 /** All in one stretch: it begins as late as is found. */
-export function* endSteps({ improver }: Rounds, told: Told): Steps {
+export function* endSteps({ improver }: Begun, told: Told): Steps {
   let best = improver.best;
   let plan = best && told(best.starts, improver.leastS);
   for (let k = 0; k < ROUNDS && !improver.proven; k++) {
@@ -49,7 +62,7 @@ export function* endSteps({ improver }: Rounds, told: Told): Steps {
 }
 
 /** Over several stays: as few minutes in them as are found. */
-export function* thereSteps({ backward, improver }: Rounds, told: Told): Steps {
+export function* thereSteps({ backward, improver }: Begun, told: Told): Steps {
   for (let k = 0; k < ROUNDS / 4; k++) improver.round();
   const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
   let best = search.best;

@@ -1,6 +1,5 @@
 import { dueSeconds } from '../record/due';
-import type { Casting } from '../record/casting';
-import type { Occasion, ShelfRoom } from '../record/occasion';
+import type { Occasion } from '../record/occasion';
 import type { CastingPlan } from '../plan/plan-types';
 import { Attendance } from '../schedule/attend';
 import { heldOutside } from '../schedule/held';
@@ -8,35 +7,31 @@ import { impossible } from '../schedule/impossible';
 import { Improver } from '../schedule/improve';
 import { forward, reversed } from '../schedule/reversed';
 import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
-import type { Help, NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
+import type { NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
-import { endSteps, roughly, ROUNDS_AT_A_TIME, SEED, thereSteps, type Rounds } from './occasion-rounds';
-import { isMelted, WORKED_FROM_S } from './bowls';
+import {
+  endSteps,
+  roughly,
+  AT_MOST_S,
+  ROUNDS_AT_A_TIME,
+  SEED,
+  thereSteps,
+  TRIES,
+  type Asked,
+  type Begun,
+} from './occasion-rounds';
+import type { KeptTimetable } from './kept-timetable';
+import { WORKED_FROM_S } from './bowls';
 import { longStretches, middleOf, withBreakAt } from './breaks';
 import { MeltsAnew } from './melts-anew';
 import { occasionWork, type OccasionWork, type Together } from './occasion-work';
+import { withHolds, workloadOf } from './occasion-workload';
 
 /** How often it is found out anew what is done in which stay, and in how many rounds. */
 const STARTS_ANEW = 4;
 const ROUNDS_ANEW = 250;
-/** Tries at a first timetable, of those that the search has. */
-const TRIES = 3;
-/** One more mold is worth telling of where it saves so much, s. */
-const WORTH_S = 300;
-/** A timetable begins no longer than this before the event, s. */
-const AT_MOST_S = 30 * 86_400;
-
-/** Work to be searched for a timetable: in which stay some of it is done, and between which moments, s, where that is said. */
-interface Asked {
-  readonly made: OccasionWork;
-  readonly stayOf?: ((task: number) => number | undefined) | undefined;
-  readonly within?: ReadonlyMap<number, Stay> | undefined;
-}
-
-/** A search that has a first timetable of that. */
-interface Begun extends Asked, Rounds {
-  readonly workload: Workload;
-}
+/** How often it is tried to have something at another time with little else changed. */
+const TRIES_MOVED = 20;
 
 /** The search for an occasion's timetable, by one kind of its work after another. */
 export class Search {
@@ -48,7 +43,7 @@ export class Search {
     private readonly plans: readonly CastingPlan[],
     private readonly stays: readonly Stay[],
     private readonly together: Together,
-    private readonly planned: (casting: Casting) => CastingPlan,
+    private readonly kept: KeptTimetable,
   ) {
     const dueS = dueSeconds(occasion.due);
     this.backS = Math.max(AT_MOST_S, ...stays.map(({ from }) => dueS - from));
@@ -134,39 +129,6 @@ export class Search {
     };
   }
 
-  /** What would help: to have it at one stretch, and one more of the mold that is in use for longest. */
-  help(made: OccasionWork): Help {
-    const takesS = this.takes(made);
-    if (takesS === undefined) return {};
-    const stretch = { takesS, startS: this.zeroS + this.backS - takesS };
-    const mold = this.oneMore(made, takesS);
-    return mold ? { stretch, mold } : { stretch };
-  }
-
-  /** What it takes at a stretch, whenever that is, s. */
-  private takes(made: OccasionWork): number | undefined {
-    const improver = new Improver(reversed(workloadOf(this.occasion, made), AT_MOST_S), SEED);
-    return improver.first(TRIES) === 'found' ? improver.best?.endS : undefined;
-  }
-
-  private oneMore({ work }: OccasionWork, takesS: number): Help['mold'] {
-    const used = new Map<string, number>();
-    for (const { moldId, from, to } of work.moldUses)
-      used.set(moldId, (used.get(moldId) ?? 0) + work.earliest[to] - work.earliest[from]);
-    const [moldId] = [...used].sort((a, b) => b[1] - a[1]).at(0) ?? [];
-    let name = '';
-    const plans = this.plans.map((plan) => {
-      const mold = plan.casting.molds.find(({ id }) => id === moldId);
-      if (!mold) return plan;
-      ({ name } = mold);
-      const molds = plan.casting.molds.map((one) => (one === mold ? { ...one, atHand: one.atHand + 1 } : one));
-      return this.planned({ ...plan.casting, molds });
-    });
-    const made = occasionWork(plans, this.together);
-    const withIt = 'key' in made ? undefined : this.takes(made);
-    return withIt !== undefined && withIt < takesS - WORTH_S ? { name, takesS: withIt } : undefined;
-  }
-
   private impossible(workload: Workload, { work }: OccasionWork): NoTimetable | undefined {
     const held = heldOutside(workload, this.backS);
     if (held) {
@@ -196,28 +158,49 @@ export class Search {
   /** The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that. */
   private anew(melts: MeltsAnew, found: Starts) {
     const { made, stayOf, starts } = melts.made(found);
-    const anew = this.takenOver({ made, stayOf }, [starts]);
+    const anew = this.takenOver({ made, stayOf }, (improver) => improver.takeOver(starts));
     if (!anew) return undefined;
     const search = new Attendance(anew.backward, anew.improver.best?.starts ?? [], SEED);
     return { ...anew, plan: this.teller(anew)(search.best.starts, search.leastS) };
   }
 
-  /** A search that goes on from the first of some orders in which there is a timetable. @param loose the same with some operations in any order */
-  private takenOver(asked: Asked, orders: readonly Starts[], loose: readonly number[] = []): Begun | undefined {
+  /** A search that goes on from a timetable which it takes over. */
+  private takenOver(asked: Asked, takes: (improver: Improver) => boolean): Begun | undefined {
     const workload = this.workload(asked);
     const backward = reversed(workload, this.backS);
     const improver = new Improver(backward, SEED);
-    const found =
-      orders.some((starts) => improver.takeOver(starts)) ||
-      (loose.length > 0 && orders.some((starts) => improver.takeOver(starts, loose)));
-    return found ? { ...asked, workload, backward, improver } : undefined;
+    return takes(improver) ? { ...asked, workload, backward, improver } : undefined;
   }
 
   /** What is found in the rounds that there are, with the breaks that are wanted. @param about about what is found in the end, where that is known */
   private *bettered(begun: Begun, about?: Starts): Steps {
-    const whole = this.occasion.breakS > 0 ? yield* this.withBreaks(begun, about) : begun;
-    const told = this.teller(whole);
-    return yield* this.stays.length > 1 ? thereSteps(whole, told) : endSteps(whole, told);
+    return yield* this.rounds(this.occasion.breakS > 0 ? yield* this.withBreaks(begun, about) : begun);
+  }
+
+  private *rounds(begun: Begun): Steps {
+    const told = this.teller(begun);
+    return yield* this.stays.length > 1 ? thereSteps(begun, told) : endSteps(begun, told);
+  }
+
+  /**
+   * Goes on from the timetable that was told last, where nothing but what is held has changed: the rest is worked out around it, near to how it was.
+   * Undefined where that does not do, and it is to be searched from the beginning.
+   */
+  *moved(): Generator<OccasionProgress, OccasionAnswer | undefined> {
+    const last = this.kept.of(this.occasion, this.plans);
+    if (!last) return undefined;
+    const workload = this.workload(last.begun);
+    if (this.impossible(workload, last.begun.made)) return undefined;
+    const { operations, lags } = reversed(workload, this.backS);
+    const starts = last.starts.map((start, i) => operations[i].heldAt ?? start);
+    const away = starts.flatMap((start, i) => (start === last.starts[i] ? [] : [i]));
+    const near = lags.flatMap(({ from, to }) => (away.includes(from) || away.includes(to) ? [from, to] : []));
+    const begun = this.takenOver(last.begun, (improver) =>
+      away.length === 0
+        ? improver.takeOver(starts)
+        : Array.from({ length: TRIES_MOVED }).some(() => improver.takeOver(starts, [...new Set([...away, ...near])])),
+    );
+    return begun && (yield* this.rounds(begun));
   }
 
   /** Once it is about known when somebody is there, a break is put into the middle of each long stretch that has room for it. */
@@ -236,7 +219,11 @@ export class Search {
       ]);
       const asked = { ...found, made: { ...found.made, work }, within };
       const orders = withBreakAt(found.backward, starts, stretch, breakS);
-      const withIt = this.takenOver(asked, orders, [task]);
+      const withIt = this.takenOver(
+        asked,
+        (improver) =>
+          orders.some((order) => improver.takeOver(order)) || orders.some((order) => improver.takeOver(order, [task])),
+      );
       if (!withIt) continue;
       found = withIt;
       starts = withIt.improver.best?.starts ?? starts;
@@ -244,9 +231,10 @@ export class Search {
     return found;
   }
 
-  private teller({ made, workload, backward }: Begun) {
-    return (starts: Starts, leastS: number): OccasionPlan | undefined =>
-      occasionPlan({
+  private teller(begun: Begun) {
+    const { made, workload, backward } = begun;
+    return (starts: Starts, leastS: number): OccasionPlan | undefined => {
+      const plan = occasionPlan({
         occasion: this.occasion,
         plans: this.plans,
         made,
@@ -255,6 +243,9 @@ export class Search {
         zeroS: this.zeroS,
         leastS,
       });
+      if (plan) this.kept.keep(this.occasion, this.plans, begun, starts);
+      return plan;
+    };
   }
 
   /** @param cut by how much each stay is taken for shorter than it is, s */
@@ -275,27 +266,4 @@ export class Search {
       })),
     };
   }
-}
-
-function workloadOf({ people, fridge, freezer }: Occasion, { work, bowls }: OccasionWork): Workload {
-  return work.workload(
-    { people, stays: [], fridgeM2: areaOf(fridge), freezerM2: areaOf(freezer) },
-    ({ bowl, again }) => bowl !== undefined && isMelted(bowls[bowl], again) && bowls[bowl].way === 'microwave',
-  );
-}
-
-const areaOf = (room: ShelfRoom | undefined): number | undefined => room && room.widthM * room.depthM;
-
-/** The workload with what is held; what is held of a task that is not there any more is left out. */
-function withHolds({ holds, due }: Occasion, { work }: OccasionWork, zeroS: number, workload: Workload): Workload {
-  const at = new Map(
-    holds.map(({ operation, at: local }) => [operation, dueSeconds({ local, zone: due.zone }) - zeroS]),
-  );
-  return {
-    ...workload,
-    operations: workload.operations.map((operation, i) => {
-      const heldAt = at.get(work.keys[i]);
-      return heldAt === undefined ? operation : { ...operation, heldAt };
-    }),
-  };
 }

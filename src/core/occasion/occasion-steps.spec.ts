@@ -8,6 +8,7 @@ import { finishPlan } from '../plan/plan';
 import type { CastingPlan } from '../plan/plan-types';
 import { stayEvents } from './calendar';
 import type { NoTimetable, OccasionProgress } from './occasion-answer';
+import { KeptTimetable } from './kept-timetable';
 import { occasionSteps } from './occasion-steps';
 import type { OccasionPlan } from './occasion-plan';
 import { staysOf } from './stays';
@@ -111,6 +112,55 @@ describe('an occasion at one stretch', () => {
     const two = planOf({ people: 2 });
     expect(two.readyS - two.startS).toBeLessThanOrEqual(plan.readyS - plan.startS);
     expect(new Set(two.tasks.map(({ person }) => person))).toEqual(new Set([0, 1]));
+  });
+});
+
+describe('a task held at another time', () => {
+  const first = (change: Partial<Occasion>, kept: KeptTimetable) => {
+    const steps = occasionSteps({ ...supper, stays: [], ...change }, castings, planned, kept);
+    for (;;) {
+      const { done, value } = steps.next();
+      if (done || value.plan) return value;
+    }
+  };
+  const whole = (change: Partial<Occasion>, kept: KeptTimetable): OccasionPlan => {
+    const steps = occasionSteps({ ...supper, stays: [], ...change }, castings, planned, kept);
+    for (;;) {
+      const { done, value } = steps.next();
+      if (!done) continue;
+      if (!value.ok) throw new Error(value.why.key);
+      return value.plan;
+    }
+  };
+
+  it('is worked out around from the timetable that there is: most of it stays in its order', () => {
+    const kept = new KeptTimetable();
+    const before = whole({}, kept);
+    const byHand = before.tasks.filter(({ handsOn }) => handsOn);
+    const { key, startS } = byHand[Math.floor(byHand.length / 2)];
+    const held = localTime(startS - 900, zone);
+    const answer = first({ holds: [{ operation: key, at: held }] }, kept);
+    if (!('plan' in answer) || !answer.plan) throw new Error('no timetable');
+    const { tasks } = answer.plan;
+    expect(tasks.map((task) => task.key).sort()).toEqual(before.tasks.map((task) => task.key).sort());
+    const own = tasks.find((task) => task.key === key);
+    expect(own && localTime(own.startS, zone)).toBe(held);
+    expect(own?.reason.key).toBe('held');
+    // Of tasks that follow each other as many as three in four did before.
+    const next = (of: OccasionPlan['tasks']) => of.slice(1).map((task, i) => `${of[i].key} ${task.key}`);
+    const were = new Set(next(before.tasks));
+    const same = next(tasks).filter((pair) => were.has(pair));
+    expect(same.length).toBeGreaterThan(0.75 * were.size);
+    // Let go, it is no longer than it was at first.
+    const again = whole({ holds: [] }, kept);
+    expect(again.readyS - again.startS).toBeLessThanOrEqual(before.readyS - before.startS + 60);
+  });
+
+  it('is searched for from the beginning where anything else has changed', () => {
+    const kept = new KeptTimetable();
+    whole({}, kept);
+    const [together, alone] = [whole({ people: 2 }, kept), planOf({ people: 2 })];
+    expect(together).toEqual(alone);
   });
 });
 
