@@ -11,7 +11,7 @@ import {
 import type { PlannedTask } from '../../core/occasion/occasion-plan';
 import { Units } from '../state/units';
 import { text } from '../wording/format';
-import { letterOf, taskText, whoseText } from '../wording/occasion';
+import { amountsText, letterOf, taskText, whoseText } from '../wording/occasion';
 import { dayText, timeText } from '../wording/times';
 import { OccasionView } from './occasion-view';
 import { TaskPanel } from './task-panel';
@@ -40,8 +40,11 @@ import { TaskPanel } from './task-panel';
               <time>{{ line.at }}</time>
               <b [title]="line.whose">{{ line.mark }}</b>
               <span
-                >{{ line.what }}<span class="unseen">, {{ line.whose }}</span></span
-              >
+                >{{ line.what }}<span class="unseen">, {{ line.whose }}</span>
+                @if (line.amounts) {
+                  <span class="amounts">{{ line.amounts }}</span>
+                }
+              </span>
               <small>{{ line.takes }}</small>
             </button>
             @if (line.key === view.opened() && !fixed()) {
@@ -92,6 +95,7 @@ export class TaskList {
       at: timeText(task.startS, zone),
       mark: index >= 0 ? letterOf(index) : '',
       what: taskText(task, told),
+      amounts: amountsText(task, told),
       whose: whoseText(task, told),
       takes: text(task.seconds, 'duration', this.units.system()),
     };

@@ -66,6 +66,18 @@ export function taskText(task: Task, { castings, names, bowls, sets, system }: T
   return task.round !== undefined && task.round > 0 ? `${name}, round ${task.round + 1}` : name;
 }
 
+/** What a task takes: "6 × 14 g that stay", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows". */
+export function amountsText({ amounts, castingId }: PlannedTask, { castings, system }: Told): string {
+  const fillings = castings.find(({ id }) => id === castingId)?.fillings ?? [];
+  return amounts
+    .map(({ count, eachKg, fillingId, stays }) => {
+      const name = fillings.find(({ id }) => id === fillingId)?.name;
+      const times = count > 1 ? `${count} × ` : '';
+      return `${times}${text(eachKg, 'mass', system)}${amounts.length > 1 && name ? ` ${name}` : ''}${stays ? ' that stay' : ''}`;
+    })
+    .join(', ');
+}
+
 /** What is only waited for: where it is left. */
 function leftText({ handsOn, kind, place }: Task): string | undefined {
   return !handsOn && kind === 'chill' ? `Left to set: ${PLACE_NAMES[place ?? 'room']}` : undefined;

@@ -84,7 +84,7 @@ class Job {
       const molds = Math.ceil(cast[part] / perMold);
       const { after, waits } = this.molds.free(moldId, this.castingId, chocolateId, molds);
       const m2 = molds * sheetM2(moldOf(this.plan.casting, this.parts[part].part));
-      const [first, out] = this.line([...waits, ...line], round, after, m2);
+      const [first, out] = this.line([...waits, ...line], { round, count: cast[part] }, after, m2);
       if (first === undefined) continue;
       this.molds.use(moldId, this.castingId, chocolateId, first, out);
       this.cast[part] = { count: this.cast[part].count + cast[part], out };
@@ -93,7 +93,8 @@ class Job {
     const whole = last ? work.pieces : this.whole();
     if (whole > this.pieces) {
       const outs = this.cast.flatMap(({ out }) => out ?? []);
-      this.line(afterTasks(work, whole - this.pieces), round, outs, 0);
+      const count = whole - this.pieces;
+      this.line(afterTasks(work, count), { round, count }, outs, 0);
       this.pieces = whole;
     }
   }
@@ -120,13 +121,13 @@ class Job {
   }
 
   /**
-   * Adds tasks that follow each other. @param after operations that must be over before the first
+   * Adds tasks that follow each other. @param of which round, and to how many it is done @param after operations that must be over before the first
    * @param m2 what of a shelf they take while they wait there
    * @returns the first and the last operation; undefined for the first where all of it only waits
    */
   private line(
     tasks: readonly Bare[],
-    round: number,
+    of: { readonly round: number; readonly count: number },
     after: readonly number[],
     m2: number,
   ): readonly [number | undefined, number] {
@@ -139,7 +140,8 @@ class Job {
         waits.push(task);
         continue;
       }
-      const made = work.add({ ...task, castingId, round });
+      const tipped = first !== undefined && this.isTippingOut(before[0], task);
+      const made = work.add({ ...task, castingId, round: of.round, ...(tipped ? {} : { count: of.count }) });
       for (const from of before) work.lag(from, made, this.lag(from, waits, task, first !== undefined));
       this.bowls.use(castingId, task.meltIds ?? [], made);
       if (first !== undefined && m2 > 0)
@@ -152,11 +154,17 @@ class Job {
     }
     // What dries or sets at last has to be over as well.
     for (const wait of first === undefined ? [] : waits) {
-      const made = work.add({ ...wait, castingId, round });
+      const made = work.add({ ...wait, castingId, round: of.round });
       work.lag(before[0], made, { least: 0, most: 0 });
       before = [made];
     }
     return [first, before[0] ?? -1];
+  }
+
+  /** Whether a coat that stood full in the cold is tipped out. */
+  private isTippingOut(from: number, next: Bare): boolean {
+    const laid = this.work.tasks[from];
+    return next.kind === 'coat' && laid.kind === 'coat' && next.coat === laid.coat;
   }
 
   /** How long it waits at least, and at most where it must not wait longer. */
@@ -166,9 +174,7 @@ class Job {
     const laid = this.work.tasks[from];
     const wait = waits[waits.length - 1];
     if (!wait) return laid.kind === 'coat' ? { least, most: AT_ONCE_S } : { least };
-    // Tipped out after it stood full in the cold.
-    if (next.kind === 'coat' && next.coat === laid.coat && laid.kind === 'coat')
-      return { least, most: Math.floor(least * (1 + TIMED_SHARE)) };
+    if (this.isTippingOut(from, next)) return { least, most: Math.floor(least * (1 + TIMED_SHARE)) };
     const chill = wait.coat === undefined ? undefined : this.parts[wait.part ?? 0].chill.coats[wait.coat];
     if (!chill || !Number.isFinite(chill.chosen.latest.value)) return { least };
     return { least, most: least + Math.floor(Math.max(AT_ONCE_S, chill.chosen.latest.value - chill.stay.value)) };

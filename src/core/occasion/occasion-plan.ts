@@ -15,6 +15,7 @@ import { occasionNeeds, type OccasionNeeds } from './occasion-needs';
 import type { OccasionWork } from './occasion-work';
 import { packingSupplies } from './packing';
 import { reasonsOf, type Reason } from './reasons';
+import { amountsOf, type TaskAmount } from './task-amounts';
 import type { Task } from './work';
 
 /** A task with its place in the timetable. */
@@ -29,6 +30,7 @@ export interface PlannedTask extends Task {
   readonly mayWaitS: number;
   /** Tasks are named by their place in the timetable. */
   readonly reason: Reason;
+  readonly amounts: readonly TaskAmount[];
 }
 
 /** Everything that follows from an occasion. Moments are s since 1970 UTC. */
@@ -99,6 +101,7 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
     person: people[i],
     mayWaitS: kept.mayWait[i],
     reason: placed(reasons[i], placeOf),
+    amounts: amountsFor(plans, work.tasks[i]),
   }));
   const handsOn = tasks.filter((task) => task.handsOn && task.kind !== 'break');
   const breaks = tasks.filter(({ kind }) => kind === 'break');
@@ -129,6 +132,11 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
     ]),
     ahead: plans.flatMap((plan) => aheadOf(plan, dueS, goesInS(plan, tasks))),
   };
+}
+
+function amountsFor(plans: readonly CastingPlan[], task: Task): readonly TaskAmount[] {
+  const plan = plans.find(({ casting }) => casting.id === task.castingId);
+  return plan ? amountsOf(plan, task) : [];
 }
 
 function placed(reason: Reason, placeOf: ReadonlyMap<number, number>): Reason {

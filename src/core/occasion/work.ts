@@ -9,6 +9,8 @@ export interface Task extends Bare {
   readonly bowl?: number;
   /** A bowl that was melted before and has stood since. */
   readonly again?: true;
+  /** How many parts or pieces it is done to. */
+  readonly count?: number;
   /** The mold that is washed. */
   readonly moldId?: string;
   /** What is packed, among the sets of the occasion. */

@@ -1,0 +1,63 @@
+import { workOrder } from '../plan/batch-input';
+import { isCapped } from '../plan/capping';
+import { filledPerPiece } from '../plan/piece';
+import type { CastingPlan, PartPlan } from '../plan/plan-types';
+import { tippedOut } from '../record/method';
+import type { Task } from './work';
+
+/** What a task takes: so many times so much, kg. */
+export interface TaskAmount {
+  readonly count: number;
+  readonly eachKg: number;
+  /** Of which filling; undefined for chocolate. */
+  readonly fillingId?: string;
+  /** More is poured in; so much stays when it is tipped out. */
+  readonly stays?: true;
+}
+
+/** What a casting's task takes; nothing for what takes nothing, or where what is done at once is not all made alike. */
+export function amountsOf(plan: CastingPlan, task: Task): readonly TaskAmount[] {
+  if (task.kind === 'make') {
+    const made = plan.fillings.find(({ fillingId }) => fillingId === task.fillingId);
+    return made ? [{ count: 1, eachKg: made.mass.value, fillingId: made.fillingId }] : [];
+  }
+  const { count } = task;
+  if (count === undefined || plan.variants.length > 0) return [];
+  const part = task.part === undefined ? undefined : workOrder(plan.parts)[task.part];
+  switch (task.kind) {
+    case 'coat':
+      return part && task.coat !== undefined ? coatAmounts(part, task.coat, count) : [];
+    case 'prep':
+      return part && task.step !== undefined ? chocolate(count, part.preps[task.step].takes.value) : [];
+    case 'fill':
+      return part
+        ? fillAmounts(part, count)
+        : plan.parts.flatMap((one) =>
+            isCapped(plan, one.part.id) ? [] : fillAmounts(one, count * filledPerPiece(one)),
+          );
+    case 'close':
+      return closeAmounts(plan, part, count);
+    default:
+      return [];
+  }
+}
+
+function coatAmounts({ coat, coatsMade }: PartPlan, i: number, count: number): readonly TaskAmount[] {
+  const stays = tippedOut(coatsMade[i].method) ? ({ stays: true } as const) : {};
+  return chocolate(count, coat.coats[i].mass.value).map((amount) => ({ ...amount, ...stays }));
+}
+
+const chocolate = (count: number, eachKg: number): readonly TaskAmount[] => (eachKg > 0 ? [{ count, eachKg }] : []);
+
+function fillAmounts({ fill }: PartPlan, count: number): readonly TaskAmount[] {
+  return fill.layers.flatMap(({ choice, mass }) =>
+    count > 0 && mass.value > 0 ? [{ count, eachKg: mass.value, fillingId: choice.filling.id }] : [],
+  );
+}
+
+/** A cap is of each part, a seam or a plate of each piece. */
+function closeAmounts({ closings }: CastingPlan, part: PartPlan | undefined, count: number): readonly TaskAmount[] {
+  const own = part ? closings.filter(({ partId }) => partId === part.part.id) : closings;
+  const eachKg = own.reduce((sum, closing) => sum + (part ? 1 : closing.count) * closing.close.mass.value, 0);
+  return chocolate(count, eachKg);
+}
