@@ -35,6 +35,12 @@ test('the supper is made on two days: what is on at a time, what is bought, when
   await page.getByRole('link', { name: 'Run sheet' }).click();
   await expect(page.getByRole('heading', { name: 'Hedgerow supper', level: 1 }).last()).toBeVisible();
   await expect(page.locator('ks-task-list li')).not.toHaveCount(0);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as PDF' }).click();
+  const pdf = await saved;
+  expect(pdf.suggestedFilename()).toBe('Kilnstone run sheet Hedgerow supper.pdf');
+  const pages = (await readFile(await pdf.path(), 'latin1')).match(/\/Type\s*\/Page\b/g) ?? [];
+  expect(pages.length).toBeGreaterThan(2);
 });
 
 test('one’s own occasion by keyboard: castings taken in, a task held, kept over a reload', async ({ page }) => {

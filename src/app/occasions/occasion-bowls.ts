@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Bowl } from '../../core/occasion/bowls';
 import { Occasions } from '../state/occasions';
-import { Units } from '../state/units';
 import { Ticks } from '../ui/ticks';
-import { text } from '../wording/format';
-import { bowlText, letterOf } from '../wording/occasion';
+import { letterOf } from '../wording/occasion';
 import type { Option } from '../wording/option';
+import { bowlLines } from './bowl-lines';
 import { OccasionView } from './occasion-view';
 
 /** What is melted for all castings: each bowl, for which of them, and what sharing it saves. */
@@ -20,7 +19,10 @@ import { OccasionView } from './occasion-view';
         <li>
           <i [style.background]="bowl.colour" aria-hidden="true"></i>
           <strong>{{ bowl.kg }}</strong> {{ bowl.name }} at {{ bowl.at }}
-          <small>for {{ bowl.letters }}{{ bowl.saves }}</small>
+          <small>for {{ bowl.uses }}</small>
+          @if (bowl.saves) {
+            <small>{{ bowl.saves }}</small>
+          }
           @if (bowl.made) {
             <small>{{ bowl.made }}</small>
           }
@@ -76,27 +78,14 @@ import { OccasionView } from './occasion-view';
 export class OccasionBowls {
   private readonly view = inject(OccasionView);
   private readonly occasions = inject(Occasions);
-  private readonly units = inject(Units);
   /** Nothing in it is chosen, as on paper. */
   readonly fixed = input(false);
   protected readonly bowls = computed(() => {
-    const system = this.units.system();
     const bowls = this.view.plan()?.bowls ?? [];
     const late = this.view.occasion()?.fromLeft ?? [];
-    return bowls.map((bowl, i) => {
-      const { name, colour, workingC, kg, apartKg, uses } = bowl;
-      const options = this.fixed() ? [] : this.fromLeft(bowl);
-      return {
-        name,
-        colour,
-        kg: text(kg, 'mass', system),
-        at: text(workingC, 'temperature', system),
-        letters: [...new Set(uses.map(({ castingId }) => this.letter(castingId)))].join(', '),
-        saves: apartKg - kg > 0.0005 ? `, ${text(apartKg - kg, 'mass', system)} less than each by itself` : '',
-        made: bowlText(bowl, i, bowls, system),
-        options,
-        ticked: options.flatMap(({ value }) => (late.includes(value) ? [value] : [])),
-      };
+    return bowlLines(bowls, this.view.told()).map((line, i) => {
+      const options = this.fixed() ? [] : this.fromLeft(bowls[i]);
+      return { ...line, options, ticked: options.flatMap(({ value }) => (late.includes(value) ? [value] : [])) };
     });
   });
 

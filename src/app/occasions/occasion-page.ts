@@ -20,6 +20,7 @@ import { OccasionCastings } from './occasion-castings';
 import { OccasionPacking } from './occasion-packing';
 import { OccasionSettings } from './occasion-settings';
 import { OccasionShopping } from './occasion-shopping';
+import { OccasionCosts } from './occasion-costs';
 import { OccasionView } from './occasion-view';
 import { TaskList } from './task-list';
 
@@ -45,7 +46,7 @@ import { TaskList } from './task-list';
     ShareBar,
     TaskList,
   ],
-  providers: [OccasionView],
+  providers: [OccasionView, OccasionCosts],
   templateUrl: './occasion-page.html',
   styleUrl: './occasion-page.less',
 })

@@ -120,6 +120,11 @@ describe('The page of an occasion', () => {
     expect(bench.text).toMatch(/From start to end ?\d h/);
     expect(bench.text).toMatch(/Melt \d+ g of Quarry 64/);
     expect(bench.text).toContain('Your hands');
+    expect(bench.text).toMatch(/Coat 1, Cider-spice bombs ?6 × [\d.]+ g that stay/);
+    expect(bench.text).toMatch(
+      /Fill, Cider-spice bombs ?3 × \d+ g Cider-spice powder, 3 × [\d.]+ g Small marshmallows/,
+    );
+    expect(bench.text).toMatch(/Quarry 64 at 31.5 °C for A \d+ g/);
     const times = bench.all('ks-task-list time').map((time) => time.textContent ?? '');
     expect(times.length).toBeGreaterThan(20);
     expect([...times].sort()).toEqual(times);

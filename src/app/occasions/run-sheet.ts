@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, inject, input } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { PdfSaver } from '../pdf/pdf-saver';
 import { Occasions } from '../state/occasions';
 import { Timetables } from '../state/timetables';
+import { Units } from '../state/units';
 import { Gone } from '../ui/gone';
 import { PageHeader } from '../ui/page-header';
-import { letterOf } from '../wording/occasion';
-import { dueText } from '../wording/times';
 import { OccasionBowls } from './occasion-bowls';
+import { OccasionCosts } from './occasion-costs';
 import { OccasionShopping } from './occasion-shopping';
 import { OccasionView } from './occasion-view';
+import { RunSheetWords } from './run-sheet-content';
 import { TaskList } from './task-list';
 
 /** The timetable on paper: everything by its time, which letter is which casting, what is melted, what is bought. */
@@ -16,7 +18,7 @@ import { TaskList } from './task-list';
   selector: 'ks-run-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Gone, NzButtonComponent, OccasionBowls, OccasionShopping, PageHeader, TaskList],
-  providers: [OccasionView],
+  providers: [OccasionView, OccasionCosts, RunSheetWords],
   template: `
     @if (view.occasion(); as o) {
       <ks-page-header
@@ -26,11 +28,12 @@ import { TaskList } from './task-list';
         [back]="['/occasions', o.id]"
         backLabel="Back to the occasion"
       >
+        <button nz-button type="button" [disabled]="!view.plan() || pdfs.writing()" (click)="pdf()">Save as PDF</button>
         <button nz-button nzType="primary" type="button" [disabled]="!view.plan()" (click)="print()">Print</button>
       </ks-page-header>
       <article>
         <h1>{{ o.name }}</h1>
-        <p>Ready by {{ due() }}. {{ letters() }}</p>
+        <p>{{ words.lead() }}</p>
         @if (view.plan()) {
           <ks-task-list [fixed]="true" />
           <div class="two">
@@ -57,22 +60,23 @@ export class RunSheet {
   private readonly timetables = inject(Timetables);
   protected readonly view = inject(OccasionView);
   readonly id = input.required<string>();
-  protected readonly due = computed(() => {
-    const due = this.view.occasion()?.due;
-    return due ? dueText(due) : '';
-  });
-  protected readonly letters = computed(() =>
-    this.view
-      .castings()
-      .map(({ name, pieces }, i) => `${letterOf(i)}: ${pieces} ${name}`)
-      .join(', '),
-  );
+  protected readonly words = inject(RunSheetWords);
+  protected readonly pdfs = inject(PdfSaver);
+  private readonly units = inject(Units);
 
   constructor() {
     effect(() => {
       this.view.id.set(this.id());
       this.timetables.open(this.id());
     });
+  }
+
+  protected async pdf(): Promise<void> {
+    const content = this.words.content();
+    if (!content) return;
+    await this.pdfs.save(`Kilnstone run sheet ${content.title}.pdf`, content, async () =>
+      (await import('./run-sheet-pdf')).runSheetPdf(content, this.units.system()),
+    );
   }
 
   protected print(): void {

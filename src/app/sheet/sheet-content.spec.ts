@@ -6,8 +6,8 @@ import type { Casting } from '../../core/record/casting';
 import { planned } from '../../testing/planned';
 import type { ShoppingLine } from '../state/shopping-list';
 import { sheetContent, type SheetContent } from './sheet-content';
-import { fontsIn, stretches } from './sheet-letters';
-import { missingLetters } from './sheet-pdf';
+import { fontsIn, stretches } from '../pdf/letters';
+import { missingLetters } from '../pdf/pdf-document';
 import { weighOutCsv } from './weigh-out-csv';
 
 const supper = (id: string): Casting =>

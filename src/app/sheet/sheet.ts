@@ -12,8 +12,8 @@ import {
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { PdfSaver } from '../pdf/pdf-saver';
 import { CastingStore } from '../state/casting-store';
-import { Notices } from '../state/notices';
 import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { ShoppingList } from '../state/shopping-list';
@@ -46,11 +46,11 @@ export class Sheet {
   private readonly units = inject(Units);
   private readonly titles = inject(Title);
   private readonly list = inject(ShoppingList);
-  private readonly notices = inject(Notices);
   private readonly plans = inject(PlanService);
   private readonly time = inject(StartTime);
   protected readonly plan = this.plans.plan;
-  protected readonly writing = signal(false);
+  private readonly pdfs = inject(PdfSaver);
+  protected readonly writing = this.pdfs.writing;
   /** While tags are printed, and not the sheet. */
   protected readonly tagsAlone = signal(false);
   /** A tag of each sort of piece. */
@@ -100,29 +100,8 @@ export class Sheet {
   protected async pdf(): Promise<void> {
     const content = this.content();
     if (!content) return;
-    this.writing.set(true);
-    try {
-      const { missingLetters, sheetPdf } = await loadPdf();
-      const missing = missingLetters(content);
-      if (missing.length > 0) {
-        this.notices.say({
-          text: `The PDF has no letters for “${missing.slice(0, 6).join('')}” and would leave them out. Print the page instead, and choose “save as PDF” there: it has them.`,
-          action: { name: 'Print', run: () => this.print() },
-        });
-        return;
-      }
-      saveFile(
-        `Kilnstone weigh-out ${content.title}.pdf`,
-        'application/pdf',
-        await sheetPdf(content, this.units.system()),
-      );
-    } catch (error) {
-      console.error(error);
-      this.notices.say({
-        text: 'The PDF could not be written. Nothing is lost: print the page instead, and choose “save as PDF” there.',
-      });
-    } finally {
-      this.writing.set(false);
-    }
+    await this.pdfs.save(`Kilnstone weigh-out ${content.title}.pdf`, content, async () =>
+      (await loadPdf()).sheetPdf(content, this.units.system()),
+    );
   }
 }

@@ -10,6 +10,8 @@ import type { Work } from './work';
 export interface MeltUse {
   readonly castingId: string;
   readonly meltId: string;
+  /** What stays in its pieces, kg; the rest sticks to bowl and tools, or is left. */
+  readonly usedKg: number;
   /** Some of it comes back from the molds. */
   readonly tipsOut: boolean;
 }
@@ -99,6 +101,7 @@ function bowlOf(
     uses: uses.map((use, i) => ({
       castingId: use.plan.casting.id,
       meltId: use.meltId,
+      usedKg: amounts[i].usedKg,
       tipsOut: amounts[i].backKg > 0,
     })),
     name,

@@ -3,15 +3,10 @@ import { NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective } f
 import type { ShoppingLine } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { SortHead, sortedBy, type SortKeys, type SortOrder } from '../../ui/sort-head';
-import { text } from '../../wording/format';
+import { shoppingRow, type ShoppingRow } from './shopping-row';
 
 /** A line of the list as it is written, and what it is sorted by. */
-interface Row {
-  readonly name: string;
-  readonly wanted: string;
-  readonly there: string;
-  readonly buy: string;
-  readonly price: string;
+interface Row extends ShoppingRow {
   readonly keys: SortKeys;
 }
 
@@ -66,11 +61,7 @@ export class ShoppingTable {
   private row(line: ShoppingLine): Row {
     const { name, neededKg, stockKg, shopping } = line;
     return {
-      name,
-      wanted: this.mass(neededKg),
-      there: stockKg === undefined ? 'not kept' : this.mass(stockKg),
-      buy: this.buying(line),
-      price: this.price(line),
+      ...shoppingRow(line, this.currency(), this.units.system()),
       keys: {
         name,
         wanted: neededKg,
@@ -79,21 +70,5 @@ export class ShoppingTable {
         price: shopping?.cost ?? '',
       },
     };
-  }
-
-  private mass(kg: number): string {
-    return text(kg, 'mass', this.units.system());
-  }
-
-  private buying({ shopping, packKg, neededKg, stockKg = 0 }: ShoppingLine): string {
-    if (!shopping || packKg === undefined) return neededKg > stockKg ? this.mass(neededKg - stockKg) : 'nothing';
-    if (shopping.packs === 0) return 'nothing';
-    return `${shopping.packs} × ${this.mass(packKg)}`;
-  }
-
-  private price({ shopping, packPrice }: ShoppingLine): string {
-    if (shopping?.cost === undefined) return '';
-    if (packPrice === 0) return 'free';
-    return shopping.cost === 0 ? '' : `${this.currency()} ${shopping.cost.toFixed(2)}`;
   }
 }

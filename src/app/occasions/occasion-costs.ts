@@ -1,0 +1,41 @@
+import { Injectable, computed, inject } from '@angular/core';
+import type { LarderNeed } from '../../core/plan/larder';
+import { Kitchens } from '../state/kitchens';
+import { Pantry } from '../state/pantry';
+import { costOf, shoppingLine, stockedIn, type ShoppingLine } from '../state/shopping-list';
+import { Units } from '../state/units';
+import { letterOf } from '../wording/occasion';
+import { listed } from '../wording/names';
+import { suppliesText } from '../wording/supplies';
+import { OccasionView } from './occasion-view';
+
+/** What the castings of an occasion take together, and what it costs. */
+@Injectable()
+export class OccasionCosts {
+  private readonly view = inject(OccasionView);
+  private readonly pantry = inject(Pantry);
+  private readonly kitchens = inject(Kitchens);
+  private readonly units = inject(Units);
+  readonly currency = computed(() => this.kitchens.kitchen().currency);
+  readonly lines = computed(() => this.linesOf(this.view.plan()?.needs.all ?? []));
+  readonly supplies = computed(() => suppliesText(this.view.plan()?.supplies ?? [], this.units.system()));
+  readonly cost = computed(() => {
+    const currency = this.currency();
+    const write = (amount: number): string => `${currency} ${amount.toFixed(2)}`;
+    const { used, bought, unpriced } = costOf(this.lines());
+    const castings = this.view.castings().map(({ id, name, pieces }, i) => {
+      const own = costOf(this.linesOf(this.view.plan()?.needs.byCasting[id] ?? [])).used;
+      return { id, name, letter: letterOf(i), all: write(own), piece: write(own / pieces) };
+    });
+    return {
+      castings,
+      all: write(used),
+      buy: write(bought),
+      without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '',
+    };
+  });
+
+  private linesOf(needs: readonly LarderNeed[]): readonly ShoppingLine[] {
+    return needs.map((need) => shoppingLine(need, stockedIn(this.pantry, need.entryId), this.view.castings()));
+  }
+}
