@@ -2,11 +2,10 @@ import { Injectable, computed, inject } from '@angular/core';
 import type { LarderNeed } from '../../core/plan/larder';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
-import { costOf, shoppingLine, stockedIn, type ShoppingLine } from '../state/shopping-list';
+import { costOf, countedLine, weighedLine, type ShoppingLine } from '../state/shopping-list';
 import { Units } from '../state/units';
 import { letterOf } from '../wording/occasion';
-import { listed } from '../wording/names';
-import { suppliesText } from '../wording/supplies';
+import { withoutText } from '../workspace/batch/shopping-row';
 import { OccasionView } from './occasion-view';
 
 /** What the castings of an occasion take together, and what it costs. */
@@ -17,8 +16,11 @@ export class OccasionCosts {
   private readonly kitchens = inject(Kitchens);
   private readonly units = inject(Units);
   readonly currency = computed(() => this.kitchens.kitchen().currency);
-  readonly lines = computed(() => this.linesOf(this.view.plan()?.needs.all ?? []));
-  readonly supplies = computed(() => suppliesText(this.view.plan()?.supplies ?? [], this.units.system()));
+  readonly lines = computed(() => {
+    const plan = this.view.plan();
+    const counted = (plan?.supplies ?? []).map((supply) => countedLine(supply, this.pantry.records()));
+    return [...this.linesOf(plan?.needs.all ?? []), ...counted];
+  });
   readonly cost = computed(() => {
     const currency = this.currency();
     const write = (amount: number): string => `${currency} ${amount.toFixed(2)}`;
@@ -31,11 +33,11 @@ export class OccasionCosts {
       castings,
       all: write(used),
       buy: write(bought),
-      without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '',
+      without: withoutText(unpriced, this.units.system()),
     };
   });
 
   private linesOf(needs: readonly LarderNeed[]): readonly ShoppingLine[] {
-    return needs.map((need) => shoppingLine(need, stockedIn(this.pantry, need.entryId), this.view.castings()));
+    return needs.map((need) => weighedLine(need, this.pantry.records(), this.view.castings()));
   }
 }

@@ -13,7 +13,6 @@ import { OccasionView } from './occasion-view';
   imports: [NzButtonComponent, ShoppingTable],
   template: `
     <ks-shopping-table [lines]="lines()" [currency]="currency()" />
-    <p>{{ supplies() }}</p>
     <p>
       All of it costs <strong>{{ cost().all }}</strong>; to spend now <strong>{{ cost().buy }}</strong>.
       {{ cost().without }}
@@ -34,11 +33,14 @@ export class OccasionShopping {
   private readonly costs = inject(OccasionCosts);
   protected readonly currency = this.costs.currency;
   protected readonly lines = this.costs.lines;
-  protected readonly supplies = this.costs.supplies;
   protected readonly cost = this.costs.cost;
 
   protected async csv(): Promise<void> {
     const name = this.view.occasion()?.name ?? '';
-    saveFile(`Kilnstone shopping ${name}.csv`, 'text/csv', await shoppingCsv(this.lines(), this.currency()));
+    saveFile(
+      `Kilnstone shopping ${name}.csv`,
+      'text/csv',
+      await shoppingCsv(this.lines(), this.currency(), this.view.told().system),
+    );
   }
 }

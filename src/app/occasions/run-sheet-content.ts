@@ -55,7 +55,6 @@ export class RunSheetWords {
         return [name, wanted, there, bought, price];
       }),
       costs: [
-        this.costs.supplies(),
         `All of it costs ${all}; to spend now ${buy}. ${without}`,
         castings.map(({ letter, piece, all: whole }) => `${letter}: ${piece} a piece, ${whole} in all`).join('; '),
       ].filter((words) => words.trim() !== ''),

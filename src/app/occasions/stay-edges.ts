@@ -75,28 +75,19 @@ export class StayEdges {
       const middle = (span.from + span.to) / 2;
       const stay = this.stays().findIndex(({ from, to }) => from <= middle && middle <= to);
       if (stay < 0) return [];
-      const secondsPerShare = (span.to - span.from) / span.width;
       const own = this.stays()[stay];
-      const minutes = (seconds: number): number => Math.round(seconds / 60);
+      const edge = (end: End, at: number, least: number, most: number): Edge => ({
+        stay,
+        end,
+        at,
+        secondsPerShare: (span.to - span.from) / span.width,
+        seconds: own[end],
+        leastMinutes: Math.round(least / 60),
+        mostMinutes: Math.round(most / 60),
+      });
       return [
-        {
-          stay,
-          end: 'from',
-          at: span.at,
-          secondsPerShare,
-          seconds: own.from,
-          leastMinutes: minutes(own.from - DAY_S),
-          mostMinutes: minutes(own.to - SHORTEST_S),
-        },
-        {
-          stay,
-          end: 'to',
-          at: span.at + span.width,
-          secondsPerShare,
-          seconds: own.to,
-          leastMinutes: minutes(own.from + SHORTEST_S),
-          mostMinutes: minutes(own.to + DAY_S),
-        },
+        edge('from', span.at, own.from - DAY_S, own.to - SHORTEST_S),
+        edge('to', span.at + span.width, own.from + SHORTEST_S, own.to + DAY_S),
       ];
     }),
   );

@@ -3,22 +3,36 @@ import { Router, RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { PantryEntry } from '../../core/record/chocolate';
 import { Pantry } from '../state/pantry';
+import { FieldScope } from '../ui/field-scope';
 import { Gone } from '../ui/gone';
 import { RecordHeader } from '../ui/record-header';
 import { ChocolateEditor } from './chocolate-editor';
 import { FillingEditor } from './filling-editor';
+import { StockFields } from './stock-fields';
+import { SupplyFields } from './supply-fields';
 import { TintEditor } from './tint-editor';
 
-/** One entry of the pantry: a chocolate or a tint. */
+/** One entry of the pantry: a chocolate, a tint, a filling, or something bought besides. */
 @Component({
   selector: 'ks-entry-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChocolateEditor, FillingEditor, Gone, NzButtonComponent, RecordHeader, RouterLink, TintEditor],
+  imports: [
+    ChocolateEditor,
+    FieldScope,
+    FillingEditor,
+    Gone,
+    NzButtonComponent,
+    RecordHeader,
+    RouterLink,
+    StockFields,
+    SupplyFields,
+    TintEditor,
+  ],
   template: `
     @if (entry(); as e) {
       <ks-record-header
         [name]="e.name"
-        [noun]="e.entry"
+        [noun]="nouns[e.entry]"
         back="/pantry"
         backLabel="The whole pantry"
         [line]="line()"
@@ -35,8 +49,16 @@ import { TintEditor } from './tint-editor';
         <ks-chocolate-editor [chocolate]="e" />
       } @else if (e.entry === 'tint') {
         <ks-tint-editor [tint]="e" />
-      } @else {
+      } @else if (e.entry === 'filling') {
         <ks-filling-editor [filling]="e" />
+      } @else {
+        <section [ksScope]="e.id">
+          @if (e.entry === 'goods') {
+            <ks-stock-fields [entry]="e" />
+          } @else {
+            <ks-supply-fields [supply]="e" />
+          }
+        </section>
       }
     } @else if (pantry.loaded()) {
       <ks-gone
@@ -51,6 +73,15 @@ import { TintEditor } from './tint-editor';
     :host {
       display: block;
     }
+    section {
+      max-width: 520px;
+      padding: 22px 40px;
+    }
+    @media (max-width: 900px) {
+      section {
+        padding: 16px;
+      }
+    }
   `,
 })
 export class EntryPage {
@@ -61,7 +92,18 @@ export class EntryPage {
   readonly id = input.required<string>();
 
   protected readonly entry = computed(() => this.pantry.byId().get(this.id()));
+  protected readonly nouns: Readonly<Record<PantryEntry['entry'], string>> = {
+    chocolate: 'chocolate',
+    tint: 'tint',
+    filling: 'filling',
+    goods: 'ingredient',
+    supply: 'supply',
+  };
   protected readonly line = computed(() => {
+    const entry = this.entry();
+    if (entry?.entry === 'goods')
+      return 'Recipes, tints and painted molds that call something by this name take it from here.';
+    if (entry?.entry === 'supply') return 'Whatever castings and occasions count of this kind is taken from here.';
     const used = this.pantry.usedBy(this.id());
     return used.length
       ? `Used in ${used.join(', ')}. Changes here leave those copies as they are.`

@@ -17,6 +17,7 @@ import { text, written } from '../wording/format';
 import { FLUIDITY_NAMES, KIND_NAMES } from '../wording/names';
 import { bestBeforeText, packText } from '../wording/pantry';
 import { FillingTable } from './filling-table';
+import { GoodsList } from './goods-list';
 
 /** What is at hand: chocolates with their colours and bands, tints and fillings with their recipes; found, copied, exported, deleted. */
 @Component({
@@ -24,6 +25,7 @@ import { FillingTable } from './filling-table';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     FillingTable,
+    GoodsList,
     ImportPanel,
     Nothing,
     NzButtonComponent,
@@ -60,6 +62,8 @@ export class PantryPage {
 
   protected readonly fillings = computed(() => this.pantry.fillings().filter(({ name }) => this.wanted(name)));
 
+  protected readonly goods = computed(() => this.pantry.goods().filter(({ name }) => this.wanted(name)));
+
   constructor() {
     this.search.valueChanges.pipe(takeUntilDestroyed()).subscribe((typed) => this.searched.set(typed));
   }
@@ -74,6 +78,14 @@ export class PantryPage {
 
   protected newFilling(): void {
     this.open(this.pantry.createFilling());
+  }
+
+  protected newGoods(): void {
+    this.open(this.pantry.createGoods('New ingredient'));
+  }
+
+  protected newSupply(): void {
+    this.open(this.pantry.createSupply('New supply', 'bag'));
   }
 
   protected copy(entry: PantryEntry): void {

@@ -62,6 +62,29 @@ describe('Pantry', () => {
     expect(bench.all('li, tbody tr')).toHaveLength(SHIPPED);
   });
 
+  it('keeps ingredients and supplies: what is there of them, in packs, with a price', async () => {
+    const bench = await Bench.of(PantryPage);
+    expect(bench.text).toContain('What recipes and molds take besides');
+    await bench.press('New ingredient');
+    await bench.press('New supply');
+    const [goods, supply] = pantry.goods();
+    const page = await Bench.of(EntryPage, { id: goods.id });
+    await page.type('Size of a pack', '250 g');
+    await page.type('In stock', '80 g');
+    await page.type('A pack costs, €', '3.50');
+    expect(pantry.byId().get(goods.id)).toMatchObject({ packKg: 0.25, stockKg: 0.08, packPrice: 3.5 });
+    const other = await Bench.of(EntryPage, { id: supply.id });
+    await other.choose('Counted as', 'stick');
+    await other.type('How thick', '6 mm');
+    await other.type('In a pack', '100');
+    expect(pantry.byId().get(supply.id)).toMatchObject({ kind: 'stick', thickM: 0.006, pack: 100 });
+    await other.choose('Counted as', 'box');
+    expect(pantry.byId().get(supply.id)).not.toHaveProperty('thickM');
+    const list = await Bench.of(PantryPage);
+    expect(list.text).toContain('80 g here; 250 g a pack, € 3.50');
+    expect(list.text).toContain('none here; 100 a pack');
+  });
+
   it('sorts the fillings by name, by what is there and by date, either way, what has none last', async () => {
     const bench = await Bench.of(PantryPage);
     const names = (): (string | null)[] => bench.all('tbody a').map((name) => name.textContent);

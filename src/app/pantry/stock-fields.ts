@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { PantryChocolate } from '../../core/record/chocolate';
 import type { PantryFilling } from '../../core/record/filling';
+import type { PantryGoods } from '../../core/record/goods';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { AmountField } from '../ui/amount-field';
 import { MomentField } from '../ui/moment-field';
 import { TextField } from '../ui/text-field';
 
-type Stocked = PantryChocolate | PantryFilling;
+type Stocked = PantryChocolate | PantryFilling | PantryGoods;
 const LONGEST_LOT = 60;
 
 /** What is there of something in the pantry, in what packs it comes, and how long it keeps. */
@@ -81,7 +82,7 @@ export class StockFields {
       id,
       label,
       (entry) => {
-        if (entry.entry !== 'tint') change(entry);
+        if (entry.entry !== 'tint' && entry.entry !== 'supply') change(entry);
       },
       gesture && `${id} ${gesture}`,
     );

@@ -4,7 +4,7 @@ import { onScale } from '../../core/quantity/on-scale';
 import { larderNeeds } from '../../core/plan/larder';
 import type { Casting } from '../../core/record/casting';
 import { planned } from '../../testing/planned';
-import type { ShoppingLine } from '../state/shopping-list';
+import { weighedLine } from '../state/shopping-list';
 import { sheetContent, type SheetContent } from './sheet-content';
 import { fontsIn, stretches } from '../pdf/letters';
 import { missingLetters } from '../pdf/pdf-document';
@@ -14,13 +14,7 @@ const supper = (id: string): Casting =>
   demoCastings(new Date('2026-10-12T08:00:00Z')).find((casting) => casting.id === id) as Casting;
 const sheet = (casting: Casting, system: 'metric' | 'us' = 'metric'): SheetContent => {
   const plan = planned(casting);
-  const lines = larderNeeds(plan).map((need): ShoppingLine => ({
-    ...need,
-    stockKg: undefined,
-    packKg: undefined,
-    packPrice: undefined,
-    shopping: undefined,
-  }));
+  const lines = larderNeeds(plan).map((need) => weighedLine(need, [], []));
   return sheetContent(plan, lines, '€', system);
 };
 

@@ -23,6 +23,7 @@ import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
 import { pouredOf, sortsLead, thereText, variantsContain } from './sheet-sorts';
 import type { ShoppingLine } from '../state/shopping-list';
+import { lineAmount, lineName } from '../workspace/batch/shopping-row';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
 import type { CastingPlan, PartDraft } from '../../core/plan/plan-types';
 
@@ -306,17 +307,15 @@ function toppingSteps(plan: CastingPlan, partId: string, system: UnitSystem): Sh
 }
 
 /** What something comes to in packs, and what of it the pantry lacks. */
-function buyText(
-  { name, neededKg, stockKg, packKg, shopping }: ShoppingLine,
-  currency: string,
-  system: UnitSystem,
-): string {
-  const mass = (kg: number): string => text(kg, 'mass', system);
-  if (!shopping || packKg === undefined) return `${mass(neededKg)} ${name}.`;
+function buyText(line: ShoppingLine, currency: string, system: UnitSystem): string {
+  const { needed, stock, pack, shopping } = line;
+  const amount = (of: number): string => lineAmount(line, of, system);
+  const wanted = `${amount(needed)} ${lineName(line, system)}.`;
+  if (!shopping || pack === undefined) return wanted;
   const price =
     shopping.cost === undefined || shopping.cost === 0 ? '' : `, ${currency}\u00a0${shopping.cost.toFixed(2)}`;
-  const there = stockKg ? ` ${mass(stockKg)} is in the pantry:` : '';
-  return `${mass(neededKg)} ${name}.${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${mass(packKg)}${price}`}.`;
+  const there = stock ? ` ${amount(stock)} is in the pantry:` : '';
+  return `${wanted}${there} ${shopping.packs === 0 ? 'nothing to buy' : `${there ? 'buy' : 'Buy'} ${counted(shopping.packs, 'pack')} of ${amount(pack)}${price}`}.`;
 }
 
 function cautionText(plan: CastingPlan): string {

@@ -5,9 +5,12 @@ import type { Casting } from '../../core/record/casting';
 import type { PantryChocolate, PantryEntry, PantryTint } from '../../core/record/chocolate';
 import { castingChocolate, castingTint } from '../../core/record/copies';
 import { putCopy } from '../../core/record/copy';
+import type { SupplyKind } from '../../core/record/choices';
 import type { PantryFilling } from '../../core/record/filling';
+import type { PantryGoods, PantrySupply } from '../../core/record/goods';
 import { dropUnusedCopies } from '../../core/edit/melting';
 import { hasRoomFor, type MeltSource } from '../../core/record/melting';
+import { goodsKey } from '../../core/record/references';
 import { readPantryEntry } from '../../core/record/read-pantry';
 import { writePantryFile } from '../../data/pantry-file';
 import { shippedPantry } from '../../data/pantry-shipped';
@@ -16,6 +19,9 @@ import { PantryStorage } from './pantry-storage';
 import { RecordLibrary } from './record-library';
 import { saveFile } from './save-file';
 
+/** A pack of what is used by the spoon, kg, and of what is counted, until it is said. */
+const GOODS_PACK_KG = 0.1;
+const SUPPLY_PACK = 50;
 /** As brown as peanut butter. */
 const CARAMEL_COLOUR = '#b07c46';
 
@@ -29,6 +35,13 @@ export class Pantry extends RecordLibrary<PantryEntry> {
     this.records().filter((entry): entry is PantryFilling => entry.entry === 'filling'),
   );
   readonly tints = computed(() => this.records().filter((entry): entry is PantryTint => entry.entry === 'tint'));
+
+  /** What is bought besides: by weight, and counted. */
+  readonly goods = computed(() =>
+    this.records().filter(
+      (entry): entry is PantryGoods | PantrySupply => entry.entry === 'goods' || entry.entry === 'supply',
+    ),
+  );
 
   constructor() {
     super(inject(PantryStorage), { key: 'pantry', plural: 'entries', accepts: (entry) => readPantryEntry(entry).ok });
@@ -128,6 +141,23 @@ export class Pantry extends RecordLibrary<PantryEntry> {
         packKg: 0.25,
       },
       'new filling',
+    );
+  }
+
+  /** @param name as recipes and painted molds call it: they find it by that */
+  createGoods(name: string): PantryEntry {
+    const own = this.goods().some((one) => goodsKey(one.name) === goodsKey(name)) ? this.freeName(name) : name;
+    return this.added(
+      { ...this.fresh(name), name: own, entry: 'goods', stockKg: 0, packKg: GOODS_PACK_KG },
+      `${name} kept`,
+    );
+  }
+
+  createSupply(name: string, kind: SupplyKind, thickM?: number): PantryEntry {
+    const thick = thickM === undefined ? {} : { thickM };
+    return this.added(
+      { ...this.fresh(name), entry: 'supply', kind, ...thick, stock: 0, pack: SUPPLY_PACK },
+      `${name} kept`,
     );
   }
 

@@ -46,7 +46,7 @@ export class Sources {
   /** Whether the pantry holds another state of a chocolate or tint than a casting's copy. */
   differs({ chocolates, tints }: Pick<Casting, 'chocolates' | 'tints'>, id: string): boolean {
     const entry = this.pantry.byId().get(id);
-    if (!entry || entry.entry === 'filling') return false;
+    if (entry?.entry !== 'chocolate' && entry?.entry !== 'tint') return false;
     const tint = tints.find((one) => one.id === id);
     if (entry.entry === 'tint')
       return (
@@ -64,7 +64,8 @@ export class Sources {
    */
   take(casting: Casting, id: string, renewed = false): MeltSource | undefined {
     const entry = this.pantry.byId().get(id);
-    if (entry && entry.entry !== 'filling') return bringIn(casting, entry, this.pantry.chocolates(), renewed);
+    if (entry?.entry === 'chocolate' || entry?.entry === 'tint')
+      return bringIn(casting, entry, this.pantry.chocolates(), renewed);
     if (casting.tints.some((tint) => tint.id === id)) return { kind: 'tint', tintId: id };
     return casting.chocolates.some((chocolate) => chocolate.id === id)
       ? { kind: 'chocolate', chocolateId: id }

@@ -1,6 +1,6 @@
 import type { Bowl } from '../../core/occasion/bowls';
 import { bowlText, noTimetableText, taskText, type Told } from './occasion';
-import { suppliesText } from './supplies';
+import { supplyName } from './supplies';
 
 const bowl = (name: string, change: Partial<Bowl> = {}): Bowl => ({
   uses: [],
@@ -42,17 +42,10 @@ describe('what an occasion says', () => {
     expect(taskText({ castingId: undefined, kind: 'pack', handsOn: true, seconds: 60, setId: 's' }, told)).toBe(
       'Pack 6 × Gift',
     );
-    expect(
-      suppliesText(
-        [
-          { kind: 'stick', count: 24, stick: { thickM: 0.004, insideM: 0.025 } },
-          { kind: 'box', count: 1 },
-          { kind: 'gloves', count: 2 },
-        ],
-        'metric',
-      ),
-    ).toBe('Besides, counted in pieces: 24 sticks, 4.0 mm thick, 25 mm of each inside; 1 box; 2 pairs of gloves.');
-    expect(suppliesText([], 'metric')).toBe('');
+    expect(supplyName({ kind: 'stick', stick: { thickM: 0.004, insideM: 0.025 } }, 'metric')).toBe(
+      'Sticks, 4.0 mm thick, 25 mm of each inside',
+    );
+    expect(supplyName({ kind: 'gloves' }, 'metric')).toBe('Pairs of gloves');
   });
 
   it('of what is impossible, with what would help', () => {

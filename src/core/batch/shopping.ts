@@ -1,8 +1,8 @@
 import { answer, term, type Answer } from '../quantity/answer';
 
-/** What is left to buy of something once the pantry is looked into. */
+/** What is left to buy of something once the pantry is looked into, in kg, or in pieces where it is counted. */
 export interface Shopping {
-  readonly missingKg: number;
+  readonly missing: number;
   readonly packs: number;
   /** The same as a figure with its working. */
   readonly packsAnswer: Answer;
@@ -11,33 +11,34 @@ export interface Shopping {
   /** What the amount that is used costs, at the price of a pack. */
   readonly usedCost: number | undefined;
   /** What is there when the job is done: stock and packs bought, less what is used. */
-  readonly leftKg: number;
+  readonly left: number;
 }
 
 /**
  * Whole packs of what the pantry lacks, their price, what the job's own share of them costs, and what is left.
- * @param neededKg to have at the start; @param stockKg what is there; @param packKg size of a pack, above 0
- * @param usedKg of it what does not come back; the whole where it is left out
+ * @param needed to have at the start; @param stock what is there; @param pack size of a pack, above 0
+ * @param used of it what does not come back; the whole where it is left out
  */
 export function shopping(
-  neededKg: number,
-  stockKg: number,
-  packKg: number,
+  needed: number,
+  stock: number,
+  pack: number,
   packPrice: number | undefined,
-  usedKg = neededKg,
+  used = needed,
+  dimension: 'mass' | 'count' = 'mass',
 ): Shopping {
-  const missingKg = Math.max(0, neededKg - stockKg);
-  const packs = missingKg > 0 ? Math.ceil(missingKg / packKg - 1e-9) : 0;
+  const missing = Math.max(0, needed - stock);
+  const packs = missing > 0 ? Math.ceil(missing / pack - 1e-9) : 0;
   return {
-    missingKg,
+    missing,
     packs,
     packsAnswer: answer(packs, 'count', 'batch.packs', [
-      term('wanted', neededKg, 'mass'),
-      term('stock', stockKg, 'mass'),
-      term('packSize', packKg, 'mass'),
+      term('wanted', needed, dimension),
+      term('stock', stock, dimension),
+      term('packSize', pack, dimension),
     ]),
     cost: packPrice === undefined ? undefined : packs * packPrice,
-    usedCost: packPrice === undefined ? undefined : (usedKg / packKg) * packPrice,
-    leftKg: Math.max(0, stockKg + packs * packKg - usedKg),
+    usedCost: packPrice === undefined ? undefined : (used / pack) * packPrice,
+    left: Math.max(0, stock + packs * pack - used),
   };
 }

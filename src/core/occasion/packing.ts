@@ -1,6 +1,6 @@
-import type { SupplyKind, Supply } from '../plan/supplies';
+import type { Supply } from '../plan/supplies';
 import type { Casting } from '../record/casting';
-import type { Wrap } from '../record/choices';
+import type { SupplyKind, Wrap } from '../record/choices';
 import { packedKey, type PackedSet } from '../record/occasion';
 import { piecesOfEach } from '../record/variants';
 import type { Work } from './work';

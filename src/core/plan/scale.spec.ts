@@ -67,7 +67,7 @@ describe('what a job takes', () => {
     expect(line.packs).toBe(3);
     expect(line.cost).toBeCloseTo(14.7, 9);
     expect(line.usedCost).toBeCloseTo((0.846 / 0.25) * 4.9, 9);
-    expect(line.leftKg).toBeCloseTo(0.5 + 0.75 - 0.846, 9);
+    expect(line.left).toBeCloseTo(0.5 + 0.75 - 0.846, 9);
   });
 
   it('is free at a price of nought, and has no cost where no price is known', () => {

@@ -158,6 +158,19 @@ describe('variants of a casting', () => {
     expect(variants[0].draft.piece.allergens).toContain('milk');
   });
 
+  it('say what is wrong with them alone, without a remedy that would change the others', () => {
+    const casting = bombs({});
+    const [layer] = casting.fill;
+    const filling = casting.fillings.find(({ id }) => id === layer.fillingId);
+    if (!filling) throw new Error('no filling');
+    layer.amount = { by: 'mass', kg: 0.012 };
+    casting.fillings.push({ ...filling, id: 'loose', bulkDensity: filling.bulkDensity / 6 });
+    casting.variants[0].fillings = [{ layerId: layer.id, fillingId: 'loose' }];
+    const told = planned(casting).problems.filter(({ key }) => key === 'fillTooHigh');
+    expect(told).toMatchObject([{ variant: 'variant 0', station: 'fill' }]);
+    expect(told[0].remedy).toBeUndefined();
+  });
+
   it('are refused where they are made of something that is not there', () => {
     const casting = bombs(WHITE);
     casting.variants[0].melts[0].insteadId = 'gone';

@@ -1,10 +1,7 @@
+import { SUPPLIES, type SupplyKind } from '../record/choices';
 import { cavityRecordOf, moldOf } from '../record/references';
 import { castOf } from './batch-input';
 import type { CastingPlan } from './plan-types';
-
-/** What is counted and not weighed. */
-export const SUPPLIES = ['stick', 'liner', 'bag', 'tie', 'box', 'tag', 'gloves'] as const;
-export type SupplyKind = (typeof SUPPLIES)[number];
 
 /** So many of something that is used up in pieces; gloves in pairs. */
 export interface Supply {

@@ -4,6 +4,7 @@ import { CHOCOLATE_KINDS, FLUIDITY_CLASSES, type ChocolateKind } from '../matter
 import { ALLERGENS, COLOUR_BASES } from './choices';
 import { id, name, numberOf } from './fields';
 import type { PantryFilling } from './filling';
+import type { PantryGoods, PantrySupply } from './goods';
 
 /** "#rrggbb", as a page draws it. */
 export const colour = z.string().check(z.regex(/^#[0-9a-fA-F]{6}$/));
@@ -92,4 +93,4 @@ export const PantryTintSchema = z.extend(TintSchema, {
 export type PantryChocolate = z.infer<typeof PantryChocolateSchema>;
 export type PantryTint = z.infer<typeof PantryTintSchema>;
 /** What the pantry holds. */
-export type PantryEntry = PantryChocolate | PantryTint | PantryFilling;
+export type PantryEntry = PantryChocolate | PantryTint | PantryFilling | PantryGoods | PantrySupply;

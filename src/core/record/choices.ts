@@ -59,3 +59,7 @@ export type Allergen = (typeof ALLERGENS)[number];
 /** What pieces are packed in: a bag; a bag, each piece in a paper liner; a box, each piece in a liner. */
 export const WRAPS = ['bag', 'linerBag', 'box'] as const;
 export type Wrap = (typeof WRAPS)[number];
+
+/** What is counted and not weighed. */
+export const SUPPLIES = ['stick', 'liner', 'bag', 'tie', 'box', 'tag', 'gloves'] as const;
+export type SupplyKind = (typeof SUPPLIES)[number];

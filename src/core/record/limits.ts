@@ -93,6 +93,8 @@ export const LIMITS = {
   packKg: limit('mass', 0.001, 100),
   stockKg: limit('mass', 0, 1000),
   packPrice: limit('ratio', 0, 100000),
+  supplyStock: limit('count', 0, 100000),
+  supplyPack: limit('count', 1, 10000),
   measureKg: limit('mass', 0.00005, 20),
   measureM3: limit('volume', 0.05e-6, 0.02),
   measureCount: limit('count', 0.25, 1000),

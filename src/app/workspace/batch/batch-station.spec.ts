@@ -121,9 +121,9 @@ describe('the whole job', () => {
     expect(stock()).toBeCloseTo(0.5 + 0.5 - (melt.melted.value - melt.comesBack.value), 5);
     store().undo();
     expect(stock()).toBe(0.5);
-    const csv = await shoppingCsv(TestBed.inject(ShoppingList).lines(), '€');
-    expect(csv.split('\r\n')[0]).toBe('what,"wanted, g","in the pantry, g","missing, g",packs,"a pack, g","price, €"');
-    expect(csv).toMatch(/Quarry 64,9\d\d\.\d,500\.0,4\d\d\.\d,2,250\.0,9\.80/);
+    const csv = await shoppingCsv(TestBed.inject(ShoppingList).lines(), '€', 'metric');
+    expect(csv.split('\r\n')[0]).toBe('what,unit,wanted,in the pantry,missing,packs,a pack,"price, €"');
+    expect(csv).toMatch(/Quarry 64,g,9\d\d\.\d,500\.0,4\d\d\.\d,2,250\.0,9\.80/);
   });
 
   it('is scaled beforehand, and says what changes in kind', async () => {

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { castsOf } from '../../../core/plan/sorts';
-import { suppliesOf } from '../../../core/plan/supplies';
 import type { Answer } from '../../../core/quantity/answer';
 import { chocolateOf, meltOf } from '../../../core/record/references';
 import { Notices } from '../../state/notices';
@@ -15,10 +14,10 @@ import { backText } from '../../wording/batch';
 import { weighedText } from '../../wording/format';
 import { sortsText } from '../../wording/inside';
 import { listed } from '../../wording/names';
-import { suppliesText } from '../../wording/supplies';
 import { momentText, ownZone } from '../../wording/times';
 import { weighOutTables, type WeighOutUse } from '../weigh-out/weigh-out-table';
 import { shoppingCsv } from './shopping-csv';
+import { withoutText } from './shopping-row';
 import { FittedWork } from './fitted-work';
 import { ShoppingTable } from './shopping-table';
 
@@ -109,10 +108,6 @@ export class BatchView {
       })
       .join(' ');
   });
-  protected readonly supplies = computed(() => {
-    const plan = this.plan();
-    return plan ? suppliesText(suppliesOf(plan), this.units.system()) : '';
-  });
   protected readonly money = computed(() => {
     const { used, bought, unpriced } = this.list.cost();
     const pieces = this.plan()?.casting.pieces ?? 1;
@@ -122,7 +117,7 @@ export class BatchView {
       job: write(used),
       piece: write(used / pieces),
       buy: write(bought),
-      without: unpriced.length ? `Without ${listed(unpriced)}: no price in the pantry.` : '',
+      without: withoutText(unpriced, this.units.system()),
     };
   });
 
@@ -132,7 +127,7 @@ export class BatchView {
       saveFile(
         `Kilnstone shopping ${plan.casting.name}.csv`,
         'text/csv',
-        await shoppingCsv(this.list.lines(), this.list.currency()),
+        await shoppingCsv(this.list.lines(), this.list.currency(), this.units.system()),
       );
   }
 

@@ -1,21 +1,32 @@
+import type { UnitSystem } from '../../../core/quantity/units';
 import type { ShoppingLine } from '../../state/shopping-list';
+import { lineName } from './shopping-row';
 
-/** The shopping list as CSV, grams and whole packs; one line a thing. The CSV package loads only when it is asked for. */
-export async function shoppingCsv(lines: readonly ShoppingLine[], currency: string): Promise<string> {
+/** The shopping list as CSV, grams or pieces, and whole packs; one line a thing. The CSV package loads only when it is asked for. */
+export async function shoppingCsv(
+  lines: readonly ShoppingLine[],
+  currency: string,
+  system: UnitSystem,
+): Promise<string> {
   const { default: papaparse } = await import('papaparse');
-  const grams = (kg: number | undefined): string => (kg === undefined ? '' : (kg * 1000).toFixed(1));
   return papaparse.unparse(
     {
-      fields: ['what', 'wanted, g', 'in the pantry, g', 'missing, g', 'packs', 'a pack, g', `price, ${currency}`],
-      data: lines.map(({ name, neededKg, stockKg, packKg, shopping }) => [
-        name,
-        grams(neededKg),
-        grams(stockKg),
-        grams(shopping?.missingKg),
-        shopping?.packs ?? '',
-        grams(packKg),
-        shopping?.cost?.toFixed(2) ?? '',
-      ]),
+      fields: ['what', 'unit', 'wanted', 'in the pantry', 'missing', 'packs', 'a pack', `price, ${currency}`],
+      data: lines.map((line) => {
+        const { counted, needed, stock, pack, shopping } = line;
+        const amount = (of: number | undefined): string =>
+          of === undefined ? '' : counted ? String(of) : (of * 1000).toFixed(1);
+        return [
+          lineName(line, system),
+          counted ? 'pieces' : 'g',
+          amount(needed),
+          amount(stock),
+          amount(shopping?.missing),
+          shopping?.packs ?? '',
+          amount(pack),
+          shopping?.cost?.toFixed(2) ?? '',
+        ];
+      }),
     },
     { escapeFormulae: true },
   );

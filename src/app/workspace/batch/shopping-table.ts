@@ -1,12 +1,19 @@
 import { ChangeDetectionStrategy, Component, ViewEncapsulation, computed, inject, input, signal } from '@angular/core';
+import { Router } from '@angular/router';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective } from 'ng-zorro-antd/table';
+import { Pantry } from '../../state/pantry';
 import type { ShoppingLine } from '../../state/shopping-list';
 import { Units } from '../../state/units';
 import { SortHead, sortedBy, type SortKeys, type SortOrder } from '../../ui/sort-head';
+import { supplyName } from '../../wording/supplies';
 import { shoppingRow, type ShoppingRow } from './shopping-row';
 
 /** A line of the list as it is written, and what it is sorted by. */
 interface Row extends ShoppingRow {
+  readonly line: ShoppingLine;
+  /** It can be taken into the pantry. */
+  readonly keeps: boolean;
   readonly keys: SortKeys;
 }
 
@@ -15,7 +22,7 @@ interface Row extends ShoppingRow {
   selector: 'ks-shopping-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
   encapsulation: ViewEncapsulation.None,
-  imports: [NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective, SortHead],
+  imports: [NzButtonComponent, NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective, SortHead],
   template: `
     <nz-table [nzData]="rows()" [nzFrontPagination]="false" [nzShowPagination]="false">
       <caption>
@@ -35,7 +42,21 @@ interface Row extends ShoppingRow {
           <tr>
             <th scope="row">{{ row.name }}</th>
             <td>{{ row.wanted }}</td>
-            <td>{{ row.there }}</td>
+            <td>
+              {{ row.there }}
+              @if (row.keeps) {
+                <button
+                  nz-button
+                  nzType="link"
+                  class="keep unprinted"
+                  type="button"
+                  [attr.aria-label]="'Keep ' + row.name + ' in the pantry'"
+                  (click)="keep(row.line)"
+                >
+                  keep it
+                </button>
+              }
+            </td>
             <td>{{ row.buy }}</td>
             <td>{{ row.price }}</td>
           </tr>
@@ -47,6 +68,8 @@ interface Row extends ShoppingRow {
 })
 export class ShoppingTable {
   private readonly units = inject(Units);
+  private readonly pantry = inject(Pantry);
+  private readonly router = inject(Router);
   readonly lines = input.required<readonly ShoppingLine[]>();
   readonly currency = input.required<string>();
 
@@ -58,15 +81,27 @@ export class ShoppingTable {
     ),
   );
 
+  /** Takes something into the pantry that it does not keep, to say what is there of it and what a pack costs. */
+  protected keep({ of }: ShoppingLine): void {
+    const entry =
+      'name' in of
+        ? this.pantry.createGoods(of.name)
+        : this.pantry.createSupply(supplyName({ kind: of.kind }, this.units.system()), of.kind, of.stick?.thickM);
+    void this.router.navigate(['/pantry', entry.id]);
+  }
+
   private row(line: ShoppingLine): Row {
-    const { name, neededKg, stockKg, shopping } = line;
+    const { of, needed, stock, entry, shopping } = line;
+    const row = shoppingRow(line, this.currency(), this.units.system());
     return {
-      ...shoppingRow(line, this.currency(), this.units.system()),
+      ...row,
+      line,
+      keeps: !entry && (line.counted || of.kind === 'other'),
       keys: {
-        name,
-        wanted: neededKg,
-        there: stockKg ?? '',
-        buy: shopping?.missingKg ?? Math.max(0, neededKg - (stockKg ?? 0)),
+        name: row.name,
+        wanted: needed,
+        there: stock ?? '',
+        buy: shopping?.missing ?? Math.max(0, needed - (stock ?? 0)),
         price: shopping?.cost ?? '',
       },
     };

@@ -103,10 +103,11 @@ export class WeighOut {
   protected readonly list = inject(ShoppingList);
   /** What to buy of each chocolate, against what is on hand. */
   protected readonly buying = computed(() =>
-    this.list.lines().flatMap(({ entryId, name, kind, neededKg, packKg, shopping }) => {
-      if (kind !== 'chocolate' || !shopping || packKg === undefined) return [];
+    this.list.lines().flatMap(({ of, needed, pack, shopping }) => {
+      if (of.kind !== 'chocolate' || !shopping || pack === undefined) return [];
+      const { entryId, name } = of;
       const there = this.list.onHand().find(({ chocolateId }) => chocolateId === entryId)?.kg ?? 0;
-      const why = `${this.unbroken(neededKg)} wanted${there > 0 ? `, ${this.unbroken(there)} on hand` : ''}`;
+      const why = `${this.unbroken(needed)} wanted${there > 0 ? `, ${this.unbroken(there)} on hand` : ''}`;
       const { packs, packsAnswer } = shopping;
       return [
         packs === 0
@@ -115,7 +116,7 @@ export class WeighOut {
               key: entryId,
               what: `Buy ${name}:`,
               packs: packsAnswer,
-              of: `${packs === 1 ? 'pack' : 'packs'} of ${this.unbroken(packKg)};`,
+              of: `${packs === 1 ? 'pack' : 'packs'} of ${this.unbroken(pack)};`,
               why,
             },
       ];
