@@ -35,6 +35,8 @@ const TRIES_MOVED = 20;
 
 /** The search for an occasion's timetable, by one kind of its work after another. */
 export class Search {
+  /** It goes on from a timetable that was searched for to the end. */
+  private goesOn = false;
   private readonly backS: number;
   private readonly zeroS: number;
 
@@ -200,6 +202,7 @@ export class Search {
         ? improver.takeOver(starts)
         : Array.from({ length: TRIES_MOVED }).some(() => improver.takeOver(starts, [...new Set([...away, ...near])])),
     );
+    this.goesOn = begun !== undefined;
     return begun && (yield* this.rounds(begun));
   }
 
@@ -243,7 +246,7 @@ export class Search {
         zeroS: this.zeroS,
         leastS,
       });
-      if (plan) this.kept.keep(this.occasion, this.plans, begun, starts);
+      if (plan) this.kept.keep(this.occasion, this.plans, begun, starts, this.goesOn);
       return plan;
     };
   }

@@ -156,6 +156,14 @@ describe('a task held at another time', () => {
     expect(again.readyS - again.startS).toBeLessThanOrEqual(before.readyS - before.startS + 60);
   });
 
+  it('is searched for from the beginning where the search before was broken off', () => {
+    const kept = new KeptTimetable();
+    first({}, kept);
+    expect(kept.of({ ...supper, stays: [] }, castings.map(planned))).toBeUndefined();
+    whole({}, kept);
+    expect(kept.of({ ...supper, stays: [] }, castings.map(planned))).toBeDefined();
+  });
+
   it('is searched for from the beginning where anything else has changed', () => {
     const kept = new KeptTimetable();
     whole({}, kept);
