@@ -1,6 +1,6 @@
 import { Attendance } from '../schedule/attend';
 import type { Improver } from '../schedule/improve';
-import type { Starts, Stay, Workload } from '../schedule/workload';
+import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
 import type { OccasionProgress, Steps } from './occasion-answer';
 import type { OccasionPlan } from './occasion-plan';
 import type { OccasionWork } from './occasion-work';
@@ -61,20 +61,23 @@ export function* endSteps({ improver }: Begun, told: Told): Steps {
   return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
 }
 
-/** Over several stays: as few minutes in them as are found. */
-export function* thereSteps({ backward, improver }: Begun, told: Told): Steps {
-  for (let k = 0; k < ROUNDS / 4; k++) improver.round();
+/** Over several stays: as few minutes in them as are found. @param goesOn from a timetable that has few already */
+export function* thereSteps({ backward, improver }: Begun, told: Told, goesOn: boolean): Steps {
+  const leastS = byHandsS(backward);
+  let plan = improver.best && told(improver.best.starts, leastS);
+  yield { share: 0.35, ...(plan ? { plan } : {}) };
+  if (!goesOn) for (let k = 0; k < ROUNDS / 4; k++) improver.round();
   const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
   let best = search.best;
-  let plan = told(best.starts, search.leastS);
+  plan = told(best.starts, leastS);
   for (let k = 0; k < ROUNDS_THERE; k++) {
     if (k % ROUNDS_AT_A_TIME === 0) {
-      if (best !== search.best) plan = told(search.best.starts, search.leastS);
+      if (best !== search.best) plan = told(search.best.starts, leastS);
       best = search.best;
       yield { share: 0.4 + (0.6 * k) / ROUNDS_THERE, ...(plan ? { plan } : {}) };
     }
     search.round();
   }
-  plan = told(search.best.starts, search.leastS);
+  plan = told(search.best.starts, leastS);
   return plan ? { ok: true, plan } : { ok: false, why: { key: 'notFound', help: {} } };
 }

@@ -30,13 +30,11 @@ import { withHolds, workloadOf } from './occasion-workload';
 /** How often it is found out anew what is done in which stay, and in how many rounds. */
 const STARTS_ANEW = 4;
 const ROUNDS_ANEW = 250;
-/** How often it is tried to have something at another time with little else changed. */
-const TRIES_MOVED = 20;
+/** To have something at another time it is tried to move what hangs on it alone, then so many others near it; at last as many as go. */
+const MOVED_WITH = [0, 3, ...Array.from({ length: 12 }, () => undefined)];
 
 /** The search for an occasion's timetable, by one kind of its work after another. */
 export class Search {
-  /** It goes on from a timetable that was searched for to the end. */
-  private goesOn = false;
   private readonly backS: number;
   private readonly zeroS: number;
 
@@ -53,16 +51,15 @@ export class Search {
   }
 
   *steps(made: OccasionWork): Steps {
-    const workload = this.workload({ made });
+    const begun = this.begun({ made });
+    const { workload, improver } = begun;
     const why = this.impossible(workload, made);
     if (why) return { ok: false, why };
-    const backward = reversed(workload, this.backS);
-    const improver = new Improver(backward, SEED);
     // What is by hands alone more than a bowl lasts has little hope of one bowl for all that is alike.
     const hopeful = !this.canBeApart(made) || byHandsS(workload) <= WORKED_FROM_S;
     const first = hopeful ? improver.first(TRIES) : improver.first(0, 1);
     if (first !== 'found') return { ok: false, why: { key: 'notFound', help: {} } };
-    return yield* this.bettered({ made, workload, backward, improver });
+    return yield* this.bettered(begun);
   }
 
   /** One bowl for each melt, where some were shared. */
@@ -160,18 +157,16 @@ export class Search {
   /** The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that. */
   private anew(melts: MeltsAnew, found: Starts) {
     const { made, stayOf, starts } = melts.made(found);
-    const anew = this.takenOver({ made, stayOf }, (improver) => improver.takeOver(starts));
-    if (!anew) return undefined;
-    const search = new Attendance(anew.backward, anew.improver.best?.starts ?? [], SEED);
-    return { ...anew, plan: this.teller(anew)(search.best.starts, search.leastS) };
+    const anew = this.begun({ made, stayOf });
+    const { improver, backward } = anew;
+    if (!improver.takeOver(starts) || !improver.best) return undefined;
+    return { ...anew, plan: this.teller(anew)(improver.best.starts, byHandsS(backward)) };
   }
 
-  /** A search that goes on from a timetable which it takes over. */
-  private takenOver(asked: Asked, takes: (improver: Improver) => boolean): Begun | undefined {
+  private begun(asked: Asked): Begun {
     const workload = this.workload(asked);
     const backward = reversed(workload, this.backS);
-    const improver = new Improver(backward, SEED);
-    return takes(improver) ? { ...asked, workload, backward, improver } : undefined;
+    return { ...asked, workload, backward, improver: new Improver(backward, SEED) };
   }
 
   /** What is found in the rounds that there are, with the breaks that are wanted. @param about about what is found in the end, where that is known */
@@ -179,9 +174,10 @@ export class Search {
     return yield* this.rounds(this.occasion.breakS > 0 ? yield* this.withBreaks(begun, about) : begun);
   }
 
-  private *rounds(begun: Begun): Steps {
-    const told = this.teller(begun);
-    return yield* this.stays.length > 1 ? thereSteps(begun, told) : endSteps(begun, told);
+  /** @param goesOn from a timetable that was searched for to the end */
+  private *rounds(begun: Begun, goesOn = false): Steps {
+    const told = this.teller(begun, goesOn);
+    return yield* this.stays.length > 1 ? thereSteps(begun, told, goesOn) : endSteps(begun, told);
   }
 
   /**
@@ -189,21 +185,24 @@ export class Search {
    * Undefined where that does not do, and it is to be searched from the beginning.
    */
   *moved(): Generator<OccasionProgress, OccasionAnswer | undefined> {
-    const last = this.kept.of(this.occasion, this.plans);
+    const same = this.kept.sameOf(this.occasion, this.plans);
+    const plan = same && this.teller(same.begun)(same.starts, same.leastS);
+    if (plan) return { ok: true, plan };
+    const last = this.kept.lastOf(this.occasion, this.plans);
     if (!last) return undefined;
-    const workload = this.workload(last.begun);
-    if (this.impossible(workload, last.begun.made)) return undefined;
-    const { operations, lags } = reversed(workload, this.backS);
+    const begun = this.begun(last.begun);
+    const { workload, made, backward, improver } = begun;
+    if (this.impossible(workload, made)) return undefined;
+    const { operations, lags } = backward;
     const starts = last.starts.map((start, i) => operations[i].heldAt ?? start);
     const away = starts.flatMap((start, i) => (start === last.starts[i] ? [] : [i]));
     const near = lags.flatMap(({ from, to }) => (away.includes(from) || away.includes(to) ? [from, to] : []));
-    const begun = this.takenOver(last.begun, (improver) =>
+    const anew = [...new Set([...away, ...near])];
+    const does =
       away.length === 0
         ? improver.takeOver(starts)
-        : Array.from({ length: TRIES_MOVED }).some(() => improver.takeOver(starts, [...new Set([...away, ...near])])),
-    );
-    this.goesOn = begun !== undefined;
-    return begun && (yield* this.rounds(begun));
+        : MOVED_WITH.some((others) => improver.takeOver(starts, anew, others));
+    return does ? yield* this.rounds(begun, true) : undefined;
   }
 
   /** Once it is about known when somebody is there, a break is put into the middle of each long stretch that has room for it. */
@@ -222,19 +221,18 @@ export class Search {
       ]);
       const asked = { ...found, made: { ...found.made, work }, within };
       const orders = withBreakAt(found.backward, starts, stretch, breakS);
-      const withIt = this.takenOver(
-        asked,
-        (improver) =>
-          orders.some((order) => improver.takeOver(order)) || orders.some((order) => improver.takeOver(order, [task])),
-      );
-      if (!withIt) continue;
+      const withIt = this.begun(asked);
+      const { improver } = withIt;
+      const fits =
+        orders.some((order) => improver.takeOver(order)) || orders.some((order) => improver.takeOver(order, [task]));
+      if (!fits || !improver.best) continue;
       found = withIt;
-      starts = withIt.improver.best?.starts ?? starts;
+      starts = improver.best.starts;
     }
     return found;
   }
 
-  private teller(begun: Begun) {
+  private teller(begun: Begun, goesOn = false) {
     const { made, workload, backward } = begun;
     return (starts: Starts, leastS: number): OccasionPlan | undefined => {
       const plan = occasionPlan({
@@ -246,7 +244,8 @@ export class Search {
         zeroS: this.zeroS,
         leastS,
       });
-      if (plan) this.kept.keep(this.occasion, this.plans, begun, starts, this.goesOn);
+      if (plan) this.kept.keep(this.occasion, this.plans, { begun, starts, leastS });
+      if (plan && goesOn) this.kept.settle(false);
       return plan;
     };
   }

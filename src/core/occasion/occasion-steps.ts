@@ -34,14 +34,15 @@ export function* occasionSteps(
   const together: Together = { melting: inTurn ? 'inTurn' : 'shared', makingS, sets, fromLeft };
   const search = new Search(occasion, plans, stays, together, kept);
   const moved = yield* search.moved();
+  if (moved?.ok) kept.settle(true);
   if (moved) return moved;
   const made = occasionWork(plans, together);
   if ('key' in made) return { ok: false, why: made };
   const found = yield* search.steps(made);
-  if (found.ok) kept.settle();
+  if (found.ok) kept.settle(true);
   if (found.ok || !('help' in found.why)) return found;
   // It is a matter of time: bowls that are melted anew in a later stay, or one for each casting, may do.
   const other = stays.length > 1 ? yield* search.meltedAnew() : yield* search.apart(made);
-  if (other?.ok) kept.settle();
+  if (other?.ok) kept.settle(true);
   return other ?? { ok: false, why: { ...found.why, help: helpOf(made, occasion, plans, together, planned) } };
 }

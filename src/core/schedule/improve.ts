@@ -81,13 +81,13 @@ export class Improver {
 
   /**
    * Goes on from a timetable's order, whether its times are right or not. @returns whether there is one in that order
-   * @param anew operations that may come in any order, with some of those near them
+   * @param anew operations that may come in any order @param near so many of those near them may as well
    */
-  takeOver(starts: Starts, anew: readonly number[] = []): boolean {
+  takeOver(starts: Starts, anew: readonly number[] = [], near?: number): boolean {
     const horizon = horizonS(this.trial.workload);
     return anew.length === 0
       ? this.tryBelow(horizon, none, 1, starts)
-      : this.tryBelow(horizon, this.trial.removal.some(starts, anew), TURNS, starts);
+      : this.tryBelow(horizon, this.trial.removal.some(starts, anew, near), TURNS, starts);
   }
 
   /** Tries everything for one that ends earlier, until there is none or it has turned back so often. */

@@ -16,12 +16,12 @@ export class Removal {
   /**
    * Operations of a stretch of time, those of some resources, or any.
    * @param first operations that are taken out in any case
+   * @param count how many others; left out, as many as the small search is good for
    * @returns whether an occupation belongs to one of them
    */
-  some(starts: Starts, first: readonly number[] = []): (occupation: number) => boolean {
+  some(starts: Starts, first: readonly number[] = [], count = this.few()): (occupation: number) => boolean {
     const { random } = this;
     const out = new Uint8Array(starts.length);
-    const count = FEWEST_OUT + Math.floor(random() * (MOST_OUT - FEWEST_OUT + 1));
     const kind = random();
     const middle = first.length > 0 ? first[Math.floor(random() * first.length)] : Math.floor(random() * starts.length);
     const chosen = kind < 0.6 ? this.around(starts, middle) : kind < 0.9 ? this.ofResources() : this.any();
@@ -32,6 +32,10 @@ export class Removal {
     }
     const { takenBy, freedBy } = this.spans;
     return (k) => out[takenBy[k]] === 1 || out[freedBy[k]] === 1;
+  }
+
+  private few(): number {
+    return FEWEST_OUT + Math.floor(this.random() * (MOST_OUT - FEWEST_OUT + 1));
   }
 
   /** All operations, by how near they are to one of them in time. */
