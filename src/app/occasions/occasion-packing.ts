@@ -12,6 +12,7 @@ import { ChoiceList } from '../ui/choice-list';
 import { TextField } from '../ui/text-field';
 import { Tool } from '../ui/tool';
 import { WRAP_NAMES } from '../wording/occasion';
+import { insideText, packableName } from '../wording/packing';
 import { OccasionView } from './occasion-view';
 
 /** What is packed together: sets of pieces, each alike so many times, and what of the castings is left over or short. */
@@ -31,7 +32,8 @@ export class OccasionPacking {
     packablesOf(this.view.castings(), this.view.occasion()?.sets ?? []).map((one) => ({
       ...one,
       key: packedKey(one),
-      name: this.nameOf(one),
+      name: packableName(one, this.view.castings()),
+      inside: insideText(one, this.view.castings()),
     })),
   );
 
@@ -52,7 +54,7 @@ export class OccasionPacking {
         key: packedKey(one),
         short: left < 0,
         mayCast: left < 0 && (variantId === undefined || variant !== undefined),
-        text: `${this.nameOf(one)}: ${packed} of ${pieces} packed, ${rest}`,
+        text: `${one.name}: ${packed} of ${pieces} packed, ${rest}`,
       };
     });
   });
@@ -107,13 +109,6 @@ export class OccasionPacking {
   /** As many are cast as are packed. */
   protected cast({ castingId, variantId }: Packable, pieces: number): void {
     this.store.editOne(castingId, 'pieces', (draft) => castSo(draft, variantId, pieces));
-  }
-
-  private nameOf({ castingId, variantId, variant }: Packable): string {
-    const casting = this.view.castings().find(({ id }) => id === castingId);
-    const name = casting?.name ?? '';
-    if (variantId !== undefined) return `${name}, ${variant ?? 'a variant that is gone'}`;
-    return casting && casting.variants.length > 0 ? `${name}, as chosen` : name;
   }
 
   private edit(label: string, change: (sets: PackedSet[]) => unknown, gesture?: string): void {

@@ -1,6 +1,6 @@
 import type { Lateness } from '../../core/batch/start';
 import { cappedChill } from '../../core/plan/capping';
-import { castOf, workOrder } from '../../core/plan/batch-input';
+import { workOrder } from '../../core/plan/batch-input';
 import type { FinishAnswer } from '../../core/finish/finish';
 import { layersOf } from '../../core/plan/needs';
 import { toppedFace } from '../../core/plan/open-face';
@@ -21,7 +21,7 @@ import { PREP_WORDS, prepStep } from '../wording/painting';
 import { aboutText, noteWording } from '../wording/problems';
 import { dueText, lateNote, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
-import { pouredOf, sortsLead, thereText, variantsContain } from './sheet-sorts';
+import { paintedIn, pouredOf, sortsLead, thereText, variantsContain } from './sheet-sorts';
 import type { ShoppingLine } from '../state/shopping-list';
 import { lineAmount, lineName } from '../workspace/batch/shopping-row';
 import { weighOutTables, type WeighOutTable } from '../workspace/weigh-out/weigh-out-table';
@@ -172,10 +172,13 @@ function partSteps(plan: CastingPlan, made: CastingPlan['parts'][number], system
       ...(part.moldC === undefined
         ? []
         : [{ what: 'The mold', how: `starts at ${text(part.moldC, 'temperature', system)}, dry.` }]),
-      ...made.preps.map((prep) => ({
-        what: `${PREP_WORDS[prep.step.kind].verb}:`,
-        how: prepStep(plan.casting, prep, castOf(plan.batch)(part.id), system),
-      })),
+      ...made.preps.map((prep) => {
+        const { of, count } = paintedIn(plan, part.id, prep.step.id);
+        return {
+          what: `${PREP_WORDS[prep.step.kind].verb}:`,
+          how: of + prepStep(plan.casting, prep, count, system),
+        };
+      }),
       ...stirredIn(plan, made, system),
       ...coatsMade.map((one, i) => {
         const { stay, until } = chill.coats[i];

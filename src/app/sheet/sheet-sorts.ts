@@ -1,3 +1,5 @@
+import { castsAlike } from '../../core/plan/batch-input';
+
 import type { CastingPlan } from '../../core/plan/plan-types';
 import { castsOf, sortsOf } from '../../core/plan/sorts';
 import { chocolateOf, meltOf } from '../../core/record/references';
@@ -32,6 +34,21 @@ export function pouredOf(plan: CastingPlan, partId: string, coat: number): strin
       return chocolates ? [variantPrefix(names) + chocolates.join(' streaked with ')] : [];
     })
     .join(', ');
+}
+
+/** How many of a part something is painted or dusted into, and where that is not all "as chosen: " before it. */
+export function paintedIn(
+  plan: CastingPlan,
+  partId: string,
+  stepId: string,
+): { readonly of: string; readonly count: number } {
+  const counts = castsAlike(plan.batch)(partId);
+  const casts = castsOf(plan, partId, plan.casting.pieces).map((cast, i) => ({ ...cast, count: counts[i] ?? 0 }));
+  const painted = casts.filter(({ made }) => made.preps.some(({ step }) => step.id === stepId));
+  return {
+    of: painted.length < casts.length ? `${sortsText(painted.flatMap(({ names }) => names))}: ` : '',
+    count: painted.reduce((sum, { count }) => sum + count, 0),
+  };
 }
 
 /** What variants contain: " White ones: contains milk." for each that there is a piece of. */

@@ -1,5 +1,6 @@
 import type { Bowl } from '../../core/occasion/bowls';
-import { bowlText, noTimetableText, taskText, type Told } from './occasion';
+import { demoCastings } from '../../data/demo';
+import { amountsText, bowlText, noTimetableText, taskText, type Told } from './occasion';
 import { supplyName } from './supplies';
 
 const bowl = (name: string, change: Partial<Bowl> = {}): Bowl => ({
@@ -46,6 +47,29 @@ describe('what an occasion says', () => {
       'Sticks, 4.0 mm thick, 25 mm of each inside',
     );
     expect(supplyName({ kind: 'gloves' }, 'metric')).toBe('Pairs of gloves');
+  });
+
+  it('of what goes into which piece, and into each box', () => {
+    const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+    const [powder, marshmallows] = bombs.fill;
+    const sweet = { layerId: powder.id, fillingId: marshmallows.fillingId };
+    const variant = { id: 'v', name: 'Sweet ones', pieces: 6, melts: [], fillings: [sweet], without: [] };
+    const casting = { ...bombs, variants: [variant] };
+    const contents = [
+      { castingId: bombs.id, pieces: 2 },
+      { castingId: bombs.id, variantId: 'v', pieces: 1 },
+    ];
+    const boxes = { ...told, castings: [casting], sets: [{ ...set, contents }] };
+    const task = { key: '', startS: 0, person: 0, mayWaitS: 0, reason: { key: 'stay' as const }, amounts: [] };
+    const doing = { ...task, handsOn: true, seconds: 60, count: 18 };
+    expect(amountsText({ ...doing, castingId: bombs.id, kind: 'fill' }, boxes)).toBe(
+      'as chosen: Cider-spice powder, Small marshmallows; Sweet ones: Small marshmallows',
+    );
+    expect(amountsText({ ...doing, castingId: undefined, kind: 'pack', setId: 's' }, boxes)).toBe(
+      `each 2 ${bombs.name}, as chosen (Cider-spice powder, Small marshmallows), 1 ${bombs.name}, Sweet ones (Small marshmallows)`,
+    );
+    // All alike need not be told apart.
+    expect(amountsText({ ...doing, castingId: bombs.id, kind: 'fill' }, { ...boxes, castings: [bombs] })).toBe('');
   });
 
   it('of what is impossible, with what would help', () => {

@@ -11,6 +11,7 @@ import type { Wrap } from '../../core/record/choices';
 import type { PackedSet } from '../../core/record/occasion';
 import { text } from './format';
 import { listed, PLACE_NAMES } from './names';
+import { contentsText, insertsText } from './packing';
 import { stretchName } from './stretches';
 import { dayText, momentText, timeText } from './times';
 
@@ -66,9 +67,14 @@ export function taskText(task: Task, { castings, names, bowls, sets, system }: T
   return task.round !== undefined && task.round > 0 ? `${name}, round ${task.round + 1}` : name;
 }
 
-/** What a task takes: "6 × 14 g that stay", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows". */
-export function amountsText({ amounts, castingId }: PlannedTask, { castings, system }: Told): string {
-  const fillings = castings.find(({ id }) => id === castingId)?.fillings ?? [];
+/** What a task takes: "6 × 14 g that stay", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows"; what goes into which piece, and what into each box. */
+export function amountsText({ amounts, castingId, kind, setId }: PlannedTask, told: Told): string {
+  const { castings, sets, system } = told;
+  const casting = castings.find(({ id }) => id === castingId);
+  const set = sets.find(({ id }) => id === setId);
+  if (kind === 'pack' && set) return `each ${contentsText(set, castings)}`;
+  if (kind === 'fill' && casting && amounts.length === 0) return insertsText(casting);
+  const fillings = casting?.fillings ?? [];
   return amounts
     .map(({ count, eachKg, fillingId, stays }) => {
       const name = fillings.find(({ id }) => id === fillingId)?.name;

@@ -227,10 +227,10 @@ const DEEDS: Readonly<Record<string, (hands: Hands) => void>> = {
     if (choice) choice.choose(chance.of(choice.options).value);
   },
   variantPlain: ({ of, chance, casting }) =>
-    of(VariantList)['setFinishes'](
+    of(VariantList)['setExtras'](
       variantOf(casting(), chance),
-      casting()
-        .finishes.map(({ id }) => id)
+      [...casting().parts.flatMap(({ prep }) => prep), ...casting().finishes]
+        .map(({ id }) => id)
         .filter(() => chance.share() < 0.5),
     ),
   there: ({ of, chance, casting }) =>

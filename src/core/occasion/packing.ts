@@ -96,10 +96,10 @@ export function packablesOf(
 }
 
 /** How many pieces of each are packed, and how many are left over; below 0, so many are short. */
-export function packedOf(
+export function packedOf<P extends Packable>(
   sets: readonly PackedSet[],
-  packables: readonly Packable[],
-): readonly (Packable & { readonly packed: number; readonly left: number })[] {
+  packables: readonly P[],
+): readonly (P & { readonly packed: number; readonly left: number })[] {
   return packables.map((one) => {
     const packed = sets.reduce(
       (sum, { count, contents }) =>

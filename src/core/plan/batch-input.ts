@@ -14,7 +14,7 @@ import { WAYS_OUT, wayOut } from '../mold/way-out';
 import { MOLD_MATTER } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
 import { pouredShare } from '../shell/coat-choice';
-import type { Casting } from '../record/casting';
+import type { Casting, Prep } from '../record/casting';
 import { isCap } from '../record/closing';
 import { placeOf, waysIn } from '../record/sets';
 import { isCapped } from './capping';
@@ -115,7 +115,7 @@ function batchPart(plan: ChilledDraft, all: readonly Cast<ChilledDraft>[]): Batc
     perMold: cavities,
     moldsAtHand: moldRecord.atHand,
     casts: all.map(batchCast),
-    before: tasks((_, made) => paintingTasks(made.preps)),
+    before: tasks((_, made) => paintingTasks(stepsOf(plan, part.id), made.preps)),
     coats: most.made.coatsMade.map((_, i) => {
       const alike = casts.flatMap(({ made }) => (made.coatsMade[i] ? [workedCoat(made, i)] : []));
       return {
@@ -131,6 +131,11 @@ function batchPart(plan: ChilledDraft, all: readonly Cast<ChilledDraft>[]): Batc
     inMold: capped ? tasks((draft, made) => inMold(draft, made, plan.casting.finishes)) : [],
     out: WAYS_OUT[wayOut(most.made)],
   };
+}
+
+/** What is done in a part's empty mold, of which some variants go without some. */
+function stepsOf({ casting }: PlanDraft, partId: string): readonly Prep[] {
+  return casting.parts.find(({ id }) => id === partId)?.prep ?? [];
 }
 
 function batchCast({ pieces, there, made }: Cast<ChilledDraft>): PartCast {

@@ -36,24 +36,32 @@ function meltMatter(casting: Sources, meltId: string) {
   return { kind, fatShare, unseeded: isUnseeded(casting, meltId), workingC: melt.workingC };
 }
 
-/** The same as tasks before the first coat: hands-on for each cavity, then how long it waits, 0 where it does not. */
-export function paintingTasks(preps: readonly PrepAnswer[]): FurtherTask[] {
-  return preps.flatMap(({ step, hands, stay }, i): FurtherTask[] => [
-    {
-      kind: 'prep',
-      handsOn: true,
-      seconds: hands.value,
-      step: i,
-      ...('meltId' in step ? { meltIds: [step.meltId] } : {}),
-    },
-    ...[...restsOf(step), { place: placeOf(step), seconds: stay.value }].map(({ place, seconds }): FurtherTask => ({
-      kind: 'chill',
-      handsOn: false,
-      seconds,
-      place,
-      step: i,
-    })),
-  ]);
+/**
+ * The same as tasks before the first coat: hands-on for each cavity, then how long it waits, 0 where it does not.
+ * @param steps those of the casting itself; one that is not among the answers takes no time
+ */
+export function paintingTasks(steps: readonly Prep[], preps: readonly PrepAnswer[]): FurtherTask[] {
+  return steps.flatMap((own, i): FurtherTask[] => {
+    const done = preps.find(({ step }) => step.id === own.id);
+    const step = done?.step ?? own;
+    const waits = [...restsOf(step), { place: placeOf(step), seconds: done?.stay.value ?? 0 }];
+    return [
+      {
+        kind: 'prep',
+        handsOn: true,
+        seconds: done?.hands.value ?? 0,
+        step: i,
+        ...('meltId' in step ? { meltIds: [step.meltId] } : {}),
+      },
+      ...waits.map(({ place, seconds }): FurtherTask => ({
+        kind: 'chill',
+        handsOn: false,
+        seconds: done ? seconds : 0,
+        place,
+        step: i,
+      })),
+    ];
+  });
 }
 
 /** What is used up of a colour or a dust for so many parts, kg; what comes out of a melt is weighed with it. */

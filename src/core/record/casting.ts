@@ -236,8 +236,8 @@ const VariantSchema = z.object({
   melts: z.array(z.object({ meltId: id, insteadId: id })).check(z.maxLength(MOST.melts)),
   /** Layers that are of another filling. */
   fillings: z.array(z.object({ layerId: id, fillingId: id })).check(z.maxLength(MOST.fill)),
-  /** Finishes that they do not get. */
-  without: z.array(id).check(z.maxLength(MOST.finishes)),
+  /** Finishes that they do not get, and what is not painted or dusted into their molds. */
+  without: z.array(id).check(z.maxLength(MOST.finishes + MOST.parts * MOST.prep)),
 });
 
 const SpareRuleSchema = z.discriminatedUnion('by', [

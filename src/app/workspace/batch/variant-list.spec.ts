@@ -65,6 +65,50 @@ describe('variants', () => {
     expect((await Bench.of(BatchView)).text).toMatch(/Half: \d+ as chosen and \d+ Variant 1\./);
   });
 
+  it('go without what is painted into the mold: that many fewer cups take the colour and the minutes', async () => {
+    const painted = (id: string, name: string) => ({
+      id,
+      name,
+      kind: 'brushed' as const,
+      pattern: 'all' as const,
+      share: 0.2,
+      count: 12,
+      spotM: 0.003,
+      thickM: 0.0002,
+      sets: [{ place: 'fridge' as const }],
+      colour: '#c03030',
+    });
+    store().edit('paint', (draft) => {
+      draft.parts[0].prep = [painted('r', 'Brick red'), painted('g', 'Moss')];
+    });
+    await until(() => plan().parts[0].preps.length === 2);
+    const whole = plan();
+    const bench = await Bench.of(VariantList);
+    await bench.press('Make some otherwise');
+    await bench.press('Make some otherwise');
+    await bench.type('Pieces of Variant 1', '6');
+    await bench.type('Pieces of Variant 2', '6');
+    const ticks = bench.all<HTMLInputElement>('input[type=checkbox]');
+    // Three designs of six: one in both colours, one without the red, one without the green.
+    ticks[0].click();
+    await bench.settle();
+    bench.all<HTMLInputElement>('input[type=checkbox]')[3].click();
+    await bench.settle();
+    expect(casting().variants.map(({ without }) => without)).toEqual([['r'], ['g']]);
+    await until(() => plan().batch.byPart[0].casts.length === 3);
+    const some = plan();
+    expect(some.batch.byPart[0].parts.value).toBeGreaterThanOrEqual(36);
+    const handsOf = ({ batch }: typeof some, step: number) =>
+      batch.work.parts[0].before.find((task) => task.kind === 'prep' && task.step === step)?.seconds ?? 0;
+    for (const step of [0, 1]) expect(handsOf(some, step)).toBeCloseTo((handsOf(whole, step) * 2) / 3, 6);
+    const text = sheetContent(some, [], 'EUR', 'metric', { estimated: false, late: undefined });
+    const paints = text.parts[0].steps.filter(({ what }) => what.startsWith('Brush in'));
+    expect(paints.map(({ how }) => how.slice(0, how.indexOf(', all over')))).toEqual([
+      'as chosen, Variant 2: Brick red',
+      'as chosen, Variant 1: Moss',
+    ]);
+  });
+
   it('go without a finish, are told where there are too few pieces, and are taken out', async () => {
     store().edit('finish', (draft) => {
       draft.finishes = [{ id: 'f', name: 'gold', sets: [], kind: 'dust', share: 0.2 }];

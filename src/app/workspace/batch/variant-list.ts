@@ -21,6 +21,7 @@ import { TextField } from '../../ui/text-field';
 import { Ticks } from '../../ui/ticks';
 import { Tool } from '../../ui/tool';
 import { FINISH_NAMES } from '../../wording/closing';
+import { PREP_WORDS, prepName } from '../../wording/painting';
 import { containsText } from '../../wording/guest-tag';
 import { nameProblem, tidyName } from '../../wording/naming';
 import type { Option } from '../../wording/option';
@@ -38,7 +39,7 @@ interface Choice {
   readonly choose: (value: string) => void;
 }
 
-/** Of how many pieces what is otherwise: another chocolate, another filling, without a finish. */
+/** Of how many pieces what is otherwise: another chocolate, another filling, not painted or finished as the others. */
 @Component({
   selector: 'ks-variant-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -59,12 +60,11 @@ export class VariantList {
     return casting ? piecesOfEach(casting, casting.pieces) : [];
   });
   protected readonly full = computed(() => (this.casting()?.variants.length ?? 0) >= MOST.variants);
-  protected readonly finishes = computed(() =>
-    (this.casting()?.finishes ?? []).map(({ id, kind, name }) => ({
-      value: id,
-      name: `${FINISH_NAMES[kind]}: ${name}`,
-    })),
-  );
+  /** What some of the pieces may go without: paint and dust in the mold, finishes. */
+  protected readonly extras = computed(() => {
+    const casting = this.casting();
+    return casting ? extrasOf(casting) : [];
+  });
   protected readonly rows = computed(() => {
     const [plan, counts] = [this.plan(), this.counts()];
     if (!plan) return [];
@@ -77,7 +77,7 @@ export class VariantList {
         wanted,
         fewer: there < wanted ? `There is room for ${there} of them: the casting is of ${plan.casting.pieces}.` : '',
         choices: [...this.meltChoices(plan.casting, variant), ...this.layerChoices(plan.casting, variant)],
-        gets: this.finishes()
+        gets: this.extras()
           .map(({ value }) => value)
           .filter((finish) => !without.includes(finish)),
         piece: pieceOf(plan.variants.find((one) => one.variant.id === id)),
@@ -110,9 +110,9 @@ export class VariantList {
     this.change(id, 'pieces of a variant', (variant) => void (variant.pieces = pieces), `pieces of ${id}`);
   }
 
-  protected setFinishes(id: string, gets: readonly string[]): void {
-    this.change(id, 'finishes of a variant', (variant, { finishes }) => {
-      variant.without = finishes.map((finish) => finish.id).filter((finish) => !gets.includes(finish));
+  protected setExtras(id: string, gets: readonly string[]): void {
+    this.change(id, 'what a variant gets', (variant, casting) => {
+      variant.without = extrasOf(casting).flatMap(({ value }) => (gets.includes(value) ? [] : [value]));
     });
   }
 
@@ -163,6 +163,20 @@ export class VariantList {
       gesture,
     );
   }
+}
+
+/** Paint and dust in the molds, then finishes, as they are told of. */
+function extrasOf(casting: Casting): readonly Option<string>[] {
+  const several = casting.parts.length > 1;
+  return [
+    ...casting.parts.flatMap((part) =>
+      part.prep.map((step) => ({
+        value: step.id,
+        name: `${PREP_WORDS[step.kind].name}${several ? `, ${part.name}` : ''}: ${prepName(casting, step)}`,
+      })),
+    ),
+    ...casting.finishes.map(({ id, kind, name }) => ({ value: id, name: `${FINISH_NAMES[kind]}: ${name}` })),
+  ];
 }
 
 /** What a piece of a variant comes to. */
