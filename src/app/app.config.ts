@@ -16,6 +16,7 @@ import { START_LOG_WORKER } from './thermometer/log-worker';
 import { Notices, type Notice } from './state/notices';
 import { firstDayOfWeek } from './wording/times';
 import { START_PLAN_WORKER } from './state/plan-worker';
+import { BUILD } from './state/found-timetable-storage';
 import { START_STUDY_WORKER } from './state/study-worker';
 
 /** A page whose parts cannot be loaded, as without a network: what happened, and the way on. */
@@ -57,6 +58,8 @@ export const appConfig: ApplicationConfig = {
       provide: START_PLAN_WORKER,
       useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }),
     },
+    // The name of a built file follows from all that it takes in.
+    { provide: BUILD, useValue: import.meta.url },
     {
       provide: START_STUDY_WORKER,
       useValue: () => new Worker(new URL('../workers/study.worker', import.meta.url), { type: 'module' }),

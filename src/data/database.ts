@@ -1,4 +1,5 @@
 import { Dexie, type Table } from 'dexie';
+import type { FoundTimetable } from './found-timetables';
 
 /** A stored record with who wrote it last: what lets two tabs tell their own changes from each other's. */
 export interface Row {
@@ -26,6 +27,7 @@ export class KilnstoneDatabase extends Dexie {
   readonly pantry!: Table<Row, string>;
   readonly kitchens!: Table<Row, string>;
   readonly occasions!: Table<Row, string>;
+  readonly timetables!: Table<FoundTimetable, string>;
   readonly facts!: Table<FactRow, string>;
 
   constructor() {
@@ -39,6 +41,15 @@ export class KilnstoneDatabase extends Dexie {
       pantry: 'id',
       kitchens: 'id',
       occasions: 'id',
+      facts: 'key',
+    });
+    this.version(5).stores({
+      castings: 'id',
+      molds: 'id',
+      pantry: 'id',
+      kitchens: 'id',
+      occasions: 'id',
+      timetables: 'id',
       facts: 'key',
     });
   }

@@ -12,6 +12,7 @@ import { PantryStorage } from '../app/state/pantry-storage';
 import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
+import { FoundTimetableStorage } from '../app/state/found-timetable-storage';
 import { START_STUDY_WORKER } from '../app/state/study-worker';
 import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
@@ -79,6 +80,12 @@ function studyWorker(): Worker {
   return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
 }
 
+/** No timetable was found at another time. */
+const NOTHING_FOUND: Pick<FoundTimetableStorage, 'of' | 'keep'> = {
+  of: () => Promise.resolve(undefined),
+  keep: () => Promise.resolve(),
+};
+
 /** The app's state as it runs, with the demo's castings in memory and one of them open. */
 export async function openDemo(
   id: 'demo-bombs' | 'demo-bites' | 'demo-bonbons' | 'demo-pears' = 'demo-bombs',
@@ -105,6 +112,7 @@ export async function openDemo(
       { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) },
       { provide: OccasionStorage, useValue: storageOf(demoOccasions(MONDAY)) },
       { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
+      { provide: FoundTimetableStorage, useValue: NOTHING_FOUND },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
       { provide: START_STUDY_WORKER, useValue: studyWorker },
     ],

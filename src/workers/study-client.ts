@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import type { SavedTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
 import type { Occasion } from '../core/record/occasion';
 import type { FittedJob, NotFitted } from '../core/occasion/fitted-job';
@@ -59,14 +60,15 @@ export class StudyClient {
     return this.ask<FittedJob | NotFitted>(async (remote) => remote.fitted(casting));
   }
 
-  /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped too. */
+  /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped too. @param saved what was found for just this before */
   occasion(
     occasion: Occasion,
     castings: readonly Casting[],
     progress: (now: OccasionProgress) => void,
+    saved?: SavedTimetable,
   ): Promise<OccasionAnswer | undefined> {
     return this.told(progress, (heard) =>
-      this.ask<OccasionAnswer | undefined>(async (remote) => remote.occasion(occasion, castings, proxy(heard))),
+      this.ask<OccasionAnswer | undefined>(async (remote) => remote.occasion(occasion, castings, proxy(heard), saved)),
     );
   }
 

@@ -1,6 +1,6 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 import { fittedJob, type FittedJob, type NotFitted } from '../core/occasion/fitted-job';
-import { KeptTimetable } from '../core/occasion/kept-timetable';
+import { KeptTimetable, type SavedTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
 import { occasionSteps } from '../core/occasion/occasion-steps';
 import type { CastingPlan } from '../core/plan/plan-types';
@@ -32,11 +32,12 @@ export interface StudyWork {
   weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;
   /** Its rounds fitted into each other's waits, or why they are not. */
   fitted(casting: Casting): FittedJob | NotFitted;
-  /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped. */
+  /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped. @param saved what was found for just this before */
   occasion(
     occasion: Occasion,
     castings: readonly Casting[],
     progress: (now: OccasionProgress) => void,
+    saved?: SavedTimetable,
   ): Promise<OccasionAnswer | undefined>;
   stopOccasion(): void;
   /** Pictures of the shell in the making. */
@@ -56,9 +57,9 @@ export function studyWork(): StudyWork {
       return stepped(searchWays(casting, goal, partId), progress, () => mine === search);
     },
     stopSearch: () => void search++,
-    async occasion(occasion, castings, progress) {
+    async occasion(occasion, castings, progress, saved) {
       const mine = ++timetable;
-      return stepped(occasionSteps(occasion, castings, planned, kept), progress, () => mine === timetable);
+      return stepped(occasionSteps(occasion, castings, planned, kept, saved), progress, () => mine === timetable);
     },
     stopOccasion: () => void timetable++,
     weigh: (casting, plan, shellKg) => weighedShell(casting, plan, shellKg),

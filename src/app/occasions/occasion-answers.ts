@@ -70,11 +70,9 @@ export class OccasionAnswers {
         said: `one after the other all would take ${time(plan.apartS)}`,
       },
       {
-        name: 'Free',
+        name: several ? 'Free in a stay' : 'Free',
         figure: longest ? time(longest.to - longest.from) : 'none',
-        said: longest
-          ? `the longest: ${fromToText(longest, due.zone)}`
-          : `no quarter of an hour${several ? ' within a stay' : ''}`,
+        said: longest ? `the longest: ${fromToText(longest, due.zone)}` : 'no quarter of an hour',
       },
       {
         name: 'Melt',

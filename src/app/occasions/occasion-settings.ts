@@ -56,7 +56,11 @@ export class OccasionSettings {
     });
   });
 
-  protected readonly breakSaid = computed(() => breakText(this.view.plan()?.noBreak ?? [], this.view.zone()));
+  protected readonly breakSaid = computed(() =>
+    this.view.timetable()?.outdated
+      ? 'Its place is being looked for.'
+      : breakText(this.view.plan()?.noBreak ?? [], this.view.zone()),
+  );
 
   protected edit(label: string, change: Partial<Occasion>): void {
     const id = this.view.id();

@@ -7,6 +7,7 @@ import { Pantry } from '../state/pantry';
 import { AmountField } from '../ui/amount-field';
 import { MomentField } from '../ui/moment-field';
 import { TextField } from '../ui/text-field';
+import { UNPRICED_TEXT } from '../wording/pantry';
 
 type Stocked = PantryChocolate | PantryFilling | PantryGoods;
 const LONGEST_LOT = 60;
@@ -35,6 +36,7 @@ const LONGEST_LOT = 60;
       <ks-amount-field
         [label]="'A pack costs, ' + currency()"
         [value]="e.packPrice ?? 0"
+        [hint]="e.packPrice === undefined ? unpriced : ''"
         limit="packPrice"
         (amount)="setNumber('packPrice', $event.value)"
       />
@@ -57,6 +59,7 @@ export class StockFields {
 
   readonly entry = input.required<Stocked>();
   protected readonly longestLot = LONGEST_LOT;
+  protected readonly unpriced = UNPRICED_TEXT;
   protected readonly currency = computed(() => this.kitchens.kitchen().currency);
 
   protected setNumber(key: 'stockKg' | 'packKg' | 'packPrice', value: number): void {

@@ -4,6 +4,7 @@ import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { UNPRICED_TEXT } from '../wording/pantry';
 import { SUPPLY_OPTIONS } from '../wording/supplies';
 
 /** What is there of something that is counted, and how many are in a pack. */
@@ -41,6 +42,7 @@ import { SUPPLY_OPTIONS } from '../wording/supplies';
       <ks-amount-field
         [label]="'A pack costs, ' + currency()"
         [value]="s.packPrice ?? 0"
+        [hint]="s.packPrice === undefined ? unpriced : ''"
         limit="packPrice"
         (amount)="setNumber('packPrice', $event.value)"
       />
@@ -55,6 +57,7 @@ export class SupplyFields {
   readonly supply = input.required<PantrySupply>();
   protected readonly kinds = SUPPLY_OPTIONS;
   protected readonly usualM = 0.004;
+  protected readonly unpriced = UNPRICED_TEXT;
   protected readonly currency = computed(() => this.kitchens.kitchen().currency);
 
   protected setKind(kind: PantrySupply['kind']): void {

@@ -1,4 +1,4 @@
-import { Injectable, Injector, computed, inject, signal } from '@angular/core';
+import { Injectable, Injector, computed, effect, inject, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { timer } from 'rxjs';
 import { CastingStore } from './casting-store';
@@ -18,6 +18,7 @@ export class InOccasion {
   private readonly id = computed(() => this.store.current()?.id ?? '');
   /** The occasion it belongs to. */
   readonly occasion = computed(() => this.occasions()?.of(this.id()));
+  private readonly occasionId = computed(() => this.occasion()?.id);
   /** What is done for it, by its time. */
   readonly tasks = computed(() => this.timetables()?.tasksOf(this.id()) ?? []);
   /** From the first to the last of it, s since 1970 UTC. */
@@ -30,5 +31,11 @@ export class InOccasion {
         this.occasions.set(this.injector.get(Occasions));
         this.timetables.set(this.injector.get(Timetables));
       });
+    // What was found when the occasion was looked at before need not be looked for again.
+    effect(() => {
+      const [timetables, occasionId] = [this.timetables(), this.occasionId()];
+      const occasion = untracked(() => this.occasion());
+      if (timetables && occasion && occasionId) void untracked(() => timetables.recall(occasion));
+    });
   }
 }

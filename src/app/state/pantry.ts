@@ -145,12 +145,9 @@ export class Pantry extends RecordLibrary<PantryEntry> {
   }
 
   /** @param name as recipes and painted molds call it: they find it by that */
-  createGoods(name: string): PantryEntry {
+  createGoods(name: string, packKg = GOODS_PACK_KG): PantryEntry {
     const own = this.goods().some((one) => goodsKey(one.name) === goodsKey(name)) ? this.freeName(name) : name;
-    return this.added(
-      { ...this.fresh(name), name: own, entry: 'goods', stockKg: 0, packKg: GOODS_PACK_KG },
-      `${name} kept`,
-    );
+    return this.added({ ...this.fresh(name), name: own, entry: 'goods', stockKg: 0, packKg }, `${name} kept`);
   }
 
   createSupply(name: string, kind: SupplyKind, thickM?: number): PantryEntry {

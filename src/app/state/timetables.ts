@@ -1,10 +1,12 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import type { SavedTimetable } from '../../core/occasion/kept-timetable';
 import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
-import type { NoTimetable } from '../../core/occasion/occasion-answer';
+import type { NoTimetable, OccasionProgress } from '../../core/occasion/occasion-answer';
 import type { Casting } from '../../core/record/casting';
 import type { Stay } from '../../core/schedule/workload';
 import type { Occasion, PackedSet } from '../../core/record/occasion';
 import { StudyClient } from '../../workers/study-client';
+import { FoundTimetableStorage } from './found-timetable-storage';
 import { Occasions } from './occasions';
 import { START_STUDY_WORKER } from './study-worker';
 
@@ -28,6 +30,13 @@ interface Asked {
   readonly castings: readonly Casting[];
 }
 
+/** A timetable that was found, and what it was asked for. */
+interface Known {
+  readonly asked: Asked;
+  readonly plan: OccasionPlan;
+  readonly saves?: SavedTimetable | undefined;
+}
+
 /** A change is waited out for so long, ms: the next often follows it. */
 const ASKS_AFTER_MS = 300;
 
@@ -35,6 +44,7 @@ const ASKS_AFTER_MS = 300;
 @Injectable({ providedIn: 'root' })
 export class Timetables {
   private readonly occasions = inject(Occasions);
+  private readonly found = inject(FoundTimetableStorage);
   private readonly client = new StudyClient(inject(START_STUDY_WORKER));
   private readonly openId = signal<string | undefined>(undefined);
   private readonly asked = computed<Asked | undefined>(
@@ -48,9 +58,7 @@ export class Timetables {
   private asks = 0;
   private last: Asked | undefined;
   /** The last timetable of each occasion that has been looked at, and what it was asked for. */
-  private readonly known = signal<ReadonlyMap<string, { readonly asked: Asked; readonly plan: OccasionPlan }>>(
-    new Map(),
-  );
+  private readonly known = signal<ReadonlyMap<string, Known>>(new Map());
 
   readonly timetable = computed(() => (this.state()?.occasionId === this.openId() ? this.state() : undefined));
 
@@ -113,17 +121,36 @@ export class Timetables {
     void this.search(asked);
   }
 
+  /** Looks whether an occasion's timetable was found before, at another time that the program was open. */
+  async recall(occasion: Occasion): Promise<Known | undefined> {
+    const asked = { occasion, castings: this.occasions.castingsOf(occasion) };
+    const known = this.known().get(occasion.id);
+    if (known && alike(known.asked, asked)) return known;
+    const found = await this.found.of(occasion.id, written(asked));
+    if (!found) return undefined;
+    const recalled = { asked, plan: found.plan, saves: found.saves };
+    this.known.update((all) => new Map(all).set(occasion.id, recalled));
+    return recalled;
+  }
+
   private async search({ occasion, castings }: Asked): Promise<void> {
     const mine = ++this.asks;
-    const answer = await this.client.occasion(occasion, castings, ({ share, plan }) => {
+    const tell = ({ share, plan }: OccasionProgress): void => {
       if (mine !== this.asks) return;
       this.state.update((state) => state && { ...state, share, ...(plan ? { plan, outdated: false } : {}) });
-    });
+    };
+    const recalled = await this.recall(occasion);
     if (mine !== this.asks) return;
-    if (answer?.ok)
-      this.known.update((known) =>
-        new Map(known).set(occasion.id, { asked: { occasion, castings }, plan: answer.plan }),
-      );
+    if (recalled) tell({ share: 0, plan: recalled.plan });
+    const answer = await this.client.occasion(occasion, castings, tell, recalled?.saves);
+    if (mine !== this.asks) return;
+    if (answer?.ok) {
+      const { plan, saves } = answer;
+      const asked = { occasion, castings };
+      this.known.update((known) => new Map(known).set(occasion.id, { asked, plan, saves }));
+      const ids = this.occasions.records().map(({ id }) => id);
+      void this.found.keep({ id: occasion.id, asked: written(asked), plan, saves }, ids);
+    }
     this.state.update((state) => {
       if (!state) return state;
       if (!answer) return { ...state, share: undefined, failed: true };
@@ -141,7 +168,11 @@ function alike(a: Asked | undefined, b: Asked | undefined, but: Partial<Occasion
   if (!a || !b) return a === b;
   if (a.castings.length !== b.castings.length || a.castings.some((casting, i) => casting !== b.castings[i]))
     return false;
-  const asked = (occasion: Occasion): string =>
-    JSON.stringify({ ...occasion, ...but, name: '', createdAt: '', sets: occasion.sets.map(unnamed) });
-  return asked(a.occasion) === asked(b.occasion);
+  return ofOccasion({ ...a.occasion, ...but }) === ofOccasion({ ...b.occasion, ...but });
 }
+
+const ofOccasion = (occasion: Occasion): string =>
+  JSON.stringify({ ...occasion, name: '', createdAt: '', sets: occasion.sets.map(unnamed) });
+
+/** All that a timetable depends on, to be told from any other by its text. */
+const written = ({ occasion, castings }: Asked): string => ofOccasion(occasion) + JSON.stringify(castings);

@@ -23,6 +23,9 @@ export function wafersText(kg: number): string {
   return wafers === 1 ? ', about a wafer' : `, about ${wafers} wafers`;
 }
 
+/** Beside a price that is not known. */
+export const UNPRICED_TEXT = 'Not said yet: no cost has it.';
+
 /** "250 g for € 4.90". */
 export function packText(
   { packKg, packPrice }: Pick<PantryChocolate, 'packKg' | 'packPrice'>,

@@ -1,12 +1,26 @@
 import type { CastingPlan } from '../plan/plan-types';
 import type { Occasion } from '../record/occasion';
-import type { Starts } from '../schedule/workload';
-import type { Begun } from './occasion-rounds';
+import type { Starts, Stay } from '../schedule/workload';
+import type { Bowl } from './bowls';
+import type { Asked } from './occasion-rounds';
+import { Work, type PlainWork } from './work';
+
+/** A timetable that was searched for to the end, as it can be written down and gone on from at another time. */
+export interface SavedTimetable {
+  readonly work: PlainWork;
+  readonly bowls: readonly Bowl[];
+  /** The stay of each task, and between which moments it lies, s, where that is said. */
+  readonly stayOf: readonly (number | undefined)[];
+  readonly within: readonly (readonly [number, Stay])[];
+  /** Told backward, as the search has them. */
+  readonly starts: Starts;
+  readonly leastS: number;
+}
 
 /** What was found for an occasion, with what is held in it. */
 interface Kept {
   readonly holds: string;
-  readonly begun: Begun;
+  readonly asked: Asked;
   /** Told backward, as the search has them. */
   readonly starts: Starts;
   readonly leastS: number;
@@ -27,7 +41,7 @@ export class KeptTimetable {
   private found: readonly Kept[] = [];
   private told: Kept | undefined;
 
-  keep(occasion: Occasion, plans: readonly CastingPlan[], found: Pick<Kept, 'begun' | 'starts' | 'leastS'>): void {
+  keep(occasion: Occasion, plans: readonly CastingPlan[], found: Pick<Kept, 'asked' | 'starts' | 'leastS'>): void {
     if (!this.isOf(occasion, plans)) this.found = [];
     this.key = keyOf(occasion);
     this.plans = plans;
@@ -51,6 +65,31 @@ export class KeptTimetable {
   sameOf(occasion: Occasion, plans: readonly CastingPlan[]): Kept | undefined {
     const holds = holdsOf(occasion);
     return this.isOf(occasion, plans) ? this.found.find((one) => one.ended && one.holds === holds) : undefined;
+  }
+
+  /** The last that was searched for to the end. */
+  saved(): SavedTimetable | undefined {
+    const last = this.found.find(({ ended }) => ended);
+    if (!last) return undefined;
+    const { asked, starts, leastS } = last;
+    const { tasks, moldUses, shelfUses, lags, earliest } = asked.made.work;
+    return {
+      work: { tasks, moldUses, shelfUses, lags, earliest },
+      bowls: asked.made.bowls,
+      stayOf: tasks.map((_, i) => asked.stayOf?.(i)),
+      within: [...(asked.within ?? [])],
+      starts,
+      leastS,
+    };
+  }
+
+  /** Goes on from what was saved for just this occasion; nothing where there is something of it already. */
+  restore(occasion: Occasion, plans: readonly CastingPlan[], saved: SavedTimetable): void {
+    if (this.lastOf(occasion, plans)) return;
+    const { work, bowls, stayOf, within, starts, leastS } = saved;
+    const asked = { made: { work: Work.of(work), bowls }, stayOf: (i: number) => stayOf[i], within: new Map(within) };
+    this.keep(occasion, plans, { asked, starts, leastS });
+    this.settle(true);
   }
 
   private isOf(occasion: Occasion, plans: readonly CastingPlan[]): boolean {

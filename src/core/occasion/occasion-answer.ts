@@ -1,4 +1,5 @@
 import type { NoWork } from './occasion-work';
+import type { SavedTimetable } from './kept-timetable';
 import type { OccasionPlan } from './occasion-plan';
 import type { Task } from './work';
 
@@ -27,7 +28,13 @@ export interface Help {
 }
 
 export type OccasionAnswer =
-  { readonly ok: true; readonly plan: OccasionPlan } | { readonly ok: false; readonly why: NoTimetable };
+  | {
+      readonly ok: true;
+      readonly plan: OccasionPlan;
+      /** To go on from at another time. */
+      readonly saves?: SavedTimetable;
+    }
+  | { readonly ok: false; readonly why: NoTimetable };
 
 /** How far the search is, 0 to 1, and what it has found so far. */
 export interface OccasionProgress {

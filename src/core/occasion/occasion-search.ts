@@ -186,11 +186,11 @@ export class Search {
    */
   *moved(): Generator<OccasionProgress, OccasionAnswer | undefined> {
     const same = this.kept.sameOf(this.occasion, this.plans);
-    const plan = same && this.teller(same.begun)(same.starts, same.leastS);
+    const plan = same && this.teller(this.begun(same.asked))(same.starts, same.leastS);
     if (plan) return { ok: true, plan };
     const last = this.kept.lastOf(this.occasion, this.plans);
     if (!last) return undefined;
-    const begun = this.begun(last.begun);
+    const begun = this.begun(last.asked);
     const { workload, made, backward, improver } = begun;
     if (this.impossible(workload, made)) return undefined;
     const { operations, lags } = backward;
@@ -244,7 +244,7 @@ export class Search {
         zeroS: this.zeroS,
         leastS,
       });
-      if (plan) this.kept.keep(this.occasion, this.plans, { begun, starts, leastS });
+      if (plan) this.kept.keep(this.occasion, this.plans, { asked: begun, starts, leastS });
       if (plan && goesOn) this.kept.settle(false);
       return plan;
     };

@@ -8,7 +8,7 @@ import { finishPlan } from '../plan/plan';
 import type { CastingPlan } from '../plan/plan-types';
 import { stayEvents } from './calendar';
 import type { NoTimetable, OccasionProgress } from './occasion-answer';
-import { KeptTimetable } from './kept-timetable';
+import { KeptTimetable, type SavedTimetable } from './kept-timetable';
 import { occasionSteps } from './occasion-steps';
 import type { OccasionPlan } from './occasion-plan';
 import { staysOf } from './stays';
@@ -166,6 +166,28 @@ describe('a task held at another time', () => {
     const own = answer.plan.tasks.find((task) => task.key === key);
     expect(own && localTime(own.startS, zone)).toBe(held);
     expect(answer.plan.attendedS).toBeLessThan(before.attendedS + 900);
+  });
+
+  it('goes on from what was written down, in another worker, as in the one that found it', () => {
+    const ends = (change: Partial<Occasion>, kept: KeptTimetable, saved?: SavedTimetable) => {
+      const steps = occasionSteps({ ...supper, stays: [], ...change }, few, planned, kept, saved);
+      for (;;) {
+        const { done, value } = steps.next();
+        if (!done) continue;
+        if (!value.ok) throw new Error(value.why.key);
+        return value;
+      }
+    };
+    for (const stays of [[], supper.stays]) {
+      const here = new KeptTimetable();
+      const { plan: before, saves } = ends({ stays }, here);
+      const there = new KeptTimetable();
+      const again = ends({ stays }, there, structuredClone(saves));
+      expect(again.plan).toEqual(before);
+      const { key, startS } = before.tasks.filter(({ handsOn }) => handsOn)[5];
+      const holds = [{ operation: key, at: localTime(startS - 300, zone) }];
+      expect(ends({ stays, holds }, there).plan).toEqual(ends({ stays, holds }, here).plan);
+    }
   });
 
   it('is searched for from the beginning where the search before was broken off', () => {

@@ -43,6 +43,9 @@ export interface Means {
   readonly freezerM2?: number | undefined;
 }
 
+/** Work as it can be written down. */
+export type PlainWork = Readonly<Pick<Work, 'tasks' | 'moldUses' | 'shelfUses' | 'lags' | 'earliest'>>;
+
 /** Operations with what lies between them, as they are put together of one casting's work or of several castings'. */
 export class Work {
   readonly tasks: Task[] = [];
@@ -70,6 +73,17 @@ export class Work {
   lag(from: number, to: number, { least, most }: Pick<Lag, 'least' | 'most'>): void {
     this.lags.push(most === undefined ? { from, to, least } : { from, to, least, most });
     this.earliest[to] = Math.max(this.earliest[to], this.earliest[from] + this.tasks[from].seconds + least);
+  }
+
+  /** Work as it was put together once: its keys follow from its tasks. */
+  static of({ tasks, moldUses, shelfUses, lags, earliest }: PlainWork): Work {
+    const work = new Work();
+    for (const task of tasks) work.add(task);
+    work.moldUses.push(...moldUses);
+    work.shelfUses.push(...shelfUses);
+    work.lags.push(...lags);
+    work.earliest.splice(0, earliest.length, ...earliest);
+    return work;
   }
 
   /** The same once more, to be changed by itself. */

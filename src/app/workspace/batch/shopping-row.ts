@@ -1,3 +1,4 @@
+import { betterPack } from '../../../core/batch/packs';
 import type { UnitSystem } from '../../../core/quantity/units';
 import type { ShoppingLine } from '../../state/shopping-list';
 import { text } from '../../wording/format';
@@ -11,6 +12,8 @@ export interface ShoppingRow {
   readonly there: string;
   readonly buy: string;
   readonly price: string;
+  /** A pack that would be better bought. */
+  readonly tip: string;
 }
 
 /** What it is called: what is counted by its kind, all else by its own name. */
@@ -32,7 +35,16 @@ export function shoppingRow(line: ShoppingLine, currency: string, system: UnitSy
     there: stock === undefined ? 'not kept' : lineAmount(line, stock, system),
     buy: buying(line, system),
     price: price(line, currency),
+    tip: tip(line, system),
   };
+}
+
+/** Of chocolate: "a tube of 20 g would do", "or 2 × 454 g". */
+function tip({ of, needed, stock = 0, pack }: ShoppingLine, system: UnitSystem): string {
+  const better = of.kind === 'chocolate' ? betterPack(needed - stock, pack) : undefined;
+  if (!better) return '';
+  const packed = text(better.packKg, 'mass', system);
+  return better.of === 'tube' ? `a tube of ${packed} would do` : `or ${better.packs} × ${packed}`;
 }
 
 function buying(line: ShoppingLine, system: UnitSystem): string {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, ViewEncapsulation, computed, inject
 import { Router } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective } from 'ng-zorro-antd/table';
+import { usualPackKg } from '../../../core/batch/packs';
 import { Pantry } from '../../state/pantry';
 import type { ShoppingLine } from '../../state/shopping-list';
 import { Units } from '../../state/units';
@@ -57,7 +58,12 @@ interface Row extends ShoppingRow {
                 </button>
               }
             </td>
-            <td>{{ row.buy }}</td>
+            <td>
+              {{ row.buy }}
+              @if (row.tip) {
+                <small>{{ row.tip }}</small>
+              }
+            </td>
             <td>{{ row.price }}</td>
           </tr>
         }
@@ -82,10 +88,10 @@ export class ShoppingTable {
   );
 
   /** Takes something into the pantry that it does not keep, to say what is there of it and what a pack costs. */
-  protected keep({ of }: ShoppingLine): void {
+  protected keep({ of, needed }: ShoppingLine): void {
     const entry =
       'name' in of
-        ? this.pantry.createGoods(of.name)
+        ? this.pantry.createGoods(of.name, usualPackKg(needed))
         : this.pantry.createSupply(supplyName({ kind: of.kind }, this.units.system()), of.kind, of.stick?.thickM);
     void this.router.navigate(['/pantry', entry.id]);
   }
