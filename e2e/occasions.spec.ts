@@ -64,9 +64,13 @@ test('one’s own occasion by keyboard: castings taken in, a task held, kept ove
   await quiet(page);
   // What is saved is saved within a moment.
   await page.waitForTimeout(600);
+  const tasks = page.locator('ks-task-list li button:not(ks-task-panel button)');
+  const before = await tasks.allInnerTexts();
   await page.reload();
   await standing(page);
   await expect(page.getByLabel('Name of the occasion')).toHaveValue('Tea at four');
+  // It is the timetable that was found, and not another one as good.
+  expect(await tasks.allInnerTexts()).toEqual(before);
   await page
     .locator('ks-task-list')
     .getByRole('button', { name: /^16:00 .*Unmold/ })
@@ -152,12 +156,15 @@ test('a stay is dragged longer, and undone; its castings tell when they begin in
   await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 21:00');
   await page.getByRole('link', { name: 'Cider-spice bombs' }).first().click();
   await expect(tab(page, 'Batch')).toContainText(/from (Fri 16|Sat 17) Oct, \d\d:\d\d/);
+  // It is known without its occasion being opened again.
+  await page.waitForTimeout(600);
+  await page.reload();
+  await expect(tab(page, 'Batch')).toContainText(/from (Fri 16|Sat 17) Oct, \d\d:\d\d/, { timeout: 15_000 });
   await page.getByText('its occasion', { exact: true }).click();
   await expect(page.getByRole('heading', { name: 'In Hedgerow supper' })).toBeVisible();
   const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
   expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`)).toEqual([]);
-  await page.goBack();
-  await standing(page);
+  await opened(page);
   const box = await ends.boundingBox();
   if (!box) throw new Error('no end to drag');
   await page.mouse.move(box.x + box.width - 2, box.y + 8);
@@ -170,6 +177,36 @@ test('a stay is dragged longer, and undone; its castings tell when they begin in
   await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 21:00');
   await ends.press('ArrowLeft');
   await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 20:45');
+});
+
+test('a second tab takes a casting away and comes back with more hands: the first follows, and loses nothing', async ({
+  page,
+  context,
+}) => {
+  test.slow();
+  await page.goto('/occasions');
+  await page.getByRole('button', { name: 'New occasion' }).click();
+  await expect(page.getByText('There is nothing to do yet')).toBeVisible();
+  await page.getByLabel('Name of the occasion').fill('Tea at four');
+  await choose(page.getByLabel('Take in', { exact: true }), { label: 'Seed-and-petal tiles' });
+  await choose(page.getByLabel('Take in', { exact: true }), { label: 'Pressed acorns' });
+  await standing(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await standing(other);
+  await other.getByRole('textbox', { name: 'People' }).fill('2');
+  await other.getByRole('textbox', { name: 'People' }).press('Enter');
+  await expect(page.getByRole('textbox', { name: 'People' })).toHaveValue('2', { timeout: 15_000 });
+  await standing(page);
+  await other.goto('/castings');
+  await other.getByRole('button', { name: 'Delete Pressed acorns' }).click();
+  await expect(page.locator('ks-task-list')).not.toContainText('Pressed acorns', { timeout: 30_000 });
+  await standing(page);
+  await expect(page.locator('ks-task-list')).toContainText('Seed-and-petal tiles');
+  await other.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(page.locator('ks-task-list')).toContainText('Pressed acorns', { timeout: 30_000 });
+  await standing(page);
+  await expect(page.getByLabel('Name of the occasion')).toHaveValue('Tea at four');
 });
 
 test('what a job takes besides is kept in the pantry from its shopping list, and has its price', async ({ page }) => {
