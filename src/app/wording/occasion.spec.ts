@@ -68,6 +68,16 @@ describe('what an occasion says', () => {
     expect(amountsText({ ...doing, castingId: undefined, kind: 'pack', setId: 's' }, boxes)).toBe(
       `each 2 ${bombs.name}, as chosen (Cider-spice powder, Small marshmallows), 1 ${bombs.name}, Sweet ones (Small marshmallows)`,
     );
+    const kept = (eachKg: number, name: string | undefined) => ({
+      count: 1,
+      eachKg,
+      stays: true as const,
+      names: [name],
+    });
+    const amounts = [kept(0.0091, undefined), kept(0.0123, 'Sweet ones')];
+    expect(amountsText({ ...doing, castingId: bombs.id, kind: 'coat', amounts }, boxes)).toBe(
+      '9.1 g as chosen, 12 g Sweet ones, that stay in each',
+    );
     // All alike need not be told apart.
     expect(amountsText({ ...doing, castingId: bombs.id, kind: 'fill' }, { ...boxes, castings: [bombs] })).toBe('');
   });

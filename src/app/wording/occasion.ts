@@ -11,6 +11,7 @@ import type { Wrap } from '../../core/record/choices';
 import type { PackedSet } from '../../core/record/occasion';
 import { text } from './format';
 import { listed, PLACE_NAMES } from './names';
+import { sortsText } from './inside';
 import { contentsText, insertsText } from './packing';
 import { stretchName } from './stretches';
 import { dayText, momentText, timeText } from './times';
@@ -75,6 +76,10 @@ export function amountsText({ amounts, castingId, kind, setId }: PlannedTask, to
   if (kind === 'pack' && set) return `each ${contentsText(set, castings)}`;
   if (kind === 'fill' && casting && amounts.length === 0) return insertsText(casting);
   const fillings = casting?.fillings ?? [];
+  if (amounts.some(({ names }) => names)) {
+    const each = amounts.map(({ eachKg, names = [] }) => `${text(eachKg, 'mass', system)} ${sortsText(names)}`);
+    return `${each.join(', ')}${amounts[0].stays ? ', that stay in each' : ', each'}`;
+  }
   return amounts
     .map(({ count, eachKg, fillingId, stays }) => {
       const name = fillings.find(({ id }) => id === fillingId)?.name;

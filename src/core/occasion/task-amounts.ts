@@ -2,6 +2,7 @@ import { workOrder } from '../plan/batch-input';
 import { isCapped } from '../plan/capping';
 import { filledPerPiece } from '../plan/piece';
 import type { CastingPlan, PartPlan } from '../plan/plan-types';
+import { castsOf, type Cast } from '../plan/sorts';
 import { tippedOut } from '../record/method';
 import type { Task } from './work';
 
@@ -13,17 +14,20 @@ export interface TaskAmount {
   readonly fillingId?: string;
   /** More is poured in; so much stays when it is tipped out. */
   readonly stays?: true;
+  /** Of each of which sorts, where a casting has variants. */
+  readonly names?: Cast['names'];
 }
 
-/** What a casting's task takes; nothing for what takes nothing, or where what is done at once is not all made alike. */
+/** What a casting's task takes; nothing for what takes nothing, or where what is done at once is not all made alike and is no coat. */
 export function amountsOf(plan: CastingPlan, task: Task): readonly TaskAmount[] {
   if (task.kind === 'make') {
     const made = plan.fillings.find(({ fillingId }) => fillingId === task.fillingId);
     return made ? [{ count: 1, eachKg: made.mass.value, fillingId: made.fillingId }] : [];
   }
   const { count } = task;
-  if (count === undefined || plan.variants.length > 0) return [];
   const part = task.part === undefined ? undefined : workOrder(plan.parts)[task.part];
+  if (plan.variants.length > 0) return part && task.kind === 'coat' ? variedCoat(plan, part, task.coat ?? 0) : [];
+  if (count === undefined) return [];
   switch (task.kind) {
     case 'coat':
       return part && task.coat !== undefined ? coatAmounts(part, task.coat, count) : [];
@@ -45,6 +49,13 @@ export function amountsOf(plan: CastingPlan, task: Task): readonly TaskAmount[] 
 function coatAmounts({ coat, coatsMade }: PartPlan, i: number, count: number): readonly TaskAmount[] {
   const stays = tippedOut(coatsMade[i].method) ? ({ stays: true } as const) : {};
   return chocolate(count, coat.coats[i].mass.value).map((amount) => ({ ...amount, ...stays }));
+}
+
+/** Which of them are in which round is not known: what stays in each of a sort. */
+function variedCoat(plan: CastingPlan, { part }: PartPlan, i: number): readonly TaskAmount[] {
+  return castsOf(plan, part.id, plan.casting.pieces).flatMap(({ made, names }) =>
+    i < made.coatsMade.length ? coatAmounts(made, i, 1).map((amount) => ({ ...amount, names })) : [],
+  );
 }
 
 const chocolate = (count: number, eachKg: number): readonly TaskAmount[] => (eachKg > 0 ? [{ count, eachKg }] : []);
