@@ -20,11 +20,8 @@ export class Removal {
    * @returns whether an occupation belongs to one of them
    */
   some(starts: Starts, first: readonly number[] = [], count = this.few()): (occupation: number) => boolean {
-    const { random } = this;
     const out = new Uint8Array(starts.length);
-    const kind = random();
-    const middle = first.length > 0 ? first[Math.floor(random() * first.length)] : Math.floor(random() * starts.length);
-    const chosen = kind < 0.6 ? this.around(starts, middle) : kind < 0.9 ? this.ofResources() : this.any();
+    const chosen = count > 0 ? this.chosen(starts, first) : [];
     for (const i of first) out[i] = 1;
     for (let i = 0, taken = 0; i < chosen.length && taken < count; i++) {
       if (!out[chosen[i]]) taken++;
@@ -32,6 +29,13 @@ export class Removal {
     }
     const { takenBy, freedBy } = this.spans;
     return (k) => out[takenBy[k]] === 1 || out[freedBy[k]] === 1;
+  }
+
+  private chosen(starts: Starts, first: readonly number[]): readonly number[] {
+    const { random } = this;
+    const kind = random();
+    const middle = first.length > 0 ? first[Math.floor(random() * first.length)] : Math.floor(random() * starts.length);
+    return kind < 0.6 ? this.around(starts, middle) : kind < 0.9 ? this.ofResources() : this.any();
   }
 
   private few(): number {
