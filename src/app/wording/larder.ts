@@ -129,7 +129,10 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
   marshmallow: [
     {
       name: 'frozen first',
-      steps: ['Freeze small marshmallows 10 min, so that they do not stick where they should not.'],
+      steps: [
+        'Freeze small marshmallows 10 min, so that they do not stick where they should not.',
+        'Give it a recipe of one part, and its minutes are in the timetable.',
+      ],
     },
     {
       name: 'toasted',
@@ -137,7 +140,13 @@ const MAKING: Readonly<Partial<Record<FillingKind, readonly MakingSchool[]>>> = 
     },
   ],
   sweets: [
-    { name: 'crushed', steps: ['Canes and rock sugar: in a bag under a rolling pin, sieved free of dust.'] },
+    {
+      name: 'crushed',
+      steps: [
+        'Canes and rock sugar: in a bag under a rolling pin, sieved free of dust.',
+        'Give it a recipe of one part, and its minutes are in the timetable.',
+      ],
+    },
     {
       name: 'chocolate figures',
       steps: ['Inside what melts in a cup they melt unseen: set them on the outside.'],

@@ -17,7 +17,18 @@ describe('a filling made ahead', () => {
     expect(madeAhead([cooked], cooked)?.standsS).toBe(24 * HOUR);
     // Bought as it is, it takes nothing.
     expect(madeAhead(SHIPPED_FILLINGS, shipped('caramel'))).toBeUndefined();
-    expect(madeAhead(SHIPPED_FILLINGS, shipped('spice'))).toBeUndefined();
+  });
+
+  it('is what is stirred together, toasted, frozen or crushed too, once it has a recipe (common practice, no source)', () => {
+    expect(madeAhead(SHIPPED_FILLINGS, shipped('spice'))).toEqual({ handsOnS: 300, standsS: 0 });
+    const marshmallows = shipped('mallows');
+    expect(madeAhead([marshmallows], marshmallows)).toBeUndefined();
+    const toasted: Filling = {
+      ...marshmallows,
+      recipe: [{ name: 'Small marshmallows', parts: 1, allergens: [] }],
+    };
+    // 10 min in the freezer, or cooling from the grill.
+    expect(madeAhead([toasted], toasted)).toEqual({ handsOnS: 300, standsS: 600 });
   });
 
   it('takes the hands for each that is stirred in, and the longest standing', () => {

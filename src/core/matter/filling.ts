@@ -35,8 +35,9 @@ export interface FillingMatter {
   /** Cooked or melted, so that it may go in too warm. */
   readonly warm?: true;
   /**
-   * Made at home by a recipe: hands on, and standing until it is right to use, s. A cooked caramel a day at 18 to 22 °C: common practice,
-   * no source; the others working rules.
+   * Made at home by a recipe: hands on, and standing until it is right to use, s. Stirred together, crumbled, crushed, washed and dried, toasted
+   * or frozen first are made as well. A cooked caramel a day at 18 to 22 °C, marshmallows frozen for 10 min: common practice, no source; the
+   * others working rules.
    */
   readonly made?: { readonly handsOnS: number; readonly standsS: number };
   /** Not to be eaten. */
@@ -52,15 +53,28 @@ export const FILLING_SPECIFIC_HEAT = 2000;
  * Packed: spheres at random 0.636 (Scott & Kilgour 1969), oblate sweets 0.685 (Donev et al. 2004); marshmallows 210 over 350.
  */
 export const FILLING_MATTER: Readonly<Record<FillingKind, FillingMatter>> = {
-  powder: { bulkDensity: 550, keeping: 'dry' },
+  powder: { bulkDensity: 550, keeping: 'dry', made: { handsOnS: 300, standsS: 0 } },
   ganache: { bulkDensity: 1100, keeping: 'days', warm: true, made: { handsOnS: 600, standsS: 3600 } },
   caramel: { bulkDensity: 1300, keeping: 'weeks', warm: true, made: { handsOnS: 1800, standsS: 24 * 3600 } },
   nutButter: { bulkDensity: 1080, keeping: 'weeks', warm: true, made: { handsOnS: 600, standsS: 1800 } },
   custard: { bulkDensity: 1050, keeping: 'days', warm: true, made: { handsOnS: 1200, standsS: 2 * 3600 } },
   fruit: { bulkDensity: 1050, keeping: 'days', warm: true, made: { handsOnS: 1200, standsS: 2 * 3600 } },
-  wholeFruit: { bulkDensity: 600, pieceKg: 0.006, packed: 0.6, keeping: 'days' },
-  crumbs: { bulkDensity: 350, keeping: 'days' },
-  marshmallow: { bulkDensity: 210, pieceKg: 0.0005, packed: 0.6, gives: 1.05, keeping: 'dry' },
-  sweets: { bulkDensity: 880, pieceKg: 0.0009, packed: 0.685, keeping: 'dry' },
+  wholeFruit: {
+    bulkDensity: 600,
+    pieceKg: 0.006,
+    packed: 0.6,
+    keeping: 'days',
+    made: { handsOnS: 600, standsS: 1800 },
+  },
+  crumbs: { bulkDensity: 350, keeping: 'days', made: { handsOnS: 600, standsS: 0 } },
+  marshmallow: {
+    bulkDensity: 210,
+    pieceKg: 0.0005,
+    packed: 0.6,
+    gives: 1.05,
+    keeping: 'dry',
+    made: { handsOnS: 300, standsS: 600 },
+  },
+  sweets: { bulkDensity: 880, pieceKg: 0.0009, packed: 0.685, keeping: 'dry', made: { handsOnS: 300, standsS: 0 } },
   surprise: { bulkDensity: 500, pieceKg: 0.003, packed: 0.6, keeping: 'dry', inedible: true },
 };

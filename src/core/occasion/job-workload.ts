@@ -48,7 +48,7 @@ export function whyNotFitted({ batch, parts }: CastingPlan): 'endless' | 'tooMan
  * it is empty, and filling, closing and finishing of the pieces that each round gives.
  * @param making home-made fillings are made as well that have stood, when they go in, at most so long, s
  */
-export function addJob(plan: CastingPlan, work: Work, bowls: BowlTurns, molds: MoldTurns, making = 0): void {
+export function addJob(plan: CastingPlan, work: Work, bowls: BowlTurns, molds: MoldTurns, making = -1): void {
   const job = new Job(plan, work, bowls, molds);
   const { rounds } = plan.batch.timeline;
   for (const { from, count, cast } of plan.batch.runs)

@@ -8,6 +8,9 @@ import { Search } from './occasion-search';
 import { occasionWork, type Together } from './occasion-work';
 import { staysOf } from './stays';
 
+/** What stands no longer than this is made between other work, s. */
+const MADE_BETWEEN_S = 900;
+
 /**
  * Finds an occasion's timetable: ready in time, within the stays, with the fewest minutes in which somebody has to be there, and that as late as
  * may be; one bowl for what is alike, or, where that cannot be, one for each melt. A generator, so that a worker can tell how far it is and be stopped.
@@ -45,8 +48,8 @@ function* foundSteps(
   if (saved) kept.restore(occasion, plans, saved);
   const { stays } = staysOf(occasion);
   if (occasion.stays.length > 0 && stays.length === 0) return { ok: false, why: { key: 'noStay' } };
-  // Where nobody has said when they are there, what has to stand is made before.
-  const makingS = stays.length > 0 ? Infinity : -1;
+  // Where nobody has said when they are there, what has to stand for long is made before.
+  const makingS = stays.length > 0 ? Infinity : MADE_BETWEEN_S;
   const { inTurn, sets, fromLeft } = occasion;
   const together: Together = { melting: inTurn ? 'inTurn' : 'shared', makingS, sets, fromLeft };
   const search = new Search(occasion, plans, stays, together, kept);
