@@ -67,6 +67,12 @@ async function twoColours(page: Page): Promise<void> {
   await page.waitForTimeout(1200);
 }
 
+/** The run sheet, once its timetable has been found. */
+async function listed(page: Page): Promise<void> {
+  await expect(page.locator('ks-task-list li').first()).toBeVisible({ timeout: 60_000 });
+  await page.waitForTimeout(12_000);
+}
+
 /** The supper's timetable, with a task of the second day opened. */
 async function timetabled(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Timetable' })).toBeVisible({ timeout: 120_000 });
@@ -114,15 +120,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'close', path: '/casting/demo-bombs/close', first: inTwoPasses },
   { name: 'occasion', path: '/occasions/demo-supper', first: timetabled },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
-  {
-    name: 'working',
-    path: '/casting/demo-bombs/coat',
-    first: (page) =>
-      page
-        .getByRole('button', { name: /^Thickness of a tipped-out coat|^Thickness of the shell/ })
-        .first()
-        .click(),
-  },
+  { name: 'run-sheet', path: '/occasions/demo-supper/sheet', first: listed },
   { name: 'weigh-out', path: '/casting/demo-tiles/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },
 ];
