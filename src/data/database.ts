@@ -1,5 +1,6 @@
 import { Dexie, type Table } from 'dexie';
-import type { FoundTimetable } from './found-timetables';
+import type { SavedTimetable } from '../core/occasion/kept-timetable';
+import type { OccasionPlan } from '../core/occasion/occasion-plan';
 
 /** A stored record with who wrote it last: what lets two tabs tell their own changes from each other's. */
 export interface Row {
@@ -12,6 +13,18 @@ export interface Row {
   readonly pantry?: unknown;
   readonly kitchen?: unknown;
   readonly occasion?: unknown;
+}
+
+/** A timetable that was found. */
+export interface FoundTimetable {
+  /** The occasion's. */
+  readonly id: string;
+  /** The program that found it: another may find otherwise. */
+  readonly build: string;
+  /** All that it depends on, as it was. */
+  readonly asked: string;
+  readonly plan: OccasionPlan;
+  readonly saves?: SavedTimetable | undefined;
 }
 
 /** A fact about this browser's database, such as whether the demo has been laid down. */

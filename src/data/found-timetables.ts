@@ -1,18 +1,4 @@
-import type { SavedTimetable } from '../core/occasion/kept-timetable';
-import type { OccasionPlan } from '../core/occasion/occasion-plan';
-import { KilnstoneDatabase } from './database';
-
-/** A timetable that was found. */
-export interface FoundTimetable {
-  /** The occasion's. */
-  readonly id: string;
-  /** The program that found it: another may find otherwise. */
-  readonly build: string;
-  /** All that it depends on, as it was. */
-  readonly asked: string;
-  readonly plan: OccasionPlan;
-  readonly saves?: SavedTimetable | undefined;
-}
+import { KilnstoneDatabase, type FoundTimetable } from './database';
 
 /** A database that another page holds on to may never answer, ms. */
 const ANSWERS_WITHIN_MS = 1000;

@@ -121,11 +121,11 @@ export class Timetables {
     void this.search(asked);
   }
 
-  /** Looks whether an occasion's timetable was found before, at another time that the program was open. */
+  /** What was found of an occasion as it is: now, or else at another time that the program was open. */
   async recall(occasion: Occasion): Promise<Known | undefined> {
     const asked = { occasion, castings: this.occasions.castingsOf(occasion) };
     const known = this.known().get(occasion.id);
-    if (known && alike(known.asked, asked)) return known;
+    if (known) return alike(known.asked, asked) ? known : undefined;
     const found = await this.found.of(occasion.id, written(asked));
     if (!found) return undefined;
     const recalled = { asked, plan: found.plan, saves: found.saves };

@@ -2,7 +2,7 @@ import type { CastingPlan } from '../plan/plan-types';
 import type { Occasion } from '../record/occasion';
 import type { Starts, Stay } from '../schedule/workload';
 import type { Bowl } from './bowls';
-import type { Asked } from './occasion-rounds';
+import type { Asked } from './occasion-begun';
 import { Work, type PlainWork } from './work';
 
 /** A timetable that was searched for to the end, as it can be written down and gone on from at another time. */

@@ -1,9 +1,8 @@
 import { Attendance } from '../schedule/attend';
-import type { Improver } from '../schedule/improve';
-import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
+import { byHandsS, type Starts } from '../schedule/workload';
 import type { OccasionProgress, Steps } from './occasion-answer';
+import type { Begun } from './occasion-begun';
 import type { OccasionPlan } from './occasion-plan';
-import type { OccasionWork } from './occasion-work';
 
 /** Effort is told in rounds, so that the same occasion always comes out the same; of a large one each round takes longer. */
 const ROUNDS = 300;
@@ -15,20 +14,6 @@ export const SEED = 1;
 export const TRIES = 3;
 /** A timetable begins no longer than this before the event, s. */
 export const AT_MOST_S = 30 * 86_400;
-
-/** Work to be searched for a timetable: in which stay some of it is done, and between which moments, s, where that is said. */
-export interface Asked {
-  readonly made: OccasionWork;
-  readonly stayOf?: ((task: number) => number | undefined) | undefined;
-  readonly within?: ReadonlyMap<number, Stay> | undefined;
-}
-
-/** A search that has a first timetable of that; the work as it is, and told backward. */
-export interface Begun extends Asked {
-  readonly workload: Workload;
-  readonly backward: Workload;
-  readonly improver: Improver;
-}
 
 /** What a timetable is for the eye; undefined where it has a fault. */
 type Told = (starts: Starts, leastS: number) => OccasionPlan | undefined;
@@ -66,7 +51,10 @@ export function* thereSteps({ backward, improver }: Begun, told: Told, goesOn: b
   const leastS = byHandsS(backward);
   let plan = improver.best && told(improver.best.starts, leastS);
   yield { share: 0.35, ...(plan ? { plan } : {}) };
-  if (!goesOn) for (let k = 0; k < ROUNDS / 4; k++) improver.round();
+  for (let k = 0; k < ROUNDS / 4 && !goesOn; k++) {
+    if (k % ROUNDS_AT_A_TIME === 0) yield { share: 0.35 };
+    improver.round();
+  }
   const search = new Attendance(backward, improver.best?.starts ?? [], SEED);
   let best = search.best;
   plan = told(best.starts, leastS);

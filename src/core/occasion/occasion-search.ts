@@ -9,17 +9,8 @@ import { forward, reversed } from '../schedule/reversed';
 import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
 import type { NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
-import {
-  endSteps,
-  roughly,
-  AT_MOST_S,
-  ROUNDS_AT_A_TIME,
-  SEED,
-  thereSteps,
-  TRIES,
-  type Asked,
-  type Begun,
-} from './occasion-rounds';
+import { endSteps, roughly, AT_MOST_S, ROUNDS_AT_A_TIME, SEED, thereSteps, TRIES } from './occasion-rounds';
+import type { Asked, Begun } from './occasion-begun';
 import type { KeptTimetable } from './kept-timetable';
 import { WORKED_FROM_S } from './bowls';
 import { longStretches, middleOf, withBreakAt } from './breaks';
