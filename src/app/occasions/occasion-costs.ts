@@ -1,5 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import type { LarderNeed } from '../../core/plan/larder';
+import type { Supply } from '../../core/plan/supplies';
 import { Kitchens } from '../state/kitchens';
 import { Pantry } from '../state/pantry';
 import { costOf, countedLine, weighedLine, type ShoppingLine } from '../state/shopping-list';
@@ -18,15 +19,15 @@ export class OccasionCosts {
   readonly currency = computed(() => this.kitchens.kitchen().currency);
   readonly lines = computed(() => {
     const plan = this.view.plan();
-    const counted = (plan?.supplies ?? []).map((supply) => countedLine(supply, this.pantry.records()));
-    return [...this.linesOf(plan?.needs.all ?? []), ...counted];
+    return this.linesOf(plan?.needs.all ?? [], plan?.supplies ?? []);
   });
   readonly cost = computed(() => {
     const currency = this.currency();
     const write = (amount: number): string => `${currency} ${amount.toFixed(2)}`;
     const { used, bought, unpriced } = costOf(this.lines());
     const castings = this.view.castings().map(({ id, name, pieces }, i) => {
-      const own = costOf(this.linesOf(this.view.plan()?.needs.byCasting[id] ?? [])).used;
+      const plan = this.view.plan();
+      const own = costOf(this.linesOf(plan?.needs.byCasting[id] ?? [], plan?.suppliesOf[id] ?? [])).used;
       return { id, name, letter: letterOf(i), all: write(own), piece: write(own / pieces) };
     });
     return {
@@ -37,7 +38,11 @@ export class OccasionCosts {
     };
   });
 
-  private linesOf(needs: readonly LarderNeed[]): readonly ShoppingLine[] {
-    return needs.map((need) => weighedLine(need, this.pantry.records(), this.view.castings()));
+  private linesOf(needs: readonly LarderNeed[], supplies: readonly Supply[]): readonly ShoppingLine[] {
+    const pantry = this.pantry.records();
+    return [
+      ...needs.map((need) => weighedLine(need, pantry, this.view.castings())),
+      ...supplies.map((supply) => countedLine(supply, pantry)),
+    ];
   }
 }

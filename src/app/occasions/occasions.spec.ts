@@ -121,7 +121,7 @@ describe('The page of an occasion', () => {
     expect(bench.text).toMatch(/From start to end ?\d h/);
     expect(bench.text).toMatch(/Melt \d+ g of Quarry 64/);
     expect(bench.text).toContain('Your hands');
-    expect(bench.text).toMatch(/Coat 1, Cider-spice bombs ?6 × [\d.]+ g that stay/);
+    expect(bench.text).toMatch(/Coat 1, Cider-spice bombs ?6 × [\d.]+ g, [\d.]+ g of each stays/);
     expect(bench.text).toMatch(
       /Fill, Cider-spice bombs ?3 × \d+ g Cider-spice powder, 3 × [\d.]+ g Small marshmallows/,
     );
@@ -239,6 +239,21 @@ describe('The page of an occasion', () => {
     expect(kept).toMatchObject({ entry: 'supply', kind: 'gloves', name: 'Pairs of gloves' });
     await bench.settle();
     expect(bench.text).toMatch(/Pairs of gloves ?1 ?0 ?1 × 50/);
+  });
+
+  it('counts what a casting takes in pieces to its cost', async () => {
+    const bench = await opened();
+    const costOfFirst = () => Number(/€ (\d+\.\d\d) in all/.exec(bench.text)?.[1]);
+    const before = costOfFirst();
+    const pantry = TestBed.inject(Pantry);
+    const { id } = pantry.createSupply('Sticks', 'stick', 0.004);
+    pantry.edit(id, 'price', (entry) => Object.assign(entry, { pack: 50, packPrice: 5 }));
+    store.editOne('demo-bombs', 'stick', ({ parts }) => void (parts[0].stick = { thickM: 0.004, insideM: 0.02 }));
+    const sticks = () => TestBed.inject(Timetables).timetable()?.plan?.suppliesOf['demo-bombs'].at(0);
+    await until(() => sticks() !== undefined);
+    await found(bench);
+    expect(sticks()?.count).toBeGreaterThanOrEqual(36);
+    expect(costOfFirst() - before).toBeCloseTo((sticks()?.count ?? 0) / 10, 1);
   });
 
   it('packs sets: says what is short and casts it, and has them packed at the end', async () => {

@@ -71,12 +71,16 @@ describe('what an occasion says', () => {
     const kept = (eachKg: number, name: string | undefined) => ({
       count: 1,
       eachKg,
-      stays: true as const,
+      pouredKg: 0.04,
       names: [name],
     });
     const amounts = [kept(0.0091, undefined), kept(0.0123, 'Sweet ones')];
     expect(amountsText({ ...doing, castingId: bombs.id, kind: 'coat', amounts }, boxes)).toBe(
       '9.1 g as chosen, 12 g Sweet ones, that stay in each',
+    );
+    const poured = [{ count: 6, eachKg: 0.0091, pouredKg: 0.0438 }];
+    expect(amountsText({ ...doing, castingId: bombs.id, kind: 'coat', amounts: poured }, boxes)).toBe(
+      '6 × 44 g, 9.1 g of each stays',
     );
     // All alike need not be told apart.
     expect(amountsText({ ...doing, castingId: bombs.id, kind: 'fill' }, { ...boxes, castings: [bombs] })).toBe('');

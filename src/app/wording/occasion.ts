@@ -68,7 +68,7 @@ export function taskText(task: Task, { castings, names, bowls, sets, system }: T
   return task.round !== undefined && task.round > 0 ? `${name}, round ${task.round + 1}` : name;
 }
 
-/** What a task takes: "6 × 14 g that stay", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows"; what goes into which piece, and what into each box. */
+/** What a task takes: "6 × 44 g, 9.1 g of each stays", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows"; what goes into which piece, and what into each box. */
 export function amountsText({ amounts, castingId, kind, setId }: PlannedTask, told: Told): string {
   const { castings, sets, system } = told;
   const casting = castings.find(({ id }) => id === castingId);
@@ -78,13 +78,16 @@ export function amountsText({ amounts, castingId, kind, setId }: PlannedTask, to
   const fillings = casting?.fillings ?? [];
   if (amounts.some(({ names }) => names)) {
     const each = amounts.map(({ eachKg, names = [] }) => `${text(eachKg, 'mass', system)} ${sortsText(names)}`);
-    return `${each.join(', ')}${amounts[0].stays ? ', that stay in each' : ', each'}`;
+    return `${each.join(', ')}${amounts[0].pouredKg === undefined ? ', each' : ', that stay in each'}`;
   }
   return amounts
-    .map(({ count, eachKg, fillingId, stays }) => {
+    .map(({ count, eachKg, fillingId, pouredKg }) => {
       const name = fillings.find(({ id }) => id === fillingId)?.name;
+      const mass = (kg: number): string => text(kg, 'mass', system);
       const times = count > 1 ? `${count} × ` : '';
-      return `${times}${text(eachKg, 'mass', system)}${amounts.length > 1 && name ? ` ${name}` : ''}${stays ? ' that stay' : ''}`;
+      if (pouredKg !== undefined)
+        return `${times}${mass(pouredKg)}, ${mass(eachKg)}${count > 1 ? ' of each' : ''} stays`;
+      return `${times}${mass(eachKg)}${amounts.length > 1 && name ? ` ${name}` : ''}`;
     })
     .join(', ');
 }

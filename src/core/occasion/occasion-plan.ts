@@ -57,6 +57,8 @@ export interface OccasionPlan {
   readonly needs: OccasionNeeds;
   /** What is counted in pieces, with gloves for everybody in each stay. */
   readonly supplies: readonly Supply[];
+  /** The same by casting, by its id, without gloves and what it is packed in. */
+  readonly suppliesOf: Readonly<Record<string, readonly Supply[]>>;
   /** When each step of each casting can be done. */
   readonly ahead: readonly Ahead[];
 }
@@ -105,6 +107,7 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
   }));
   const handsOn = tasks.filter((task) => task.handsOn && task.kind !== 'break');
   const breaks = tasks.filter(({ kind }) => kind === 'break');
+  const own = Object.fromEntries(plans.map((plan) => [plan.casting.id, suppliesOf(plan)]));
   return {
     tasks,
     bowls,
@@ -125,8 +128,9 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
     apartS: plans.reduce((sum, { batch }) => sum + batch.total.value, 0),
     names: Object.fromEntries(plans.map((plan) => [plan.casting.id, workNames(plan)])),
     needs: occasionNeeds(plans, bowls),
+    suppliesOf: own,
     supplies: allSupplies([
-      ...plans.flatMap(suppliesOf),
+      ...Object.values(own).flat(),
       ...packingSupplies(occasion.sets),
       { kind: 'gloves', count: occasion.people * there.length },
     ]),

@@ -1,5 +1,6 @@
 import { workOrder } from '../plan/batch-input';
 import { isCapped } from '../plan/capping';
+import { pouredKg } from '../plan/pouring';
 import { filledPerPiece } from '../plan/piece';
 import type { CastingPlan, PartPlan } from '../plan/plan-types';
 import { castsOf, type Cast } from '../plan/sorts';
@@ -12,8 +13,8 @@ export interface TaskAmount {
   readonly eachKg: number;
   /** Of which filling; undefined for chocolate. */
   readonly fillingId?: string;
-  /** More is poured in; so much stays when it is tipped out. */
-  readonly stays?: true;
+  /** So much is poured in, kg, and is tipped out again but for what each takes. */
+  readonly pouredKg?: number;
   /** Of each of which sorts, where a casting has variants. */
   readonly names?: Cast['names'];
 }
@@ -46,9 +47,9 @@ export function amountsOf(plan: CastingPlan, task: Task): readonly TaskAmount[] 
   }
 }
 
-function coatAmounts({ coat, coatsMade }: PartPlan, i: number, count: number): readonly TaskAmount[] {
-  const stays = tippedOut(coatsMade[i].method) ? ({ stays: true } as const) : {};
-  return chocolate(count, coat.coats[i].mass.value).map((amount) => ({ ...amount, ...stays }));
+function coatAmounts(made: PartPlan, i: number, count: number): readonly TaskAmount[] {
+  const poured = tippedOut(made.coatsMade[i].method) ? { pouredKg: pouredKg(made, i) } : {};
+  return chocolate(count, made.coat.coats[i].mass.value).map((amount) => ({ ...amount, ...poured }));
 }
 
 /** Which of them are in which round is not known: what stays in each of a sort. */

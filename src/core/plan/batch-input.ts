@@ -20,6 +20,7 @@ import { placeOf, waysIn } from '../record/sets';
 import { isCapped } from './capping';
 import { stuckOf } from './melts';
 import { toppedFace, toppedPerPiece } from './open-face';
+import { solidKg } from './pouring';
 import { paintingTasks } from './painting';
 import { filledPerPiece } from './piece';
 import type { ChilledDraft, PartDraft, PartPlan, PlanDraft } from './plan-types';
@@ -139,14 +140,13 @@ function stepsOf({ casting }: PlanDraft, partId: string): readonly Prep[] {
 }
 
 function batchCast({ pieces, there, made }: Cast<ChilledDraft>): PartCast {
-  const { cavity, coat, coatsMade, mold } = made;
+  const { cavity, coat, coatsMade } = made;
   const { value, low = value, high = value } = coat.breakChance;
   return {
     pieces,
     there,
     breakChance: { value, low, high },
-    // Poured over a former, about as much runs off as stays. Common practice, no source.
-    solidKg: cavity.outward ? 4 * coat.mass.value : mold.solid.value + (coat.narrow?.value ?? 0),
+    solidKg: solidKg(made),
     coats: coat.coats.map((one, i) => {
       const { id: coatId, method, shares } = coatsMade[i];
       const all = shares.reduce((sum, { share }) => sum + share, 0);

@@ -39,8 +39,9 @@ export function castsOf(plan: PlanDraft, partId: string, pieces: number): readon
   const partOf = ({ parts }: PlanDraft): PartDraft | undefined => parts.find(({ part }) => part.id === partId);
   const chosen = partOf(plan);
   const inMold = isCapped(plan, partId) || (toppedFace(plan)?.parts.some(({ part }) => part.id === partId) ?? false);
+  // Without variants all are alike, and nothing need be compared.
   const keyOf = (draft: PlanDraft, { part }: PartDraft): string =>
-    JSON.stringify([part.prep, part.coats, inMold && insideOf(draft, partId)]);
+    plan.variants.length === 0 ? '' : JSON.stringify([part.prep, part.coats, inMold && insideOf(draft, partId)]);
   const casts = new Map<string, Cast>();
   for (const sort of sortsOf(plan, pieces)) {
     const made = partOf(sort.draft);
