@@ -68,8 +68,14 @@ export class Timetables {
       const asked = this.asked();
       if (!asked) return;
       const before = untracked(this.state);
-      const plan = before?.occasionId === asked.occasion.id ? before.plan : undefined;
-      this.state.set({ occasionId: asked.occasion.id, plan, outdated: plan !== undefined, share: 0 });
+      const occasionId = asked.occasion.id;
+      const plan = before?.occasionId === occasionId ? before.plan : undefined;
+      const outdated = plan !== undefined;
+      if (asked.castings.length === 0) {
+        this.state.set({ occasionId, plan, outdated, why: { key: 'empty' } });
+        return;
+      }
+      this.state.set({ occasionId, plan, outdated, share: 0 });
       // What is dragged to another time is worked out around at once.
       const atOnce = !plan || alike(this.last, asked, { holds: [] });
       this.last = asked;

@@ -95,11 +95,13 @@ function fillingNeeds(plan: PlanDraft, batch: BatchResult, start: Answer): Filli
   const goesInS = start.value + firstFilledS(batch);
   return [...fillingMasses(plan, casting.pieces, castsAlike(batch))].map(([fillingId, kg]) => {
     const made = Number.isFinite(goesInS) && madeAhead(casting.fillings, fillingOf(casting, fillingId));
+    // What need not stand is made when it is wanted.
+    const stands = made && made.standsS > 0;
     return {
       fillingId,
       mass: answer(kg, 'mass', 'batch.filling', [term('pieces', casting.pieces, 'count')]),
       components: fillingParts(casting, fillingId, kg),
-      makeBy: made ? makeBy(made, goesInS, casting.due.zone) : undefined,
+      makeBy: stands ? makeBy(made, goesInS, casting.due.zone) : undefined,
     };
   });
 }

@@ -61,7 +61,7 @@ interface Row extends ShoppingRow {
             <td>
               {{ row.buy }}
               @if (row.tip) {
-                <small>{{ row.tip }}</small>
+                <small class="unprinted">{{ row.tip }}</small>
               }
             </td>
             <td>{{ row.price }}</td>
