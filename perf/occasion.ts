@@ -11,7 +11,7 @@ import type { Occasion } from '../src/core/record/occasion';
 import { Improver } from '../src/core/schedule/improve';
 import { reversed } from '../src/core/schedule/reversed';
 import type { Workload } from '../src/core/schedule/workload';
-import { simulatedPlan } from '../src/core/study/remedy-effect';
+import { simulatedPlan } from '../src/core/plan/simulated-plan';
 import { percentile, type Result } from './measure';
 
 const NOW = new Date('2026-10-12T08:00:00Z');

@@ -1,7 +1,7 @@
 import { CASTING_SCHEMA_VERSION } from '../core/record/casting';
 import fc from 'fast-check';
 import { readWhole } from '../testing/read-whole';
-import { simulatedPlan } from '../core/study/remedy-effect';
+import { simulatedPlan } from '../core/plan/simulated-plan';
 import { readCasting } from '../core/record/read-casting';
 import { arbitraryCasting } from '../testing/arbitrary-casting';
 import { readCastingFile, writeCastingFile } from './casting-file';

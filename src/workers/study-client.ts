@@ -2,9 +2,10 @@ import { proxy, wrap, type Remote } from 'comlink';
 import type { SavedTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
 import type { Occasion } from '../core/record/occasion';
-import type { FittedJob, NotFitted } from '../core/occasion/fitted-job';
+import type { Fitted } from '../core/occasion/fit';
 import type { AimGoal, FoundWay } from '../core/study/aim-search';
 import type { Making } from '../core/plan/making';
+import type { Workload } from '../core/schedule/workload';
 import type { Comparison, Way } from '../core/study/ways';
 import type { WeighedOutcome } from '../core/study/weighed-shell';
 import type { Casting } from '../core/record/casting';
@@ -55,9 +56,14 @@ export class StudyClient {
     return this.ask<WeighedOutcome>(async (remote) => remote.weigh(casting, plan, shellKg));
   }
 
-  /** Its rounds fitted into each other's waits. */
-  fitted(casting: Casting): Promise<FittedJob | NotFitted | undefined> {
-    return this.ask<FittedJob | NotFitted>(async (remote) => remote.fitted(casting));
+  /** A workload's timetable, undefined in it where there is none. */
+  fit(workload: Workload): Promise<{ readonly fitted: Fitted | undefined } | undefined> {
+    return this.ask<{ readonly fitted: Fitted | undefined }>(async (remote) => remote.fit(workload));
+  }
+
+  /** What a casting takes with one more of each mold, s; undefined where it is not fitted. */
+  withMoreMoldsS(casting: Casting): Promise<number | undefined> {
+    return this.ask<number | undefined>(async (remote) => remote.withMoreMoldsS(casting));
   }
 
   /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped too. @param saved what was found for just this before */

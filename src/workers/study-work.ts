@@ -1,14 +1,16 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
-import { fittedJob, type FittedJob, type NotFitted } from '../core/occasion/fitted-job';
+import { fit, type Fitted } from '../core/occasion/fit';
+import { fittedPlan, withMoreMoldsS } from '../core/occasion/fitted-job';
 import { KeptTimetable, type SavedTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionAnswer, OccasionProgress } from '../core/occasion/occasion-answer';
 import { occasionSteps } from '../core/occasion/occasion-steps';
 import type { CastingPlan } from '../core/plan/plan-types';
 import type { Occasion } from '../core/record/occasion';
-import { simulatedPlan } from '../core/study/remedy-effect';
+import { simulatedPlan } from '../core/plan/simulated-plan';
 import { searchWays, type AimGoal, type FoundWay } from '../core/study/aim-search';
 import { make, type Making } from '../core/plan/making';
 import { shellInputOf } from '../core/plan/simulate';
+import type { Workload } from '../core/schedule/workload';
 import { compareWays, type Comparison, type Way } from '../core/study/ways';
 import { weighedShell, type WeighedOutcome } from '../core/study/weighed-shell';
 import type { Casting } from '../core/record/casting';
@@ -30,8 +32,10 @@ export interface StudyWork {
   stopSearch(): void;
   /** What the weight of a finished shell says. */
   weigh(casting: Casting, plan: Pick<PartDraft, 'part' | 'coatsMade'>, shellKg: number): WeighedOutcome;
-  /** Its rounds fitted into each other's waits, or why they are not. */
-  fitted(casting: Casting): FittedJob | NotFitted;
+  /** A workload's timetable, undefined in it where there is none. */
+  fit(workload: Workload): { readonly fitted: Fitted | undefined };
+  /** What a casting takes with one more of each mold, s; undefined where it is not fitted. */
+  withMoreMoldsS(casting: Casting): number | undefined;
   /** An occasion's timetable, telling how far the search is and what it has found; undefined where it was stopped. @param saved what was found for just this before */
   occasion(
     occasion: Occasion,
@@ -63,7 +67,8 @@ export function studyWork(): StudyWork {
     },
     stopOccasion: () => void timetable++,
     weigh: (casting, plan, shellKg) => weighedShell(casting, plan, shellKg),
-    fitted: (casting) => fittedJob(casting),
+    fit: (workload) => ({ fitted: fit(workload) }),
+    withMoreMoldsS: (casting) => withMoreMoldsS(casting),
     record: (making, simulated) => recordShell(shellInputOf(making, make(making, simulated))),
   };
 }
@@ -95,7 +100,7 @@ function plansKept(): (casting: Casting) => CastingPlan {
   const kept = new Map<string, CastingPlan>();
   return (casting) => {
     const key = JSON.stringify(casting);
-    const plan = kept.get(key) ?? simulatedPlan(casting);
+    const plan = kept.get(key) ?? fittedPlan(simulatedPlan(casting));
     kept.delete(key);
     kept.set(key, plan);
     if (kept.size > PLANS_KEPT) kept.delete(kept.keys().next().value as string);

@@ -17,6 +17,7 @@ import { CastingStore } from '../state/casting-store';
 import { Fillings } from '../state/fillings';
 import { Kitchens } from '../state/kitchens';
 import { MoldLibrary } from '../state/mold-library';
+import { Orders } from '../state/orders';
 import { Pantry } from '../state/pantry';
 import { Sources } from '../state/sources';
 import { Units } from '../state/units';
@@ -143,12 +144,14 @@ export class Beginning {
   });
 
   /** What it comes to, by the first estimate. */
-  readonly plan = computed(() => {
-    const casting = this.casting();
-    if (!casting) return undefined;
-    const draft = draftPlan(casting);
-    return finishPlan(draft, chillsOf(draft));
-  });
+  readonly plan = inject(Orders).ordering(
+    computed(() => {
+      const casting = this.casting();
+      if (!casting) return undefined;
+      const draft = draftPlan(casting);
+      return finishPlan(draft, chillsOf(draft));
+    }),
+  );
 
   /** Begins with a mold, as the likeliest kind that is cast in it. */
   withMold(mold: Mold): void {

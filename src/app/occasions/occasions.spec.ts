@@ -121,7 +121,7 @@ describe('The page of an occasion', () => {
     expect(bench.text).toMatch(/From start to end ?\d h/);
     expect(bench.text).toMatch(/Melt \d+ g of Quarry 64/);
     expect(bench.text).toContain('Your hands');
-    expect(bench.text).toMatch(/Coat 1, Cider-spice bombs ?6 × [\d.]+ g, [\d.]+ g of each stays/);
+    expect(bench.text).toMatch(/Coat 1, Cider-spice bombs ?6 × [\d.]+ g poured, [\d.]+ g stays/);
     expect(bench.text).toMatch(
       /Fill, Cider-spice bombs ?3 × \d+ g Cider-spice powder, 3 × [\d.]+ g Small marshmallows/,
     );

@@ -19,7 +19,7 @@ import { KEPT_COLD_TEXT, stepWordings } from '../wording/melting';
 import { PLACE_NAMES, SCHOOL_NAMES, listed } from '../wording/names';
 import { PREP_WORDS, prepStep } from '../wording/painting';
 import { aboutText, noteWording } from '../wording/problems';
-import { dueText, lateNote, startText } from '../wording/times';
+import { dueText, lateNote, momentText, startText } from '../wording/times';
 import { turningOut } from '../wording/turning-out';
 import { paintedIn, pouredOf, sortsLead, thereText, variantsContain } from './sheet-sorts';
 import type { ShoppingLine } from '../state/shopping-list';
@@ -70,6 +70,8 @@ export interface SheetContent {
 export interface SheetState {
   readonly estimated?: boolean;
   readonly late?: Lateness | undefined;
+  /** The occasion that it is made for, and when it begins in that, s since 1970 UTC, where that is known. */
+  readonly occasion?: { readonly name: string; readonly fromS: number } | undefined;
 }
 
 /** Words the plan for the kitchen table. */
@@ -78,7 +80,7 @@ export function sheetContent(
   lines: readonly ShoppingLine[],
   currency: string,
   system: UnitSystem,
-  { estimated = false, late }: SheetState = {},
+  { estimated = false, late, occasion }: SheetState = {},
 ): SheetContent {
   const { casting, batch } = plan;
   const { due, pieces } = casting;
@@ -90,7 +92,10 @@ export function sheetContent(
       : '',
     mind: mindSteps(plan, system, late),
     times: [
-      { name: 'Start by', value: startText(plan.start.value, due) },
+      ...(occasion
+        ? [{ name: 'In its occasion', value: `from ${momentText(occasion.fromS, due.zone)}: ${occasion.name}` }]
+        : []),
+      { name: occasion ? 'By itself start by' : 'Start by', value: startText(plan.start.value, due) },
       ...plan.fillings.flatMap(({ fillingId, makeBy }) =>
         makeBy ? [{ name: `Make ${fillingOf(casting, fillingId).name} by`, value: startText(makeBy.value, due) }] : [],
       ),

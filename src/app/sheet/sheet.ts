@@ -14,6 +14,7 @@ import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { PdfSaver } from '../pdf/pdf-saver';
 import { CastingStore } from '../state/casting-store';
+import { InOccasion } from '../state/in-occasion';
 import { saveFile } from '../state/save-file';
 import { PlanService } from '../state/plan-service';
 import { ShoppingList } from '../state/shopping-list';
@@ -48,6 +49,7 @@ export class Sheet {
   private readonly list = inject(ShoppingList);
   private readonly plans = inject(PlanService);
   private readonly time = inject(StartTime);
+  private readonly inOccasion = inject(InOccasion);
   protected readonly plan = this.plans.plan;
   private readonly pdfs = inject(PdfSaver);
   protected readonly writing = this.pdfs.writing;
@@ -62,14 +64,20 @@ export class Sheet {
       .slice(0, MOST_TAGS),
   );
   readonly id = input.required<string>();
+  /** When it begins among the others of its occasion, where that is known. */
+  private readonly begins = computed(() => {
+    const [occasion, part] = [this.inOccasion.occasion(), this.inOccasion.part()];
+    return occasion && part && { name: occasion.name, fromS: part.from };
+  });
 
   protected readonly content = computed(() => {
     const plan = this.plan();
     return (
       plan &&
       sheetContent(plan, this.list.lines(), this.list.currency(), this.units.system(), {
-        estimated: this.plans.chillSource() !== 'worker',
+        estimated: this.plans.chillSource() !== 'worker' || plan.batch.order === 'about',
         late: this.time.lateness(),
+        occasion: this.begins(),
       })
     );
   });

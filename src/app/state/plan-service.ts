@@ -13,6 +13,7 @@ import type { Simulated } from '../../core/shell/simulated';
 import { PlanClient, type PlanAnswered } from '../../workers/plan-client';
 import { CastingStore } from './casting-store';
 import { OpenPart } from './open-part';
+import { Orders } from './orders';
 import { START_PLAN_WORKER } from './plan-worker';
 import { Turns } from './turns';
 import type { CastingPlan, PlanDraft } from '../../core/plan/plan-types';
@@ -57,6 +58,7 @@ export class PlanService {
   private readonly store = inject(CastingStore);
   private readonly turns = inject(Turns);
   private readonly openPart = inject(OpenPart);
+  private readonly orders = inject(Orders);
   private readonly client = new PlanClient(inject(START_PLAN_WORKER));
   private readonly answered = signal<Answered | undefined>(undefined);
   private readonly shown = signal<Standing | undefined>(undefined);
@@ -114,17 +116,25 @@ export class PlanService {
   readonly chillSource = computed<ChillSource>(() =>
     this.answered()?.key === this.key() ? 'worker' : this.lastResult() ? 'last' : 'first',
   );
-  private readonly wholePlan = computed<CastingPlan | undefined>(() => {
+  private readonly inTurn = computed<CastingPlan | undefined>(() => {
     const draft = this.standing()?.draft;
     return draft && finishPlan(draft, this.lastResult() ?? chillsOf(draft));
   });
-  /** Every answer, seen from the open part. */
+  private readonly atRest = computed(() => (this.chillSource() === 'worker' ? this.store.current() : undefined));
+  private readonly wholePlan = this.orders.ordering(
+    this.inTurn,
+    computed(() => (this.atRest() ? this.inTurn() : undefined)),
+  );
+  /** Every answer, its rounds in each other's waits, seen from the open part. */
   readonly plan = computed<CastingPlan | undefined>(() => this.seen(this.wholePlan()));
+  /** Why its rounds are in no order that was found. */
+  readonly notFitted = computed(() => {
+    const plan = this.inTurn();
+    return plan && this.orders.whyNone(plan);
+  });
 
   /** What the plan has been waiting on since it last changed; undefined where it is up to date. */
   private readonly waitingSince = computed(() => (this.standing()?.draft === this.whole() ? undefined : this.shown()));
-
-  private readonly atRest = computed(() => (this.chillSource() === 'worker' ? this.store.current() : undefined));
 
   /** What each note's remedy would change, a moment after the plan has come to rest. */
   readonly effects = toSignal(

@@ -1,23 +1,17 @@
-import { DestroyRef, Injectable, inject } from '@angular/core';
-import type { FittedJob, NotFitted } from '../../core/occasion/fitted-job';
+import { Injectable, inject } from '@angular/core';
 import type { AimGoal, FoundWay } from '../../core/study/aim-search';
 import { makingOf } from '../../core/plan/making';
 import type { Comparison, Way } from '../../core/study/ways';
 import type { WeighedOutcome } from '../../core/study/weighed-shell';
 import type { ShellFrame } from '../../core/shell/recording';
-import { StudyClient } from '../../workers/study-client';
 import { PlanService } from './plan-service';
-import { START_STUDY_WORKER } from './study-worker';
+import { StudyAccess } from './study-access';
 
 /** What is asked about the open part of a casting beside its plan. Every question is answered by undefined where the worker does not answer. */
 @Injectable({ providedIn: 'root' })
 export class Study {
   private readonly plans = inject(PlanService);
-  private readonly client = new StudyClient(inject(START_STUDY_WORKER));
-
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.client.close());
-  }
+  private readonly client = inject(StudyAccess).client;
 
   /** Pictures of its shell in the making. */
   async record(): Promise<readonly ShellFrame[] | undefined> {
@@ -37,10 +31,10 @@ export class Study {
     return draft && this.client.weigh(draft.casting, { part: draft.part, coatsMade: draft.coatsMade }, shellKg);
   }
 
-  /** The casting's rounds fitted into each other's waits. */
-  async fitted(): Promise<FittedJob | NotFitted | undefined> {
+  /** What the whole job takes with one more of each mold, s; undefined where its rounds are not fitted into each other's waits. */
+  async withMoreMoldsS(): Promise<number | undefined> {
     const draft = this.plans.draft();
-    return draft && this.client.fitted(draft.casting);
+    return draft && this.client.withMoreMoldsS(draft.casting);
   }
 
   /** Ways of making it that reach a goal; undefined where the search was stopped too. */

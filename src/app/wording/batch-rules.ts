@@ -33,6 +33,12 @@ export const BATCH_RULES = {
     source: 'Hands-on times are common practice, no source; waits are computed.',
     sure: 'Within a quarter for a practised hand.',
   },
+  'batch.fitted': {
+    title: 'Minutes in all',
+    how: 'What one pair of hands does, and what it still waits for once each round is worked in the waits of the others: the order is searched for, as that of an occasion is.',
+    source: 'Hands-on times are common practice, no source; waits and the order are computed.',
+    sure: 'Within a quarter for a practised hand. No order takes less than it says at the least.',
+  },
   'batch.start': {
     title: 'When to start',
     how: 'The time it is wanted by, less the minutes in all, rounded down to five minutes.',
@@ -57,6 +63,12 @@ export const BATCH_RULES = {
     how: 'The chill of every coat in every round, and the covered rest.',
     source: 'Computed chill.',
     sure: 'As the chill.',
+  },
+  'batch.handsWait': {
+    title: 'Waiting minutes',
+    how: 'What is left of the minutes in all when nothing is done by hand. Chilling that other work is done in does not count.',
+    source: 'Difference.',
+    sure: 'As the minutes in all.',
   },
   'batch.inParts': {
     title: 'Stays in the parts',

@@ -80,7 +80,7 @@ describe('what an occasion says', () => {
     );
     const poured = [{ count: 6, eachKg: 0.0091, pouredKg: 0.0438 }];
     expect(amountsText({ ...doing, castingId: bombs.id, kind: 'coat', amounts: poured }, boxes)).toBe(
-      '6 × 44 g, 9.1 g of each stays',
+      '6 × 44 g poured, 9.1 g stays',
     );
     // All alike need not be told apart.
     expect(amountsText({ ...doing, castingId: bombs.id, kind: 'fill' }, { ...boxes, castings: [bombs] })).toBe('');

@@ -68,7 +68,7 @@ export function taskText(task: Task, { castings, names, bowls, sets, system }: T
   return task.round !== undefined && task.round > 0 ? `${name}, round ${task.round + 1}` : name;
 }
 
-/** What a task takes: "6 × 44 g, 9.1 g of each stays", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows"; what goes into which piece, and what into each box. */
+/** What a task takes: "6 × 43 g poured, 9.1 g stays", "6 × 20 g Cocoa mix, 6 × 4 g Small marshmallows"; what goes into which piece, and what into each box. */
 export function amountsText({ amounts, castingId, kind, setId }: PlannedTask, told: Told): string {
   const { castings, sets, system } = told;
   const casting = castings.find(({ id }) => id === castingId);
@@ -85,8 +85,7 @@ export function amountsText({ amounts, castingId, kind, setId }: PlannedTask, to
       const name = fillings.find(({ id }) => id === fillingId)?.name;
       const mass = (kg: number): string => text(kg, 'mass', system);
       const times = count > 1 ? `${count} × ` : '';
-      if (pouredKg !== undefined)
-        return `${times}${mass(pouredKg)}, ${mass(eachKg)}${count > 1 ? ' of each' : ''} stays`;
+      if (pouredKg !== undefined) return `${times}${mass(pouredKg)} poured, ${mass(eachKg)} stays`;
       return `${times}${mass(eachKg)}${amounts.length > 1 && name ? ` ${name}` : ''}`;
     })
     .join(', ');

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { newCasting } from '../../data/demo';
 import { caramelised, cocoaButterColour, ganache } from '../../core/melt/preparations';
 import { shopping } from '../../core/batch/shopping';
+import { fittedPlan } from '../../core/occasion/fitted-job';
 import { assembled } from '../../core/plan/assembled';
 import { piecesFrom } from '../../core/plan/needs';
 import { answer, type Answer } from '../../core/quantity/answer';
@@ -63,6 +64,11 @@ describe('wording', () => {
     turned.closure = null;
     for (const a of answersOf({ ...planned(turned, true), casting: undefined, chillInput: undefined }))
       said.add(a.rule);
+    // The order of the rounds is found for a plan once it stands.
+    for (const a of answersOf(fittedPlan(planned(demoCastings(new Date('2026-10-12T08:00:00Z'))[0])).batch)) {
+      said.add(a.rule);
+      for (const { name } of a.terms) named.add(name);
+    }
     // And so does a solid piece that is sprinkled on its open face.
     const tiles = demoCastings(new Date('2026-10-12T08:00:00Z')).find(({ id }) => id === 'demo-tiles') ?? turned;
     const sprinkled = { id: 's', name: 's', kind: 'sprinkle' as const, fillingId: 'seeds', share: 1, sets: [] };

@@ -15,8 +15,8 @@ export interface CoatAmount {
   /** What stays in one cavity, and what drips off it for good, kg. */
   readonly perPartKg: number;
   readonly dripsKg: number;
-  /** Share of the cavity that is poured before it is tipped out, 0 to 1. */
-  readonly pourShare: number;
+  /** What is poured into one cavity before it is tipped out, kg; what stays where it is not. */
+  readonly pouredKg: number;
 }
 
 /** Parts that are cast alike, with how many they are. */
@@ -27,8 +27,6 @@ export interface PartAmount {
   readonly perRound: number;
   /** Cavities of one mold: what is poured and tipped out together. */
   readonly perMold: number;
-  /** Chocolate that fills one cavity solid, kg. */
-  readonly solidKg: number;
 }
 
 /** Chocolate that goes into empty molds or on pieces, kg in all and for those of the fullest round, from one melt. */
@@ -73,8 +71,7 @@ export interface MeltAmount {
  * What to melt, per melt in the order of its use: what stays in the parts and goes on the pieces, the pool that tipping out needs and
  * gives back, what drips off for good, and what sticks to bowl and tools.
  *
- * A tipped-out coat is poured to half the cavity, one chilled before it is tipped out to the brim, one mold at a time, so the last mold
- * still needs its pool in the bowl.
+ * Coats that are tipped out are poured one mold at a time, so the last mold still needs its pool in the bowl.
  */
 export function meltAmounts(input: AmountsInput): MeltAmount[] {
   const meltIds = [
@@ -99,7 +96,7 @@ function meltAmount({ parts, onPieces, stuckKg: sticks }: AmountsInput, meltId: 
       dripsKg += share * coat.dripsKg * part.parts;
       roundKg += share * coat.perPartKg * part.perRound;
       roundDripsKg += share * coat.dripsKg * part.perRound;
-      const pool = share * poolKg(part, coat, Math.min(part.perMold, part.parts));
+      const pool = share * poolKg(coat, Math.min(part.perMold, part.parts));
       if (pool > comesBackKg) [comesBackKg, mixed] = [pool, coat.shares.length > 1];
     }
   }
@@ -148,6 +145,6 @@ function shareOf({ shares }: CoatAmount, meltId: string): number {
 }
 
 /** What has to be poured beyond what stays, into so many cavities together, kg. */
-function poolKg({ solidKg }: PartAmount, { method, perPartKg, pourShare }: CoatAmount, together: number): number {
-  return tippedOut(method) ? Math.max(0, together * (pourShare * solidKg - perPartKg)) : 0;
+function poolKg({ method, perPartKg, pouredKg }: CoatAmount, together: number): number {
+  return tippedOut(method) ? Math.max(0, together * (pouredKg - perPartKg)) : 0;
 }

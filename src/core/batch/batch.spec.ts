@@ -106,10 +106,10 @@ describe('spares where breakages were counted', () => {
 describe('amounts', () => {
   const own = [{ meltId: 'm', share: 1 }];
   const coats = [
-    { coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0, pourShare: 0.5 },
-    { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0, pourShare: 0.5 },
+    { coatId: 'a', shares: own, method: 'dump' as const, perPartKg: 0.01, dripsKg: 0, pouredKg: 0.043 },
+    { coatId: 'b', shares: own, method: 'dump' as const, perPartKg: 0.009, dripsKg: 0, pouredKg: 0.043 },
   ];
-  const part = { coats, parts: 40, perRound: 6, perMold: 6, solidKg: 0.086 };
+  const part = { coats, parts: 40, perRound: 6, perMold: 6 };
   const amounts = (parts: readonly PartAmount[], onPieces: readonly OnPieces[] = []) =>
     meltAmounts({ parts, onPieces, stuckKg: (_, kg) => 0.002 + 0.01 * kg });
 
@@ -137,7 +137,7 @@ describe('amounts', () => {
   });
 
   it('takes a mold to the brim that is chilled before it is tipped out', () => {
-    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], method: 'chillDump', pourShare: 1 }], parts: 12 }]);
+    const [melt] = amounts([{ ...part, coats: [{ ...coats[0], method: 'chillDump', pouredKg: 0.086 }], parts: 12 }]);
     expect(melt.comesBackKg).toBeCloseTo(6 * (0.086 - 0.01), 12);
   });
 
@@ -175,7 +175,7 @@ const poured: CoatAmount = {
   method: 'dump',
   perPartKg: 0.02,
   dripsKg: 0,
-  pourShare: 0.5,
+  pouredKg: 0.043,
 };
 const coat: TimelineCoat = {
   method: 'dump',
@@ -194,7 +194,6 @@ const cast: PartCast = {
   pieces: 18,
   there: 0,
   breakChance: { value: 0.05, low: 0.02, high: 0.1 },
-  solidKg: 0.086,
   coats: [poured],
 };
 const half: BatchPart = {

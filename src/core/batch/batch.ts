@@ -13,7 +13,6 @@ export interface PartCast {
   /** Whole ones that were cast before, for any of these pieces. */
   readonly there: number;
   readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
-  readonly solidKg: number;
   readonly coats: readonly CoatAmount[];
 }
 
@@ -103,6 +102,12 @@ export interface BatchResult {
   /** What the minutes are worked out from. */
   readonly work: TimelineInput;
   readonly timeline: Timeline;
+  /** How the rounds lie: one after the other, about as they will once their order is found, or in the order that was found. */
+  readonly order: 'inTurn' | 'about' | 'found';
+  /** One round after the other, s. */
+  readonly inTurnS: number;
+  /** What it takes at the least, whatever the order, s; known once its order is found. */
+  readonly leastS?: number;
   readonly total: Answer;
   readonly handsOn: Answer;
   readonly waiting: Answer;
@@ -194,6 +199,8 @@ export function batchStation(
     melts: amounts.melts.map(meltAnswers),
     work,
     timeline: time,
+    order: 'inTurn',
+    inTurnS: handsOn + waiting,
     total: answer(handsOn + waiting, 'duration', 'batch.total', [
       term('handsOn', handsOn, 'duration'),
       term('waiting', waiting, 'duration'),

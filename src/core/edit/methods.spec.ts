@@ -8,7 +8,7 @@ import { draftPlan } from '../plan/draft';
 import { coatModels, methodsFor } from '../plan/methods';
 import { brushSides, madeAlike, makeAlike, makeBy, makeCoatBy, makeTogether } from './methods';
 import { addCoat, removeCoat } from './remedy';
-import { simulatedPlan } from '../study/remedy-effect';
+import { simulatedPlan } from '../plan/simulated-plan';
 
 function castIn(id: string): Casting {
   const mold = SHIPPED_MOLDS.find((candidate) => candidate.id === id);

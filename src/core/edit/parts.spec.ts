@@ -8,7 +8,7 @@ import { readCasting } from '../record/read-casting';
 import { draftPlan, seenFrom } from '../plan/draft';
 import type { Mold } from '../record/mold';
 import { addPart, castIn, partsOfMold, removePart } from './parts';
-import { simulatedPlan } from '../study/remedy-effect';
+import { simulatedPlan } from '../plan/simulated-plan';
 
 const NOW = new Date('2026-10-12T08:00:00Z');
 const mold = (id: string) => SHIPPED_MOLDS.find((candidate) => candidate.id === id) ?? SHIPPED_MOLDS[0];

@@ -1,54 +1,46 @@
-import type { Bare } from '../batch/timeline';
+import type { JobOrder } from '../batch/job-order';
+import { planInOrder } from '../plan/plan';
 import type { CastingPlan } from '../plan/plan-types';
+import { simulatedPlan } from '../plan/simulated-plan';
 import type { Casting } from '../record/casting';
-import { simulatedPlan } from '../study/remedy-effect';
-import { fit } from './fit';
-import { jobWorkload, whyNotFitted } from './job-workload';
-
-/** One thing to do, and when from the start, s. */
-export interface FittedStretch extends Bare {
-  readonly startSeconds: number;
-}
-
-/** A casting's work in the order that fits its rounds into each other's waits. */
-export interface FittedJob {
-  /** By their time. */
-  readonly stretches: readonly FittedStretch[];
-  /** What it takes in all, s: so, at the least with the rounds in their order, and one round after the other. */
-  readonly endS: number;
-  readonly leastS: number;
-  readonly inTurnS: number;
-  /** What it would take with one more of each mold, s; undefined where more would not help. */
-  readonly withMoreS: number | undefined;
-}
+import { fit, type Fitted } from './fit';
+import { jobWorkload, whyNotFitted, type JobWorkload } from './job-workload';
 
 /** Why a casting's rounds are not fitted: it never ends, they are more than anybody keeps a list of, or no order of them was found. */
 export type NotFitted = 'endless' | 'tooMany' | 'notFound';
 
-/** Fits a casting's rounds into each other's waits, or says why not. Some tenths of a second, so for a worker. */
-export function fittedJob(casting: Casting): FittedJob | NotFitted {
-  const plan = simulatedPlan(casting);
+/** A casting's work in the order that fits its rounds into each other's waits, or why it is not fitted. Some hundredths to tenths of a second. */
+export function orderOf(plan: CastingPlan): JobOrder | NotFitted {
   const job = jobWorkload(plan);
   if (!job) return whyNotFitted(plan) ?? 'tooMany';
-  const fitted = fit(job.workload);
+  return orderFrom(job, fit(job.workload));
+}
+
+/** The order that was found for a job's workload. */
+export function orderFrom(
+  { stretches }: Pick<JobWorkload, 'stretches'>,
+  fitted: Fitted | undefined,
+): JobOrder | NotFitted {
   if (!fitted) return 'notFound';
-  const more = plan.batch.timeline.rounds > 1 ? endOf(simulatedPlan(withMore(casting))) : undefined;
+  const { starts, endS, leastS } = fitted;
   return {
-    stretches: job.stretches
-      .map((stretch, i): FittedStretch => ({ ...stretch, startSeconds: fitted.starts[i] }))
+    stretches: stretches
+      .map((stretch, i) => ({ ...stretch, startSeconds: starts[i] }))
       .sort((a, b) => a.startSeconds - b.startSeconds),
-    endS: fitted.endS,
-    leastS: fitted.leastS,
-    inTurnS: plan.batch.total.value,
-    withMoreS: more !== undefined && more < fitted.endS ? more : undefined,
+    endS,
+    leastS,
   };
 }
 
-function withMore(casting: Casting): Casting {
-  return { ...casting, molds: casting.molds.map((mold) => ({ ...mold, atHand: mold.atHand + 1 })) };
+/** A plan in the order that is found for it; as it is, where none is. */
+export function fittedPlan(plan: CastingPlan): CastingPlan {
+  const order = orderOf(plan);
+  return typeof order === 'string' ? plan : planInOrder(plan, order);
 }
 
-function endOf(plan: CastingPlan): number | undefined {
-  const job = jobWorkload(plan);
-  return job && fit(job.workload)?.endS;
+/** What a casting takes with one more of each mold, s; undefined where it is not fitted. */
+export function withMoreMoldsS(casting: Casting): number | undefined {
+  const more = { ...casting, molds: casting.molds.map((mold) => ({ ...mold, atHand: mold.atHand + 1 })) };
+  const order = orderOf(simulatedPlan(more));
+  return typeof order === 'string' ? undefined : order.endS;
 }

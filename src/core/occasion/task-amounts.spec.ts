@@ -4,6 +4,7 @@ import { bowlsOf, BowlTurns } from './bowls';
 import { addJob } from './job-workload';
 import { MoldTurns } from './mold-turns';
 import { isCapped } from '../plan/capping';
+import { pouredKg } from '../plan/pouring';
 import { amountsOf } from './task-amounts';
 import { Work } from './work';
 
@@ -42,6 +43,18 @@ describe('what the tasks of a casting take', () => {
       else expect(kg('fill')).toBeCloseTo(filled, 9);
     },
   );
+
+  it('is less for a second coat by what the first has taken of the cavity', () => {
+    const [bombs] = castings;
+    const plan = planned(bombs);
+    const [part] = plan.parts;
+    expect(part.coatsMade.length).toBeGreaterThan(1);
+    const [first, second] = [0, 1].map((coat) => pouredKg(part, coat));
+    // Both fill the same share of what is left.
+    const share = first / part.mold.solid.value;
+    expect(second).toBeCloseTo(share * (part.mold.solid.value - part.coat.coats[0].mass.value), 9);
+    expect(second).toBeLessThan(first);
+  });
 
   it('is told of each sort where some pieces are cast of another chocolate', () => {
     const [bombs] = castings;

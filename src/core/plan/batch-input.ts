@@ -13,14 +13,13 @@ import { lightness } from '../matter/colour';
 import { WAYS_OUT, wayOut } from '../mold/way-out';
 import { MOLD_MATTER } from '../matter/mold-material';
 import { HANDS_ON } from '../matter/working-rules';
-import { pouredShare } from '../shell/coat-choice';
 import type { Casting, Prep } from '../record/casting';
 import { isCap } from '../record/closing';
 import { placeOf, waysIn } from '../record/sets';
 import { isCapped } from './capping';
 import { stuckOf } from './melts';
 import { toppedFace, toppedPerPiece } from './open-face';
-import { solidKg } from './pouring';
+import { pouredKg } from './pouring';
 import { paintingTasks } from './painting';
 import { filledPerPiece } from './piece';
 import type { ChilledDraft, PartDraft, PartPlan, PlanDraft } from './plan-types';
@@ -140,13 +139,12 @@ function stepsOf({ casting }: PlanDraft, partId: string): readonly Prep[] {
 }
 
 function batchCast({ pieces, there, made }: Cast<ChilledDraft>): PartCast {
-  const { cavity, coat, coatsMade } = made;
+  const { coat, coatsMade } = made;
   const { value, low = value, high = value } = coat.breakChance;
   return {
     pieces,
     there,
     breakChance: { value, low, high },
-    solidKg: solidKg(made),
     coats: coat.coats.map((one, i) => {
       const { id: coatId, method, shares } = coatsMade[i];
       const all = shares.reduce((sum, { share }) => sum + share, 0);
@@ -155,7 +153,7 @@ function batchCast({ pieces, there, made }: Cast<ChilledDraft>): PartCast {
         method,
         perPartKg: one.mass.value,
         dripsKg: one.feet?.value ?? 0,
-        pourShare: pouredShare(one.choice, cavity),
+        pouredKg: pouredKg(made, i),
         shares: shares.map(({ meltId, share }) => ({ meltId, share: share / all })),
       };
     }),

@@ -2,7 +2,7 @@ import { demoCastings } from '../../data/demo';
 import { applyRemedy } from '../edit/remedy';
 import type { Casting } from '../record/casting';
 import { readCasting } from '../record/read-casting';
-import { simulatedPlan } from '../study/remedy-effect';
+import { simulatedPlan } from '../plan/simulated-plan';
 import type { CastingPlan, Problem } from './plan-types';
 
 const bombs = (change: (casting: Casting) => void): Casting => {

@@ -10,7 +10,8 @@ import { larderNeeds } from './larder';
 import { usualClosing } from '../edit/closing';
 import { addPrep } from '../edit/prep';
 import { addCoat, applyRemedy, removeCoat } from '../edit/remedy';
-import { remedyEffect, simulatedPlan } from '../study/remedy-effect';
+import { remedyEffect } from '../study/remedy-effect';
+import { simulatedPlan } from './simulated-plan';
 import type { CastingPlan, PartDraft, Problem } from './plan-types';
 import { castsOf, sortsOf } from './sorts';
 

@@ -1,10 +1,11 @@
 import { batchAmounts, batchStation, type BatchResult } from '../batch/batch';
+import { aboutInOrder, inJobOrder, type JobOrder } from '../batch/job-order';
 import { startBy } from '../batch/start';
 import type { ChillResult } from '../chill/chill';
 import { chillAnswers } from '../chill/chill-answers';
 import { CHOCOLATE_MATTER } from '../matter/chocolate';
 import { madeAhead, makeBy } from '../fill/made-ahead';
-import { keepWorkable, meltStation } from '../melt/melt';
+import { keepWorkable, meltStation, type MeltPlan } from '../melt/melt';
 import { answer, term, type Answer } from '../quantity/answer';
 import { fillingOf } from '../record/references';
 import { batchInput, castsAlike } from './batch-input';
@@ -36,12 +37,31 @@ export function finishPlan(draft: PlanDraft, chills: readonly ChillResult[]): Ca
   const amounts = batchAmounts(input);
   const made = amounts.melts.map(({ meltId, meltedKg }) => meltStation(meltInput(casting, meltId, meltedKg)));
   const batch = batchStation(input, amounts, new Map(made.map((melt) => [melt.input.meltId, melt.ready.value])));
-  const melts = made.map((melt) => keepWorkable(melt, stretchesFor(batch.timeline, melt.input.meltId)));
   const seen = parts.find(({ part }) => part.id === draft.part.id) ?? parts[0];
-  const start = startBy(casting.due, batch.total);
-  const fillings = fillingNeeds(draft, batch, start);
-  const plan = { ...chilled, ...seen, parts, batch, start, melts, fillings, wet: staysWet(draft, parts) };
-  return { ...plan, problems: findProblems(plan) };
+  return timed({ ...chilled, ...seen, parts, wet: staysWet(draft, parts) }, batch, made);
+}
+
+/** The same plan with its rounds in an order that was found for it: what follows from the minutes follows. */
+export function planInOrder(plan: CastingPlan, order: JobOrder): CastingPlan {
+  return timed(plan, inJobOrder(plan.batch, order), plan.melts);
+}
+
+/** The same plan, about as long as it is likely to be once its order is found. @param waits share of the waiting that is likely to be left, 0 to 1 */
+export function planAboutInOrder(plan: CastingPlan, waits: number): CastingPlan {
+  const batch = aboutInOrder(plan.batch, waits);
+  return batch === plan.batch ? plan : timed(plan, batch, plan.melts);
+}
+
+/** What follows from the minutes of the work. */
+function timed(
+  plan: Omit<CastingPlan, 'batch' | 'start' | 'melts' | 'fillings' | 'problems'>,
+  batch: BatchResult,
+  made: readonly MeltPlan[],
+): CastingPlan {
+  const melts = made.map((melt) => keepWorkable(melt, stretchesFor(batch.timeline, melt.input.meltId)));
+  const start = startBy(plan.casting.due, batch.total);
+  const timedPlan = { ...plan, batch, start, melts, fillings: fillingNeeds(plan, batch, start) };
+  return { ...timedPlan, problems: findProblems(timedPlan) };
 }
 
 function chilledParts(draft: PlanDraft, chills: readonly ChillResult[]): PartPlan[] {

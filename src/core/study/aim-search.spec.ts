@@ -2,7 +2,7 @@ import { demoCastings } from '../../data/demo';
 import { readCasting } from '../record/read-casting';
 import { draftPlan } from '../plan/draft';
 import { BLOWS, rimOfGoal, searchWays, type AimGoal, type Blow, type FoundWay } from './aim-search';
-import { simulatedPlan } from './remedy-effect';
+import { simulatedPlan } from '../plan/simulated-plan';
 
 const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
 const found = (goal: AimGoal, casting = bombs): readonly FoundWay[] => {

@@ -8,6 +8,7 @@ import { LIMITS, within } from '../record/limits';
 import { cavityRecordOf, chocolateOf, meltOf, partOf } from '../record/references';
 import { doseFor } from '../shell/laid-film';
 import type { Simulated } from '../shell/simulated';
+import { fittedPlan } from '../occasion/fitted-job';
 import { draftPlan } from '../plan/draft';
 import { chillsOf } from '../plan/makings';
 import { makingOf, type Made } from '../plan/making';
@@ -168,7 +169,7 @@ function tried(
     changed.parts.map(({ id }) => (id === part.id ? simulated : undefined)),
     part.id,
   );
-  const whole = finishPlan(draft, chillsOf(draft));
+  const whole = fittedPlan(finishPlan(draft, chillsOf(draft)));
   if (!Number.isFinite(whole.batch.total.value)) return { way: undefined, simulated };
   keepCoatsAsMade(part, draft.coatsMade);
   return {

@@ -1,10 +1,9 @@
 import type { Casting } from '../record/casting';
 import { copyOf } from '../record/copy';
-import { draftPlan, seenFrom } from '../plan/draft';
-import { chillsOf, makingsOf } from '../plan/makings';
-import { finishPlan } from '../plan/plan';
+import { fittedPlan } from '../occasion/fitted-job';
+import { seenFrom } from '../plan/draft';
 import { applyRemedy } from '../edit/remedy';
-import { simulateMaking } from '../plan/simulate';
+import { simulatedPlan } from '../plan/simulated-plan';
 import type { CastingPlan, Problem, Remedy } from '../plan/plan-types';
 
 /** What a remedy would change in all, for the note that offers it. */
@@ -22,9 +21,9 @@ export function problemId({ key, partId = '', variant = '', values }: Problem): 
   return `${key} ${partId} ${variant} ${values['coat'] ?? ''}`;
 }
 
-/** Plans a casting, its shell simulated, by the nominal chill, and what each of its notes' remedies would change. */
+/** Plans a casting, its shell simulated, by the nominal chill, its rounds in each other's waits, and what each of its notes' remedies would change. */
 export function remedyEffects(casting: Casting): RemedyEffects {
-  const plan = simulatedPlan(casting);
+  const plan = fittedPlan(simulatedPlan(casting));
   return new Map(
     plan.problems.flatMap((problem) =>
       problem.remedy
@@ -34,25 +33,15 @@ export function remedyEffects(casting: Casting): RemedyEffects {
   );
 }
 
-/** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. */
+/** Plans the casting with the remedy and gives the differences to now; NaN where a time is unbounded. @param plan in the order that was found for it */
 export function remedyEffect(plan: CastingPlan, remedy: Remedy): RemedyEffect {
   const changed = copyOf(plan.casting);
   applyRemedy(changed, remedy, plan);
-  const after = simulatedPlan(changed, plan.part.id);
+  const after = fittedPlan(simulatedPlan(changed, plan.part.id));
   const melted = (p: CastingPlan): number => p.batch.melts.reduce((sum, melt) => sum + melt.melted.value, 0);
   return {
     seconds: after.batch.total.value - plan.batch.total.value,
     kg: melted(after) - melted(plan),
     breakChance: after.coat.breakChance.value,
   };
-}
-
-/** A plan with its shell as simulated and the nominal chill. */
-export function simulatedPlan(casting: Casting, seen?: string): CastingPlan {
-  const draft = draftPlan(
-    casting,
-    makingsOf(casting).makings.map((making) => simulateMaking(making).simulated),
-    seen,
-  );
-  return finishPlan(draft, chillsOf(draft));
 }

@@ -1,7 +1,7 @@
 import { demoCastings } from '../../data/demo';
 import { readCasting } from '../record/read-casting';
 import { compareWays, madeThisWay, WAYS, type Way } from './ways';
-import { simulatedPlan } from './remedy-effect';
+import { simulatedPlan } from '../plan/simulated-plan';
 
 const [bombs, bites] = demoCastings(new Date('2026-10-12T08:00:00Z'));
 

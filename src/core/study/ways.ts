@@ -5,7 +5,7 @@ import { setsUpright, tippedOut } from '../record/method';
 import { partOf } from '../record/references';
 import { setIn } from '../edit/sets';
 import { keepCoatsAsMade } from '../edit/remedy';
-import { simulatedPlan } from './remedy-effect';
+import { simulatedPlan } from '../plan/simulated-plan';
 import type { CastingPlan } from '../plan/plan-types';
 
 /** Ways of making the same piece that are worth holding beside each other. */

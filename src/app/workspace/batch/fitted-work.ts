@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { from, of, switchMap } from 'rxjs';
-import { startBy } from '../../../core/batch/start';
 import { workNames } from '../../../core/plan/work-names';
-import { answer } from '../../../core/quantity/answer';
 import { PlanService } from '../../state/plan-service';
 import { Study } from '../../state/study';
 import { Units } from '../../state/units';
@@ -19,7 +17,7 @@ import { startText } from '../../wording/times';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Fold],
   template: `
-    @if (job(); as fitted) {
+    @if (fitted()) {
       <h2>
         Each round in the waits of the others: <strong>{{ whole() }}</strong>
       </h2>
@@ -43,35 +41,38 @@ export class FittedWork {
   private readonly plans = inject(PlanService);
   private readonly study = inject(Study);
   private readonly units = inject(Units);
-  /** The plan once it has come to rest: what is dragged is not fitted. */
-  private readonly rests = computed(() =>
-    this.plans.chillSource() === 'worker' ? this.plans.plan()?.casting : undefined,
-  );
-  private readonly answer = toSignal(
-    toObservable(this.rests).pipe(switchMap((casting) => (casting ? from(this.study.fitted()) : of(undefined)))),
-  );
-  protected readonly job = computed(() => {
-    const answer = this.answer();
-    return typeof answer === 'string' ? undefined : answer;
+  protected readonly fitted = computed(() => {
+    const plan = this.plans.plan();
+    return plan?.batch.order === 'found' ? plan : undefined;
   });
+  /** The casting once its rounds are fitted: what is dragged is not asked about. */
+  private readonly rests = computed(() => this.fitted()?.casting);
+  private readonly withMoreS = toSignal(
+    toObservable(this.rests).pipe(
+      switchMap((casting) => (casting ? from(this.study.withMoreMoldsS()) : of(undefined))),
+    ),
+  );
   protected readonly notFitted = computed(() => {
-    const answer = this.answer();
-    return typeof answer === 'string' ? NOT_FITTED[answer] : '';
+    const why = this.plans.notFitted();
+    return why ? NOT_FITTED[why] : '';
   });
-  protected readonly whole = computed(() => text(this.job()?.endS ?? 0, 'duration', this.units.system()));
+  protected readonly whole = computed(() =>
+    text(this.fitted()?.batch.total.value ?? 0, 'duration', this.units.system()),
+  );
   protected readonly said = computed(() => {
-    const job = this.job();
-    return job ? fittedText(job, this.units.system()) : '';
+    const plan = this.fitted();
+    return plan ? fittedText(plan.batch, this.withMoreS(), this.units.system()) : '';
   });
   protected readonly lines = computed(() => {
-    const plan = this.plans.plan();
-    const job = this.job();
-    if (!plan || !job) return [];
+    const plan = this.fitted();
+    if (!plan) return [];
     const { due } = plan.casting;
     const names = workNames(plan);
-    const start = startBy(due, answer(job.endS, 'duration', 'batch.total', []));
-    return job.stretches.map((stretch) => ({
-      at: startText(start.value + stretch.startSeconds, due),
+    const { wholeJob } = plan.batch.timeline;
+    // What is waited for between is no line of its own; what dries at last is.
+    const told = wholeJob.filter(({ handsOn }, i) => handsOn || i === wholeJob.length - 1);
+    return told.map((stretch) => ({
+      at: startText(plan.start.value + stretch.startSeconds, due),
       name: stretchName(stretch, names).long + (stretch.round === undefined ? '' : `, round ${stretch.round + 1}`),
       takes: text(stretch.seconds, 'duration', this.units.system()),
     }));

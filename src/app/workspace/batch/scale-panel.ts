@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, type Signal } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { draftPlan } from '../../../core/plan/draft';
 import { chillsOf, makingsOf } from '../../../core/plan/makings';
 import { structureOf } from '../../../core/plan/making';
 import { castIn } from '../../../core/edit/parts';
 import { finishPlan } from '../../../core/plan/plan';
+import type { CastingPlan } from '../../../core/plan/plan-types';
 import { changesInKind } from '../../../core/plan/scale';
 import type { Casting } from '../../../core/record/casting';
 import { castingMold } from '../../../core/record/copies';
@@ -16,6 +17,7 @@ import { meltOf, partOf } from '../../../core/record/references';
 import { CastingStore } from '../../state/casting-store';
 import { MoldLibrary } from '../../state/mold-library';
 import { OpenPart } from '../../state/open-part';
+import { Orders } from '../../state/orders';
 import { PlanService } from '../../state/plan-service';
 import { Sources } from '../../state/sources';
 import { Units } from '../../state/units';
@@ -76,6 +78,7 @@ export class ScalePanel {
   private readonly units = inject(Units);
   protected readonly sources = inject(Sources);
   private readonly plans = inject(PlanService);
+  private readonly orders = inject(Orders);
   protected readonly plan = this.plans.plan;
   protected readonly factors = [
     { name: 'half', by: 0.5 },
@@ -110,23 +113,39 @@ export class ScalePanel {
     this.change(changed);
     return JSON.stringify(changed) === JSON.stringify(casting) ? undefined : changed;
   });
-  protected readonly texts = computed(() => {
-    const plan = this.plan();
+  /** Both by the simulation's correction where it holds for both, else both by the closed form, so that only what was changed makes a difference. */
+  private readonly corrections = computed(() => {
     const changed = this.changed();
-    if (!plan || !changed) return undefined;
-    // Both by the simulation's correction where it holds for both, else both by the closed form, so that only what was changed makes a difference.
     const corrections = this.plans.allSimulated();
+    if (!changed || !corrections) return undefined;
     const { makings } = makingsOf(changed);
     const holds =
-      corrections?.length === makings.length &&
+      corrections.length === makings.length &&
       makings.every((making, i) => corrections[i].structure === structureOf(making));
-    const [before, after] = [plan.casting, changed].map((casting) => {
-      const draft = draftPlan(casting, holds ? corrections : []);
-      return finishPlan(draft, chillsOf(draft));
-    });
-    const texts = scaledTexts(before, after, changesInKind(before, after), this.units.system());
-    return holds ? texts : [...texts, 'Estimated, before and after: the simulation follows once it is made so.'];
+    return holds ? corrections : undefined;
   });
+  private readonly before = this.planned('before', () => this.changed() && this.plan()?.casting);
+  private readonly after = this.planned('after', () => this.changed());
+  protected readonly texts = computed(() => {
+    const [before, after] = [this.before(), this.after()];
+    if (!before || !after) return undefined;
+    const texts = scaledTexts(before, after, changesInKind(before, after), this.units.system());
+    return this.corrections()
+      ? texts
+      : [...texts, 'Estimated, before and after: the simulation follows once it is made so.'];
+  });
+
+  /** @param id by which its order is told from that of the casting itself */
+  private planned(id: string, of: () => Casting | undefined): Signal<CastingPlan | undefined> {
+    return this.orders.ordering(
+      computed(() => {
+        const casting = of();
+        if (!casting) return undefined;
+        const draft = draftPlan({ ...casting, id }, this.corrections() ?? []);
+        return finishPlan(draft, chillsOf(draft));
+      }),
+    );
+  }
 
   protected times(by: number): void {
     this.wantedPieces.set(within(LIMITS.pieces, (this.plan()?.casting.pieces ?? 1) * by, 1));
