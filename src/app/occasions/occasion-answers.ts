@@ -46,17 +46,15 @@ export class OccasionAnswers {
     const late = plan.startS < this.view.clock.seconds();
     // Over several days a time by itself would be taken for one of the same day.
     const days = dayText(plan.startS, due.zone) !== dayText(plan.readyS, due.zone);
-    const clock = (seconds: number): string =>
-      days ? weekdayTimeText(seconds, due.zone) : timeText(seconds, due.zone);
     return [
       {
         name: 'Start',
-        figure: clock(plan.startS),
+        figure: timeText(plan.startS, due.zone),
         said: `${dayText(plan.startS, due.zone)}${late ? ': that has passed' : ''}`,
       },
       {
         name: 'Ready',
-        figure: clock(plan.readyS),
+        figure: (days ? weekdayTimeText : timeText)(plan.readyS, due.zone),
         said: `wanted by ${dueText(due)}`,
       },
       {
@@ -67,7 +65,7 @@ export class OccasionAnswers {
       {
         name: 'By hand',
         figure: time(plan.handsOnS),
-        said: `one after the other all would take ${time(plan.apartS)}`,
+        said: `each by itself, one after the other: ${time(plan.apartS)}`,
       },
       {
         name: several ? 'Free in a stay' : 'Free',

@@ -9,7 +9,7 @@ import { FieldScope } from '../ui/field-scope';
 import { Gone } from '../ui/gone';
 import { RecordHeader } from '../ui/record-header';
 import { ShareBar } from '../ui/share-bar';
-import { noTimetableText } from '../wording/occasion';
+import { noTimetableText, unfitText, widerText } from '../wording/occasion';
 import { dueText } from '../wording/times';
 import { LanesView } from './lanes';
 import { OccasionAhead } from './occasion-ahead';
@@ -69,7 +69,16 @@ export class OccasionPage {
     const last = timetable.plan ? ' What is shown is the last timetable that was found, from before.' : '';
     if (timetable.failed) return `The search did not answer.${last}`;
     if (timetable.stopped) return `The search was stopped before it had found a timetable.${last}`;
-    return timetable.why ? `${noTimetableText(timetable.why, this.view.told(), this.view.zone())}${last}` : '';
+    if (!timetable.why) return '';
+    const would = timetable.unfit?.wider ? ` ${widerText(timetable.unfit.wider, this.view.zone())}` : '';
+    return `${noTimetableText(timetable.why, this.view.told(), this.view.zone())}${would}${last}`;
+  });
+  /** What is being searched for. */
+  protected readonly looking = computed(() => {
+    const { plan, unfit, outdated } = this.view.timetable() ?? {};
+    if (unfit) return unfitText(unfit, this.view.zone());
+    if (!plan) return 'Looking for a timetable';
+    return outdated ? 'Looking for one as it is now; the last is shown' : 'Looking for a better one';
   });
   protected readonly unanswered = computed(() => {
     const { failed, stopped } = this.view.timetable() ?? {};

@@ -1,7 +1,7 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import type { SavedTimetable } from '../../core/occasion/kept-timetable';
 import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
-import type { NoTimetable, OccasionProgress } from '../../core/occasion/occasion-answer';
+import type { NoTimetable, OccasionProgress, Unfit } from '../../core/occasion/occasion-answer';
 import type { Casting } from '../../core/record/casting';
 import type { Stay } from '../../core/schedule/workload';
 import type { Occasion, PackedSet } from '../../core/record/occasion';
@@ -19,6 +19,8 @@ export interface Timetable {
   /** How far the search is, 0 to 1; undefined where there is none. */
   readonly share?: number | undefined;
   readonly why?: NoTimetable | undefined;
+  /** What is held does not go with the rest as it was. */
+  readonly unfit?: Unfit | undefined;
   /** The search did not answer, or was stopped before it had found any. */
   readonly failed?: true;
   readonly stopped?: true;
@@ -141,9 +143,17 @@ export class Timetables {
 
   private async search({ occasion, castings }: Asked): Promise<void> {
     const mine = ++this.asks;
-    const tell = ({ share, plan }: OccasionProgress): void => {
+    const tell = ({ share, plan, unfit }: OccasionProgress): void => {
       if (mine !== this.asks) return;
-      this.state.update((state) => state && { ...state, share, ...(plan ? { plan, outdated: false } : {}) });
+      this.state.update(
+        (state) =>
+          state && {
+            ...state,
+            share,
+            ...(unfit ? { unfit } : {}),
+            ...(plan ? { plan, outdated: false, unfit: undefined } : {}),
+          },
+      );
     };
     const recalled = await this.recall(occasion);
     if (mine !== this.asks) return;

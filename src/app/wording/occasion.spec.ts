@@ -1,6 +1,6 @@
 import type { Bowl } from '../../core/occasion/bowls';
 import { demoCastings } from '../../data/demo';
-import { amountsText, bowlText, noTimetableText, taskText, type Told } from './occasion';
+import { amountsText, bowlText, noTimetableText, taskText, unfitText, type Told } from './occasion';
 import { supplyName } from './supplies';
 
 const bowl = (name: string, change: Partial<Bowl> = {}): Bowl => ({
@@ -30,6 +30,17 @@ const told: Told = { castings: [], names: {}, bowls, sets: [set], system: 'metri
 const zone = 'Europe/Berlin';
 
 describe('what an occasion says', () => {
+  it('says at once that what is held does not go with the rest, and how much earlier or later somebody would have to be there', () => {
+    const at = (local: string): number => Date.parse(`${local}Z`) / 1000;
+    expect(unfitText({}, 'UTC')).toMatch(/another is being looked for\.$/);
+    const earlier = unfitText({ wider: { stay: 1, fromS: at('2026-10-17T13:43:20') } }, 'UTC');
+    // Nobody begins to the second.
+    expect(earlier).toContain('if you began on Sat 17 Oct at 13:40.');
+    expect(unfitText({ wider: { stay: 0, toS: at('2026-10-16T21:30:00') } }, 'UTC')).toContain(
+      'if you stayed on Fri 16 Oct until 21:30.',
+    );
+  });
+
   it('of a bowl that is made of another, and of what that other has to leave', () => {
     expect(bowlText(bowls[0], 0, bowls, 'metric')).toBe('leave 290 g for Rose');
     expect(bowlText(bowls[1], 1, bowls, 'metric')).toBe('made of 290 g Linen and 10 g Red; 120 g left at the end');

@@ -1,7 +1,8 @@
 import type { Bowl } from '../../core/occasion/bowls';
 import { BREAK_AFTER_S } from '../../core/occasion/breaks';
 import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
-import type { NoTimetable } from '../../core/occasion/occasion-answer';
+import type { NoTimetable, Unfit } from '../../core/occasion/occasion-answer';
+import type { Wider } from '../../core/occasion/wider';
 import type { StayNote } from '../../core/occasion/stays';
 import type { Task } from '../../core/occasion/work';
 import type { WorkNames } from '../../core/plan/work-names';
@@ -194,6 +195,19 @@ export function noTimetableText(why: NoTimetable, told: Told, zone: string): str
       return `No timetable was found that keeps to all of it.${start}${more} Make a stay longer, add one, or let go of what is held.`;
     }
   }
+}
+
+/** That what is held does not go with the rest as it was, and what would do. */
+export function unfitText({ wider }: Unfit, zone: string): string {
+  const would = wider ? ` ${widerText(wider, zone)}` : '';
+  return `What is held does not go with the rest in this order; another is being looked for.${would}`;
+}
+
+/** Which stay would have to be longer for what is held: "It would go in this order if you began on Sat 17 Oct at 13:45." */
+export function widerText(wider: Wider, zone: string): string {
+  const began = 'fromS' in wider;
+  const at = began ? wider.fromS : wider.toS;
+  return `In this order it would go if you ${began ? 'began' : 'stayed'} on ${dayText(at, zone)} ${began ? 'at' : 'until'} ${timeText(began ? Math.floor(at / 300) * 300 : at, zone)}.`;
 }
 
 /** Earlier than this before the latest, what is possible is told by its end alone, s. */

@@ -1,6 +1,7 @@
 import type { NoWork } from './occasion-work';
 import type { SavedTimetable } from './kept-timetable';
 import type { OccasionPlan } from './occasion-plan';
+import type { Wider } from './wider';
 import type { Task } from './work';
 
 /** Why an occasion has no timetable. */
@@ -36,10 +37,17 @@ export type OccasionAnswer =
     }
   | { readonly ok: false; readonly why: NoTimetable };
 
+/** That what is held does not go with the rest as it was; which stay would have to be longer for it, where that would do. */
+export interface Unfit {
+  readonly wider?: Wider;
+}
+
 /** How far the search is, 0 to 1, and what it has found so far. */
 export interface OccasionProgress {
   readonly share: number;
   readonly plan?: OccasionPlan;
+  /** What is held does not go with the timetable that there was, and another is searched for; it would if a stay were longer. */
+  readonly unfit?: Unfit;
 }
 
 /** The search, so that a worker can tell how far it is and be stopped. */

@@ -17,12 +17,16 @@ import { longStretches, middleOf, withBreakAt } from './breaks';
 import { MeltsAnew } from './melts-anew';
 import { occasionWork, type OccasionWork, type Together } from './occasion-work';
 import { withHolds, workloadOf } from './occasion-workload';
+import { beyond, tried, widened, type Wider } from './wider';
 
 /** How often it is found out anew what is done in which stay, and in how many rounds. */
 const STARTS_ANEW = 4;
 const ROUNDS_ANEW = 250;
 /** To have something at another time it is tried to move what hangs on it alone, then so many others near it; at last as many as go. */
 const MOVED_WITH = [0, 3, ...Array.from({ length: 12 }, () => undefined)];
+
+/** The same with a stay that is longer. */
+const WIDER_WITH = [3, undefined, undefined];
 
 /** The search for an occasion's timetable, by one kind of its work after another. */
 export class Search {
@@ -183,17 +187,32 @@ export class Search {
     if (!last) return undefined;
     const begun = this.begun(last.asked);
     const { workload, made, backward, improver } = begun;
-    if (this.impossible(workload, made)) return undefined;
+    const hopeless = this.impossible(workload, made) !== undefined;
     const { operations, lags } = backward;
     const starts = last.starts.map((start, i) => operations[i].heldAt ?? start);
     const away = starts.flatMap((start, i) => (start === last.starts[i] ? [] : [i]));
-    const near = lags.flatMap(({ from, to }) => (away.includes(from) || away.includes(to) ? [from, to] : []));
-    const anew = [...new Set([...away, ...near])];
-    const does =
-      away.length === 0
-        ? improver.takeOver(starts)
-        : MOVED_WITH.some((others) => improver.takeOver(starts, anew, others));
-    return does ? yield* this.rounds(begun, true) : undefined;
+    const hanging = lags.flatMap(({ from, to }) => (away.includes(from) || away.includes(to) ? [from, to] : []));
+    const near = [...new Set([...away, ...hanging])];
+    if (!hopeless && away.length === 0) improver.takeOver(starts);
+    else if (!hopeless) takenOver(improver, starts, near, MOVED_WITH);
+    if (improver.best) return yield* this.rounds(begun, true);
+    yield { share: 0, unfit: {} };
+    const wider = this.wider(last.asked, starts, near);
+    if (wider) yield { share: 0, unfit: { wider } };
+    return undefined;
+  }
+
+  /** What is held does not go with the rest: which stay would have to be longer for it; undefined where that would not do either. */
+  private wider(asked: Asked, starts: Starts, anew: readonly number[]): Wider | undefined {
+    const workload = this.workload(asked);
+    for (const how of tried(workload.stays)) {
+      const wide = { ...workload, stays: widened(workload.stays, how, this.backS) };
+      if (impossible(wide)) continue;
+      const backward = reversed(wide, this.backS);
+      const { best } = takenOver(new Improver(backward, SEED), starts, anew, WIDER_WITH);
+      if (best) return beyond(this.stays, how, wide, forward(backward, best.starts, this.backS), this.zeroS);
+    }
+    return undefined;
   }
 
   /** Once it is about known when somebody is there, a break is put into the middle of each long stretch that has room for it. */
@@ -259,4 +278,15 @@ export class Search {
       })),
     };
   }
+}
+
+/** Goes on from a timetable with ever more of it taken anew, until that does. @param anew what is taken anew in any case @param others so many others */
+function takenOver(
+  improver: Improver,
+  starts: Starts,
+  anew: readonly number[],
+  others: readonly (number | undefined)[],
+): Improver {
+  others.some((count) => improver.takeOver(starts, anew, count));
+  return improver;
 }

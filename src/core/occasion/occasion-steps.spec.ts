@@ -49,9 +49,15 @@ function firstPlan(change: Partial<Occasion>, isWanted: (plan: OccasionPlan) => 
     if (done || (plan && isWanted(plan))) return plan;
   }
 }
-function planOf(change: Partial<Occasion>, of?: readonly Casting[]): OccasionPlan {
+/** The same is searched for once: it comes out the same each time, as is tested below. */
+const searched = new Map<string, OccasionPlan>();
+function planOf(change: Partial<Occasion>, of: readonly Casting[] = castings): OccasionPlan {
+  const key = JSON.stringify([change, of]);
+  const before = searched.get(key);
+  if (before) return before;
   const { answer } = answered(change, of);
   if (!answer.ok) throw new Error(answer.why.key);
+  searched.set(key, answer.plan);
   return answer.plan;
 }
 function whyOf(change: Partial<Occasion>, of?: readonly Casting[]): NoTimetable {
@@ -65,10 +71,11 @@ const few = ['demo-bombs', 'demo-pears', 'demo-tiles'].map(demo);
 describe('an occasion at one stretch', () => {
   const plan = planOf({});
 
-  it('takes nine castings in little more than the longest of them: a quarter of what they take one after the other', () => {
+  it('takes nine castings in little more than the longest of them: less than a third of what they take one after the other', () => {
     const longest = Math.max(...castings.map((casting) => planned(casting).batch.total.value));
     const whole = plan.readyS - plan.startS;
-    expect(plan.apartS).toBeGreaterThan(3.5 * whole);
+    expect(plan.apartS).toBeGreaterThan(3 * whole);
+    expect(whole).toBeLessThan(1.05 * plan.leastS);
     expect(whole).toBeLessThan(1.25 * longest);
     // No later start than the one that is found.
     expect(at(supper.due.local) - plan.leastS).toBeGreaterThanOrEqual(plan.startS - 1);
@@ -105,7 +112,7 @@ describe('an occasion at one stretch', () => {
   });
 
   it('comes out the same each time', () => {
-    expect(planOf({}, few)).toEqual(planOf({}, few));
+    expect(answered({}, few).answer).toEqual(answered({}, few).answer);
   });
 
   it('is shared by two: never longer', () => {
@@ -238,7 +245,8 @@ describe('a break', () => {
     const [without, withIt] = [planOf({}), planOf({ breakS: 1800 })];
     const takes = ({ readyS, startS }: OccasionPlan): number => readyS - startS;
     expect(takes(withIt)).toBeGreaterThanOrEqual(takes(without));
-    expect(takes(withIt)).toBeLessThanOrEqual(takes(without) + 1800 + 120);
+    expect(withIt.leastS).toBeLessThanOrEqual(without.leastS + 1800);
+    expect(takes(withIt)).toBeLessThan(1.05 * withIt.leastS);
     expect(withIt.handsOnS).toBe(without.handsOnS);
   });
 
