@@ -1,10 +1,8 @@
-/**
- * Packs in which chocolate, colours and dusts are sold, kg: a tube or small jar for details, bags for bulk, 454 g being a pound. Common practice, no
- * source; the tube's weight is from memory.
- */
-const USUAL_PACKS_KG = [0.02, 0.1, 0.25, 0.454, 1, 2.5] as const;
-const TUBE_KG = USUAL_PACKS_KG[0];
+/** A tube or small jar for details, and a bag for bulk, kg: a pound. Common practice, no source; the tube's weight is from memory. */
+const TUBE_KG = 0.02;
 const BAG_KG = 0.454;
+/** Packs in which chocolate, colours and dusts are sold, kg. Common practice, no source. */
+const USUAL_PACKS_KG = [TUBE_KG, 0.1, 0.25, BAG_KG, 1, 2.5] as const;
 /** A pack so many times as large as what is to be bought is too large, and so many packs are too many. */
 const TOO_LARGE = 4;
 const TOO_MANY = 3;
