@@ -51,7 +51,7 @@ test('two halves of two colours: a melt for each, light before dark, all of it a
   await expect(page.getByText('Rounds 1 to 3, each: 6 × Lower half')).toBeVisible();
   await worked(page);
   const bars = page.locator('ks-batch-view .shares');
-  const heads = page.locator('ks-batch-view h2');
+  const heads = page.getByRole('region', { name: 'What is melted' }).locator('h2');
   await expect(heads).toHaveCount(2);
   for (let i = 0; i < 2; i++) {
     const [melted] = grams((await heads.nth(i).textContent()) ?? '');
