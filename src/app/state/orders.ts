@@ -27,6 +27,8 @@ export class Orders {
   private readonly client = inject(StudyAccess).client;
   /** The last that was found for each casting, by its id. */
   private readonly found = signal<ReadonlyMap<string, Found>>(new Map());
+  /** The last plan of each casting that the worker was asked about. */
+  private readonly asked = new Map<string, CastingPlan>();
 
   /**
    * Plans in their order, which is found for each that has stood for a moment; until then about as long as they are likely to be, by the order that
@@ -63,6 +65,7 @@ export class Orders {
 
   private async find(plan: CastingPlan): Promise<void> {
     const job = jobWorkload(plan);
+    this.asked.delete(plan.casting.id);
     if (!job) return this.keep({ plan, key: '', order: whyNotFitted(plan) ?? 'tooMany' });
     const key = JSON.stringify(job);
     const before = this.found().get(plan.casting.id);
@@ -70,9 +73,11 @@ export class Orders {
       if (!isSameJob(before.plan, plan) || before.plan.casting !== plan.casting) this.keep({ ...before, plan });
       return;
     }
+    this.asked.set(plan.casting.id, plan);
     const answer = await this.client.fit(job.workload);
-    // Without an answer it stays one round after the other.
-    if (answer) this.keep({ plan, key, order: orderFrom(job, answer.fitted) });
+    // Without an answer it stays one round after the other; what has been asked since is answered by itself.
+    if (answer && this.asked.get(plan.casting.id) === plan)
+      this.keep({ plan, key, order: orderFrom(job, answer.fitted) });
   }
 
   private keep(found: Found): void {
