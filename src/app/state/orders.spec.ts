@@ -59,7 +59,7 @@ describe('the order of a casting’s rounds', () => {
     jest.spyOn(TestBed.inject(StudyAccess).client, 'fit').mockResolvedValue(undefined);
     TestBed.inject(PlanService);
     await until(() => TestBed.inject(PlanService).chillSource() === 'worker');
-    await wait(200);
+    await wait(600);
     TestBed.tick();
     expect(plan().batch.order).toBe('inTurn');
     expect(plan().batch.total.value).toBe(plan().batch.inTurnS);

@@ -18,8 +18,8 @@ interface Found {
 
 /** So many castings' orders are kept. */
 const MOST_KEPT = 20;
-/** What is dragged or typed is not put in order meanwhile, ms. */
-const FOUND_AFTER_MS = 60;
+/** What is dragged or typed is not put in order meanwhile, ms: everything that is told of minutes would be drawn anew between two steps of it. */
+const FOUND_AFTER_MS = 250;
 
 /** The orders in which castings' rounds lie in each other's waits: the one engine for one casting and for an occasion. */
 @Injectable({ providedIn: 'root' })
