@@ -47,6 +47,8 @@ function moved(when: string, stays: Occasion['stays']): Result {
   const tasks = wholly(asked([]))?.tasks.filter(({ handsOn }) => handsOn) ?? [];
   const times: number[] = [];
   let found = 0;
+  // With the stay that would have to be longer, where that is told as well.
+  let toldMs = 0;
   for (const [i, { key, startS }] of tasks.entries()) {
     if (i % 4 !== 0) continue;
     wholly(asked([]));
@@ -55,19 +57,20 @@ function moved(when: string, stays: Occasion['stays']): Result {
     const steps = asked([{ operation: key, at }]);
     for (;;) {
       const { done, value } = steps.next();
-      if (!done && !value.plan && !value.unfit) continue;
+      if (!done && value.unfit) toldMs = Math.max(toldMs, performance.now() - start);
+      if (!done && !value.plan) continue;
       times.push(performance.now() - start);
-      if (done ? value.ok : value.plan) found++;
+      if (!done || value.ok) found++;
       break;
     }
   }
   const [median, most, worst] = [percentile(times, 50), percentile(times, 90), Math.max(...times)];
   return {
-    what: `Something of the supper ${when} held at another time: until the rest is worked out around it, or it is told that it does not go with that`,
+    what: `Something of the supper ${when} held at another time: until the rest is worked out around it`,
     value: `${median.toFixed(0)} ms`,
     wanted: 'under 20 ms; 90 % within 150 ms, all within 500 ms',
     met: median < 20 && most < 150 && worst < 500,
-    against: `${times.length} tasks 10 to 30 min earlier or later, ${found} of them found, of the others it is told at once and another order searched for; 90 % within ${most.toFixed(0)} ms, the slowest ${worst.toFixed(0)} ms`,
+    against: `${times.length} tasks 10 to 30 min earlier or later, ${found} of them found, the others told why not; that it does not go in the order that there was is told within ${toldMs.toFixed(0)} ms; 90 % within ${most.toFixed(0)} ms, the slowest ${worst.toFixed(0)} ms`,
   };
 }
 
