@@ -92,9 +92,7 @@ export function sheetContent(
       : '',
     mind: mindSteps(plan, system, late),
     times: [
-      ...(occasion
-        ? [{ name: 'In its occasion', value: `from ${momentText(occasion.fromS, due.zone)}: ${occasion.name}` }]
-        : []),
+      ...(occasion ? [{ name: `In ${occasion.name} from`, value: momentText(occasion.fromS, due.zone) }] : []),
       { name: occasion ? 'By itself start by' : 'Start by', value: startText(plan.start.value, due) },
       ...plan.fillings.flatMap(({ fillingId, makeBy }) =>
         makeBy ? [{ name: `Make ${fillingOf(casting, fillingId).name} by`, value: startText(makeBy.value, due) }] : [],

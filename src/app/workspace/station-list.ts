@@ -33,11 +33,11 @@ export class StationList {
     const plan = this.plans.plan();
     const found = plan && answers((key) => STATION_ROWS[key].planned?.(plan, this.units.system()));
     // Among others it begins when its occasion has it, and not when it would by itself.
-    const [batch, part] = [found?.get('batch'), this.inOccasion.part()];
-    if (batch && part)
+    const [batch, occasion, part] = [found?.get('batch'), this.inOccasion.occasion(), this.inOccasion.part()];
+    if (batch && occasion)
       found?.set('batch', {
         ...batch,
-        detail: `from ${momentText(part.from, this.inOccasion.occasion()?.due.zone ?? 'UTC')}`,
+        detail: part ? `from ${momentText(part.from, occasion.due.zone)}` : `by itself, ${batch.detail}`,
       });
     return found;
   });
