@@ -47,30 +47,31 @@ function moved(when: string, stays: Occasion['stays']): Result {
   const tasks = wholly(asked([]))?.tasks.filter(({ handsOn }) => handsOn) ?? [];
   const times: number[] = [];
   let found = 0;
-  // With the stay that would have to be longer, where that is told as well.
-  let toldMs = 0;
   for (const [i, { key, startS }] of tasks.entries()) {
     if (i % 4 !== 0) continue;
     wholly(asked([]));
     const at = localTime(startS + MOVED_S[(i / 4) % MOVED_S.length], occasion.due.zone);
     const start = performance.now();
     const steps = asked([{ operation: key, at }]);
+    let told = Infinity;
     for (;;) {
       const { done, value } = steps.next();
-      if (!done && value.unfit) toldMs = Math.max(toldMs, performance.now() - start);
+      const ms = performance.now() - start;
+      if (!done && value.unfit?.wider) told = Math.min(told, ms);
       if (!done && !value.plan) continue;
-      times.push(performance.now() - start);
-      if (!done || value.ok) found++;
+      const isFound = !done || value.ok;
+      times.push(isFound ? ms : Math.min(told, ms));
+      if (isFound) found++;
       break;
     }
   }
   const [median, most, worst] = [percentile(times, 50), percentile(times, 90), Math.max(...times)];
   return {
-    what: `Something of the supper ${when} held at another time: until the rest is worked out around it`,
+    what: `Something of the supper ${when} held at another time: until the rest is worked out around it, or, where it cannot be, when one would have to be there for it`,
     value: `${median.toFixed(0)} ms`,
     wanted: 'under 20 ms; 90 % within 150 ms, all within 500 ms',
     met: median < 20 && most < 150 && worst < 500,
-    against: `${times.length} tasks 10 to 30 min earlier or later, ${found} of them found, the others told why not; that it does not go in the order that there was is told within ${toldMs.toFixed(0)} ms; 90 % within ${most.toFixed(0)} ms, the slowest ${worst.toFixed(0)} ms`,
+    against: `${times.length} tasks 10 to 30 min earlier or later, ${found} of them found; 90 % within ${most.toFixed(0)} ms, the slowest ${worst.toFixed(0)} ms`,
   };
 }
 

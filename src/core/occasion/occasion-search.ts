@@ -2,12 +2,12 @@ import { dueSeconds } from '../record/due';
 import type { Occasion } from '../record/occasion';
 import type { CastingPlan } from '../plan/plan-types';
 import { Attendance } from '../schedule/attend';
-import { heldOutside } from '../schedule/held';
 import { impossible } from '../schedule/impossible';
 import { Improver } from '../schedule/improve';
 import { forward, reversed } from '../schedule/reversed';
 import { byHandsS, type Starts, type Stay, type Workload } from '../schedule/workload';
 import type { NoTimetable, OccasionAnswer, OccasionProgress, Steps } from './occasion-answer';
+import { impossibleOf } from './occasion-impossible';
 import { occasionPlan, type OccasionPlan } from './occasion-plan';
 import { endSteps, roughly, AT_MOST_S, ROUNDS_AT_A_TIME, SEED, thereSteps, TRIES } from './occasion-rounds';
 import type { Asked, Begun } from './occasion-begun';
@@ -25,13 +25,23 @@ const ROUNDS_ANEW = 250;
 /** To have something at another time it is tried to move what hangs on it alone, then so many others near it; at last as many as go. */
 const MOVED_WITH = [0, 3, ...Array.from({ length: 12 }, () => undefined)];
 
-/** The same with a stay that is longer. */
-const WIDER_WITH = [3, undefined, undefined];
+/** The same where stays are longer, or bowls melted anew: what is in its way moves as well. */
+const ROOM_WITH = [3, undefined, undefined];
+
+/** A timetable to go on from, told backward, and what of it is taken anew in any case. */
+interface From {
+  readonly starts: Starts;
+  readonly anew: readonly number[];
+}
+
+const NOT_FOUND: OccasionAnswer = { ok: false, why: { key: 'notFound', help: {} } };
 
 /** The search for an occasion's timetable, by one kind of its work after another. */
 export class Search {
   private readonly backS: number;
   private readonly zeroS: number;
+  /** What was moved does not go with the rest in its order, nor do its bowls last for all of it. */
+  private from: From | undefined;
 
   constructor(
     private readonly occasion: Occasion,
@@ -50,10 +60,11 @@ export class Search {
     const { workload, improver } = begun;
     const why = this.impossible(workload, made);
     if (why) return { ok: false, why };
+    if (this.from) return NOT_FOUND;
     // What is by hands alone more than a bowl lasts has little hope of one bowl for all that is alike.
     const hopeful = !this.canBeApart(made) || byHandsS(workload) <= WORKED_FROM_S;
     const first = hopeful ? improver.first(TRIES) : improver.first(0, 1);
-    if (first !== 'found') return { ok: false, why: { key: 'notFound', help: {} } };
+    if (first !== 'found') return NOT_FOUND;
     return yield* this.bettered(begun);
   }
 
@@ -70,7 +81,7 @@ export class Search {
 
   /**
    * As if bowls lasted for ever it is found what is done in which stay, what melting anew takes counted in; then each is melted anew in every stay in
-   * which it is worked from.
+   * which it is worked from. Goes on from the timetable that there was, where it had bowls melted anew.
    */
   *meltedAnew(): Generator<OccasionProgress, OccasionAnswer | undefined> {
     const lasting = occasionWork(this.plans, { ...this.together, lastS: Infinity });
@@ -82,7 +93,8 @@ export class Search {
     const none: readonly number[] = this.stays.map(() => 0);
     let cut = none;
     for (let k = 0; k < STARTS_ANEW; k++) {
-      const one = this.lasting(lasting, cut, SEED + k);
+      const from = k === 0 ? this.from : undefined;
+      const one = this.lasting(lasting, cut, SEED + k, from);
       if (!one) {
         cut = none;
         continue;
@@ -92,7 +104,7 @@ export class Search {
         if (round % ROUNDS_AT_A_TIME === 0) {
           // The first that has room for all melts is shown.
           const { starts } = one.search.best;
-          if (!anew && tried !== starts) anew = this.anew(one.melts, starts);
+          if (!anew && tried !== starts) anew = this.anew(one.melts, starts, from ? ROOM_WITH : []);
           tried = starts;
           const share = 0.3 + (0.1 * (k + round / ROUNDS_ANEW)) / STARTS_ANEW;
           yield { share, ...(anew?.plan ? { plan: anew.plan } : {}) };
@@ -109,13 +121,16 @@ export class Search {
     return anew && (yield* this.bettered(anew, anew.improver.best?.starts));
   }
 
-  /** A search for what is done in which stay, as if bowls lasted for ever. */
-  private lasting(made: OccasionWork, cut: readonly number[], seed: number) {
+  /** A search for what is done in which stay, as if bowls lasted for ever. @param from what melts anew and breaks were added to, after all else */
+  private lasting(made: OccasionWork, cut: readonly number[], seed: number, from: From | undefined) {
     const workload = this.workload({ made }, [...cut].reverse());
     if (impossible(workload)) return undefined;
     const backward = reversed(workload, this.backS);
     const improver = new Improver(backward, seed);
-    if (improver.first(TRIES) !== 'found') return undefined;
+    const { length } = made.work.tasks;
+    const anew = from?.anew.filter((task) => task < length);
+    if (from && anew) takenOver(improver, from.starts.slice(0, length), anew, MOVED_WITH);
+    if (!improver.best && improver.first(TRIES) !== 'found') return undefined;
     const melts = new MeltsAnew(made, backward, cut, this.occasion.breakS);
     return {
       search: new Attendance(backward, improver.best?.starts ?? [], seed, (starts) => melts.costS(starts)),
@@ -123,38 +138,22 @@ export class Search {
     };
   }
 
-  private impossible(workload: Workload, { work }: OccasionWork): NoTimetable | undefined {
-    const held = heldOutside(workload, this.backS);
-    if (held) {
-      const task = work.tasks[held.operation];
-      return { key: 'held', task, earliestS: this.zeroS + held.earliest, latestS: this.zeroS + held.latest };
-    }
-    const why = impossible(workload);
-    switch (why?.key) {
-      case undefined:
-        return undefined;
-      case 'lags':
-        return { key: 'contradiction', help: {} };
-      case 'tooFewHours':
-        return why;
-      case 'tooLong':
-      case 'tooFewHands':
-        return { key: 'tooLong', task: work.tasks[why.operation] };
-      case 'tooMuch': {
-        const { resource, amount } = workload.occupations[why.occupation];
-        const place = workload.resources[resource].name === 'fridge' ? 'fridge' : 'freezer';
-        const use = work.shelfUses.find((one) => one.place === place && one.m2 === amount);
-        return { key: 'shelf', place, castingId: use?.castingId ?? '', m2: amount };
-      }
-    }
+  private impossible(workload: Workload, made: OccasionWork): NoTimetable | undefined {
+    return impossibleOf(workload, made, this.zeroS, this.backS);
   }
 
-  /** The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that. */
-  private anew(melts: MeltsAnew, found: Starts) {
+  /**
+   * The timetable found as if bowls lasted for ever, with each melted anew; undefined where the stays have no room for that.
+   * @param others in the order in which it was found, or with the melts and so many others taken anew
+   */
+  private anew(melts: MeltsAnew, found: Starts, others: readonly (number | undefined)[] = []) {
     const { made, stayOf, starts } = melts.made(found);
     const anew = this.begun({ made, stayOf });
     const { improver, backward } = anew;
-    if (!improver.takeOver(starts) || !improver.best) return undefined;
+    improver.takeOver(starts);
+    const melted = made.work.tasks.flatMap(({ bowl }, task) => (bowl === undefined ? [] : [task]));
+    if (!improver.best) takenOver(improver, starts, melted, others);
+    if (!improver.best) return undefined;
     return { ...anew, plan: this.teller(anew)(improver.best.starts, byHandsS(backward)) };
   }
 
@@ -196,6 +195,7 @@ export class Search {
     if (!hopeless && away.length === 0) improver.takeOver(starts);
     else if (!hopeless) takenOver(improver, starts, near, MOVED_WITH);
     if (improver.best) return yield* this.rounds(begun, true);
+    if (made.work.tasks.some(({ again }) => again)) this.from = { starts, anew: near };
     yield { share: 0, unfit: {} };
     const wider = this.wider(last.asked, starts, near);
     if (wider) yield { share: 0, unfit: { wider } };
@@ -209,7 +209,7 @@ export class Search {
       const wide = { ...workload, stays: widened(workload.stays, how, this.backS) };
       if (impossible(wide)) continue;
       const backward = reversed(wide, this.backS);
-      const { best } = takenOver(new Improver(backward, SEED), starts, anew, WIDER_WITH);
+      const { best } = takenOver(new Improver(backward, SEED), starts, anew, ROOM_WITH);
       if (best) return beyond(this.stays, how, wide, forward(backward, best.starts, this.backS), this.zeroS);
     }
     return undefined;
