@@ -179,6 +179,15 @@ test('a stay is dragged longer, and undone; its castings tell when they begin in
   await expect(ends).toHaveAttribute('aria-valuetext', 'Fri 16 Oct, 20:45');
 });
 
+test('a casting tells when it begins in an occasion that nobody has opened, once nothing is touched for a while', async ({
+  page,
+}) => {
+  test.slow();
+  await page.goto('/casting/demo-bombs');
+  await expect(tab(page, 'Batch')).toContainText(/by itself, start by \d\d:\d\d/);
+  await expect(tab(page, 'Batch')).toContainText(/from (Fri 16|Sat 17) Oct, \d\d:\d\d/, { timeout: 90_000 });
+});
+
 test('a second tab takes a casting away and comes back with more hands: the first follows, and loses nothing', async ({
   page,
   context,

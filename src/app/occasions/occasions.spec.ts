@@ -347,7 +347,32 @@ describe('The page of an occasion', () => {
     occasions.edit('demo-supper', 'people', (draft) => void (draft.people = 2));
     await ribbon.settle();
     expect(ribbon.text).toContain('Whole job');
-    expect(TestBed.inject(StationList).tabs().at(-1)?.detail).toMatch(/^start by/);
+    expect(TestBed.inject(StationList).tabs().at(-1)?.detail).toMatch(/^by itself, start by/);
+  });
+
+  it('is looked for behind where nobody has it open, until that is not wanted any more', async () => {
+    const timetables = TestBed.inject(Timetables);
+    const behind = () => timetables.behind(occasions.records()[0]).subscribe();
+    occasions.edit('demo-supper', 'castings', (draft) => {
+      draft.stays = [];
+      draft.castingIds = store.castings().map(({ id }) => id);
+    });
+    behind().unsubscribe();
+    const wanted = behind();
+    await until(() => timetables.tasksOf('demo-bombs') !== undefined);
+    wanted.unsubscribe();
+    const part = timetables.partOf('demo-bombs');
+    // What is open is searched for as ever, whatever is wanted behind; and it finds the same.
+    occasions.edit('demo-supper', 'people', (draft) => void (draft.people = 2));
+    const late = behind();
+    const bench = await Bench.of(OccasionPage, { id: 'demo-supper' });
+    behind();
+    await found(bench);
+    late.unsubscribe();
+    expect(timetables.timetable()?.plan).toBeDefined();
+    store.undo();
+    await found(bench);
+    expect(timetables.partOf('demo-bombs')).toEqual(part);
   });
 
   it('takes out a casting, and what is gone', async () => {

@@ -1,12 +1,15 @@
 import { Injectable, Injector, computed, effect, inject, signal, untracked } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { timer } from 'rxjs';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { EMPTY, fromEvent, merge, startWith, switchMap, timer } from 'rxjs';
 import { CastingStore } from './casting-store';
 import { Occasions } from './occasions';
 import { Timetables } from './timetables';
 
 /** Occasions are read when the first view stands: before that they would only take the processor from it. */
 const OCCASIONS_AFTER_MS = 1000;
+/** When nobody has touched anything for so long, a timetable that is not known yet is looked for. */
+const LOOKED_FOR_AFTER_MS = 5000;
+const TOUCHED = ['pointerdown', 'pointermove', 'keydown', 'wheel', 'scroll'];
 
 /** The open casting in its occasion: when it is worked on among the others, where that has been found and nothing has changed since. */
 @Injectable({ providedIn: 'root' })
@@ -23,6 +26,10 @@ export class InOccasion {
   readonly tasks = computed(() => this.timetables()?.tasksOf(this.id()) ?? []);
   /** From the first to the last of it, s since 1970 UTC. */
   readonly part = computed(() => this.timetables()?.partOf(this.id()));
+  /** Where it is not known when that is. */
+  private readonly unknown = computed(() =>
+    this.timetables() && this.timetables()?.tasksOf(this.id()) === undefined ? this.occasion() : undefined,
+  );
 
   constructor() {
     timer(OCCASIONS_AFTER_MS)
@@ -37,5 +44,22 @@ export class InOccasion {
       const occasion = untracked(() => this.occasion());
       if (timetables && occasion && occasionId) void untracked(() => timetables.recall(occasion));
     });
+    const touched = merge(...TOUCHED.map((event) => fromEvent(document, event, { passive: true, capture: true })));
+    toObservable(this.unknown)
+      .pipe(
+        switchMap((occasion) =>
+          occasion
+            ? touched.pipe(
+                startWith(undefined),
+                // Touched again, it is broken off.
+                switchMap(() =>
+                  timer(LOOKED_FOR_AFTER_MS).pipe(switchMap(() => this.timetables()?.behind(occasion) ?? EMPTY)),
+                ),
+              )
+            : EMPTY,
+        ),
+        takeUntilDestroyed(),
+      )
+      .subscribe();
   }
 }

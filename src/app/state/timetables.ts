@@ -1,7 +1,8 @@
 import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { Observable } from 'rxjs';
 import type { SavedTimetable } from '../../core/occasion/kept-timetable';
 import type { OccasionPlan, PlannedTask } from '../../core/occasion/occasion-plan';
-import type { NoTimetable, OccasionProgress, Unfit } from '../../core/occasion/occasion-answer';
+import type { NoTimetable, OccasionAnswer, OccasionProgress, Unfit } from '../../core/occasion/occasion-answer';
 import type { Casting } from '../../core/record/casting';
 import type { Stay } from '../../core/schedule/workload';
 import type { Occasion, PackedSet } from '../../core/record/occasion';
@@ -59,6 +60,8 @@ export class Timetables {
   private readonly state = signal<Timetable | undefined>(undefined);
   private asks = 0;
   private last: Asked | undefined;
+  /** What was looked for behind, and has no timetable. */
+  private inVain: Asked | undefined;
   /** The last timetable of each occasion that has been looked at, and what it was asked for. */
   private readonly known = signal<ReadonlyMap<string, Known>>(new Map());
 
@@ -141,7 +144,38 @@ export class Timetables {
     return recalled;
   }
 
-  private async search({ occasion, castings }: Asked): Promise<void> {
+  /** Looks for it behind, until it is unsubscribed from; nothing where an occasion is open, which has its own search. */
+  behind(occasion: Occasion): Observable<never> {
+    return new Observable(() => {
+      if (this.openId() !== undefined) return undefined;
+      const mine = ++this.asks;
+      void this.lookBehind(occasion, mine);
+      return () => {
+        if (mine !== this.asks) return;
+        this.asks++;
+        this.client.stopOccasion();
+      };
+    });
+  }
+
+  private async lookBehind(occasion: Occasion, mine: number): Promise<void> {
+    const asked = { occasion, castings: this.occasions.castingsOf(occasion) };
+    if (alike(this.inVain, asked) || (await this.recall(occasion)) || mine !== this.asks) return;
+    const answer = await this.client.occasion(occasion, asked.castings, () => undefined);
+    if (mine !== this.asks || !answer) return;
+    if (answer.ok) this.remember(asked, answer);
+    else this.inVain = asked;
+  }
+
+  private remember(asked: Asked, { plan, saves }: OccasionAnswer & { readonly ok: true }): void {
+    const { id } = asked.occasion;
+    this.known.update((known) => new Map(known).set(id, { asked, plan, saves }));
+    const ids = this.occasions.records().map((one) => one.id);
+    void this.found.keep({ id, asked: written(asked), plan, saves }, ids);
+  }
+
+  private async search(asked: Asked): Promise<void> {
+    const { occasion, castings } = asked;
     const mine = ++this.asks;
     const tell = ({ share, plan, unfit }: OccasionProgress): void => {
       if (mine !== this.asks) return;
@@ -160,13 +194,7 @@ export class Timetables {
     if (recalled) tell({ share: 0, plan: recalled.plan });
     const answer = await this.client.occasion(occasion, castings, tell, recalled?.saves);
     if (mine !== this.asks) return;
-    if (answer?.ok) {
-      const { plan, saves } = answer;
-      const asked = { occasion, castings };
-      this.known.update((known) => new Map(known).set(occasion.id, { asked, plan, saves }));
-      const ids = this.occasions.records().map(({ id }) => id);
-      void this.found.keep({ id: occasion.id, asked: written(asked), plan, saves }, ids);
-    }
+    if (answer?.ok) this.remember(asked, answer);
     this.state.update((state) => {
       if (!state) return state;
       if (!answer) return { ...state, share: undefined, failed: true };
