@@ -240,11 +240,13 @@ export class Bench<T> {
     const box = this.field(label);
     const press = (code: number): boolean =>
       box.dispatchEvent(new KeyboardEvent('keydown', { keyCode: code, bubbles: true, cancelable: true }));
+    const active = (): HTMLElement | null => document.getElementById(box.getAttribute('aria-activedescendant') ?? '');
     press(ENTER);
     await this.settle();
+    // The kit draws its list a frame later, which a busy machine may hold back.
+    await until(() => active() !== null);
     for (let k = 0; k < LONGEST_LIST; k++) {
-      const at = box.getAttribute('aria-activedescendant') ?? '';
-      const option = document.getElementById(at);
+      const option = active();
       if (option?.dataset['value'] === value) {
         press(ENTER);
         await this.settle();
