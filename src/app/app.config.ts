@@ -12,6 +12,7 @@ import { filter, take } from 'rxjs';
 import { NZ_DATE_CONFIG, en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
+import { TICKS, ticking, workerBeats } from './bench/ticks';
 import { START_LOG_WORKER } from './thermometer/log-worker';
 import { Notices, type Notice } from './state/notices';
 import { firstDayOfWeek } from './wording/times';
@@ -57,6 +58,11 @@ export const appConfig: ApplicationConfig = {
     {
       provide: START_PLAN_WORKER,
       useValue: () => new Worker(new URL('../workers/plan.worker', import.meta.url), { type: 'module' }),
+    },
+    {
+      provide: TICKS,
+      useFactory: () =>
+        ticking(workerBeats(() => new Worker(new URL('../workers/tick.worker', import.meta.url), { type: 'module' }))),
     },
     // The name of a built file follows from all that it takes in.
     { provide: BUILD, useValue: import.meta.url },

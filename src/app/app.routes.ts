@@ -57,6 +57,22 @@ export const routes: Routes = [
   },
   { path: 'occasions/:id', loadComponent: () => import('./occasions/occasion-page').then((m) => m.OccasionPage) },
   { path: 'occasions/:id/sheet', loadComponent: () => import('./occasions/run-sheet').then((m) => m.RunSheet) },
+  {
+    path: 'bench',
+    title: 'Bench · Kilnstone',
+    loadComponent: () => import('./bench/runs-page').then((m) => m.RunsPage),
+  },
+  {
+    path: 'bench/occasion/:id',
+    data: { kind: 'occasion' },
+    loadComponent: () => import('./bench/lay-out-page').then((m) => m.LayOutPage),
+  },
+  {
+    path: 'bench/casting/:id',
+    data: { kind: 'casting' },
+    loadComponent: () => import('./bench/lay-out-page').then((m) => m.LayOutPage),
+  },
+  { path: 'bench/:id', loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage) },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },
   { path: 'molds/:id', loadComponent: () => import('./molds/mold-page').then((m) => m.MoldPage) },

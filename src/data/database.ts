@@ -13,6 +13,14 @@ export interface Row {
   readonly pantry?: unknown;
   readonly kitchen?: unknown;
   readonly occasion?: unknown;
+  readonly run?: unknown;
+}
+
+/** A mark of a run, by its place among the run's marks; checked on the way out. */
+export interface MarkRow {
+  readonly run: string;
+  readonly n: number;
+  readonly mark: unknown;
 }
 
 /** A timetable that was found. */
@@ -41,10 +49,13 @@ export class KilnstoneDatabase extends Dexie {
   readonly kitchens!: Table<Row, string>;
   readonly occasions!: Table<Row, string>;
   readonly timetables!: Table<FoundTimetable, string>;
+  readonly runs!: Table<Row, string>;
+  readonly marks!: Table<MarkRow, [string, number]>;
   readonly facts!: Table<FactRow, string>;
 
-  constructor() {
-    super('kilnstone');
+  /** @param durability `strict`: what is written is on the disk when it is said to be, and not only on its way there */
+  constructor(durability: 'default' | 'strict' = 'default') {
+    super('kilnstone', { chromeTransactionDurability: durability });
     this.version(1).stores({ castings: 'id', facts: 'key' });
     this.version(2).stores({ castings: 'id', molds: 'id', facts: 'key' });
     this.version(3).stores({ castings: 'id', molds: 'id', pantry: 'id', kitchens: 'id', facts: 'key' });
@@ -65,5 +76,6 @@ export class KilnstoneDatabase extends Dexie {
       timetables: 'id',
       facts: 'key',
     });
+    this.version(6).stores({ runs: 'id', marks: '[run+n]' });
   }
 }

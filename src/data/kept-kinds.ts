@@ -1,5 +1,5 @@
 /** Kinds of record that are kept. */
-export type StoredKind = 'castings' | 'molds' | 'pantry' | 'kitchens' | 'occasions';
+export type StoredKind = 'castings' | 'molds' | 'pantry' | 'kitchens' | 'occasions' | 'runs';
 
 /** How it stands with keeping them. `silent`: the database is there and does not answer. */
 export type SavedState = 'saved' | 'saving' | 'memory' | 'full' | 'silent';

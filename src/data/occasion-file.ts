@@ -1,6 +1,6 @@
 import type { Casting } from '../core/record/casting';
 import { readOccasion, type Occasion } from '../core/record/occasion';
-import { readCasting } from '../core/record/read-casting';
+import { readCastings } from '../core/record/read-casting';
 import type { RecordProblem } from '../core/record/record-problem';
 import { readRecordFile, writeRecordFile, type FileKind, type FileReading } from './record-file';
 
@@ -30,12 +30,6 @@ export function readOccasionFile(text: string): Generator<number, FileReading<Pa
 function readPacked(raw: unknown): { readonly ok: true; readonly record: PackedOccasion } | RecordProblem {
   const read = readOccasion(raw);
   if (!read.ok) return read;
-  const raws = (raw as { readonly castings?: unknown }).castings;
-  const castings: Casting[] = [];
-  for (const [i, one] of (Array.isArray(raws) ? raws : []).entries()) {
-    const casting = readCasting(one);
-    if (!casting.ok) return { ...casting, path: `castings.${i}.${casting.path}` };
-    castings.push(casting.casting);
-  }
-  return { ok: true, record: { ...read.record, castings } };
+  const packed = readCastings((raw as { readonly castings?: unknown }).castings);
+  return packed.ok ? { ok: true, record: { ...read.record, castings: packed.castings } } : packed;
 }

@@ -55,7 +55,7 @@ export interface Written<T> {
 /** One kind of record: its table, the name its rows hold it under, how it is read, and the fact that its first ones were laid down. */
 export interface RecordKind<T> {
   readonly table: StoredKind;
-  readonly field: 'casting' | 'mold' | 'pantry' | 'kitchen' | 'occasion';
+  readonly field: 'casting' | 'mold' | 'pantry' | 'kitchen' | 'occasion' | 'run';
   readonly seededFact: string;
   read(raw: unknown): { readonly ok: true; readonly record: T } | RecordProblem;
 }

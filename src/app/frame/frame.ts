@@ -7,6 +7,7 @@ import {
   LucidePackageOpen,
   LucideRefrigerator,
   LucideSoup,
+  LucideTimer,
 } from '@lucide/angular';
 import { NzAlertComponent } from 'ng-zorro-antd/alert';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
@@ -36,6 +37,7 @@ import { Keys } from './keys';
     LucidePackageOpen,
     LucideRefrigerator,
     LucideSoup,
+    LucideTimer,
     MissingPart,
     NzAlertComponent,
     NzButtonComponent,

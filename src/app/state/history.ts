@@ -9,7 +9,7 @@ export type Change =
   | LibraryChange;
 
 /** The libraries beside the castings. */
-export type LibraryKey = 'molds' | 'pantry' | 'kitchens' | 'occasions';
+export type LibraryKey = 'molds' | 'pantry' | 'kitchens' | 'occasions' | 'runs';
 
 /** A casting before and after a change. */
 export interface CastingChange {

@@ -113,6 +113,11 @@ export abstract class RecordLibrary<T extends Named> {
     this.turn(change.before, change.after);
   }
 
+  /** Adds records without a step back: what goes on in them is not a matter of editing. */
+  protected lay(records: readonly T[]): void {
+    this.turn([], records);
+  }
+
   /** A record that undo or redo leads to; what another tab has changed of it since stays. */
   private mergedWithNow(from: readonly T[], to: T): T {
     const [before, now] = [from.find(({ id }) => id === to.id), this.byId().get(to.id)];

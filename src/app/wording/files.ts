@@ -2,7 +2,7 @@ import type { BadRecord, FileProblem } from '../../data/record-file';
 import { capital } from './format';
 
 /** What a file holds, for its messages. */
-export type FileNoun = 'casting' | 'mold' | 'pantry record' | 'occasion';
+export type FileNoun = 'casting' | 'mold' | 'pantry record' | 'occasion' | 'run';
 
 /** What is wrong with a whole import file, and what to do. */
 export function fileProblemText(reading: FileProblem, fileName: string, noun: FileNoun): string {

@@ -6,6 +6,7 @@ const ONE: Readonly<Record<StoredKind, string>> = {
   pantry: 'pantry record',
   kitchens: 'kitchen',
   occasions: 'occasion',
+  runs: 'run',
 };
 const SEVERAL: Readonly<Record<StoredKind, string>> = {
   castings: 'castings',
@@ -13,6 +14,7 @@ const SEVERAL: Readonly<Record<StoredKind, string>> = {
   pantry: 'pantry records',
   kitchens: 'kitchens',
   occasions: 'occasions',
+  runs: 'runs',
 };
 
 /** What is the matter with keeping castings, and what to do; nothing where all is well. */

@@ -5,27 +5,31 @@ import type { Rest } from '../record/sets';
 import { castRounds, type RoundPart, type RoundRun } from './rounds';
 import { inTurn, type Task } from './in-turn';
 
+/** What a stretch of the work can be. */
+export const STRETCH_KINDS = [
+  'melt',
+  'prep',
+  'coat',
+  'stick',
+  'turn',
+  'dip',
+  'chill',
+  'unmold',
+  'rounds',
+  'cover',
+  'level',
+  'fill',
+  'close',
+  'finish',
+  'wash',
+  'make',
+  'pack',
+  'break',
+] as const;
+
 /** One stretch of the ribbon. */
 export interface Stretch {
-  readonly kind:
-    | 'melt'
-    | 'prep'
-    | 'coat'
-    | 'stick'
-    | 'turn'
-    | 'dip'
-    | 'chill'
-    | 'unmold'
-    | 'rounds'
-    | 'cover'
-    | 'level'
-    | 'fill'
-    | 'close'
-    | 'finish'
-    | 'wash'
-    | 'make'
-    | 'pack'
-    | 'break';
+  readonly kind: (typeof STRETCH_KINDS)[number];
   readonly handsOn: boolean;
   readonly startSeconds: number;
   readonly seconds: number;

@@ -56,6 +56,9 @@ const READY_SPREAD = [0.8, 1.4] as const;
 /** A bowl that has been worked from holds about this much of what it began with. Working rule. */
 const NEARLY_EMPTY = 0.35;
 
+/** A bowl that is worked from is warmed at no more than this of the microwave's power. Common practice, no source. */
+const GENTLE_POWER = 0.5;
+
 /** More seed for chocolate that tests soft, a share of the bowlful. Working rule. */
 const MORE_SEED_SHARE = 0.05;
 
@@ -118,7 +121,7 @@ export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]):
   const left = perLotKg * (1 + NEARLY_EMPTY) * 0.5;
   const bowl = standing(input, left, jacket);
   const bath = hotBath(input.way, input.bowl, perLotKg, input.density);
-  const watts = bath ? 0 : input.fullW(perLotKg) * Math.min(0.5, input.power);
+  const watts = bath ? 0 : input.fullW(perLotKg) * Math.min(GENTLE_POWER, input.power);
   const thickC = thickAtC(worked, workingC);
   const window = workingSeconds(bowl, worked, workingC);
   const shortest = workingSeconds(standing(input, perLotKg * NEARLY_EMPTY, jacket), worked, workingC);
@@ -154,6 +157,26 @@ export function keepWorkable(made: MeltPlan, stretches: readonly BowlStretch[]):
       [term('thickAt', thickC, 'temperature'), term('backTo', workingC, 'temperature'), term('perBowl', left, 'mass')],
     ),
     plan: { ...plan, curve: [...plan.curve, ...cooling(workedPot(full, worked), plan, longest)] },
+  };
+}
+
+/**
+ * A bowl that is worked from with so much left in it, kg: how it cools, where it has become a class thicker, °C, and what warms it: watts in the
+ * microwave, 0 over a bath, which then is around the pot.
+ */
+export function bowlInUse(
+  input: MeltInput,
+  kg: number,
+): { readonly pot: Pot; readonly warmed: Pot; readonly thickC: number; readonly watts: number } {
+  const { workingC, jacket, way, bowl, density } = input;
+  const worked = workedOf(input);
+  const pot = workedPot(standing(input, kg, jacket), worked);
+  const bath = hotBath(way, bowl, kg, density);
+  return {
+    pot,
+    warmed: bath ? inBath(pot, bath) : pot,
+    thickC: thickAtC(worked, workingC),
+    watts: bath ? 0 : input.fullW(kg) * Math.min(GENTLE_POWER, input.power),
   };
 }
 

@@ -7,7 +7,7 @@ import { sheetM2 } from '../mold/sheet-size';
 import type { Lag, Workload } from '../schedule/workload';
 import { bowlsOf, BowlTurns } from './bowls';
 import { MoldTurns } from './mold-turns';
-import { Work } from './work';
+import { Work, type Wait } from './work';
 
 /** A casting's work as operations with lags, and what each of them is. */
 export interface JobWorkload {
@@ -108,8 +108,12 @@ class Job {
       const { castingId } = this;
       const make = this.work.add({ castingId, kind: 'make', handsOn: true, seconds: made.handsOnS, fillingId });
       const lag = { least: made.standsS, most: made.standsS + MADE_BEFORE_S };
-      for (const [i, task] of this.work.tasks.entries())
-        if (task.castingId === castingId && task.kind === 'fill') this.work.lag(make, i, lag);
+      const fills = this.work.tasks.flatMap((task, i) =>
+        task.castingId === castingId && task.kind === 'fill' ? [i] : [],
+      );
+      for (const fill of fills) this.work.lag(make, fill, lag);
+      const stands = { kind: 'make', seconds: made.standsS } as const;
+      if (fills.length > 0 && made.standsS > 0) this.work.waits.push({ from: make, to: fills[0], steps: [stands] });
     }
   }
 
@@ -143,6 +147,7 @@ class Job {
       const tipped = first !== undefined && this.isTippingOut(before[0], task);
       const made = work.add({ ...task, castingId, round: of.round, ...(tipped ? {} : { count: of.count }) });
       for (const from of before) work.lag(from, made, this.lag(from, waits, task, first !== undefined));
+      if (before.length === 1 && waits.length > 0) work.waits.push({ from: before[0], to: made, steps: steps(waits) });
       this.bowls.use(castingId, task.meltIds ?? [], made);
       if (first !== undefined && m2 > 0)
         for (const place of new Set(waits.map((wait) => wait.place)))
@@ -180,3 +185,7 @@ class Job {
     return { least, most: least + Math.floor(Math.max(AT_ONCE_S, chill.chosen.latest.value - chill.stay.value)) };
   }
 }
+
+/** A wait is told by where it is and how long. */
+const steps = (waits: readonly Bare[]): Wait['steps'] =>
+  waits.map(({ kind, place, seconds }) => ({ kind, ...(place ? { place } : {}), seconds }));

@@ -72,9 +72,9 @@ export class KeptTimetable {
     const last = this.found.find(({ ended }) => ended);
     if (!last) return undefined;
     const { asked, starts, leastS } = last;
-    const { tasks, moldUses, shelfUses, lags, earliest } = asked.made.work;
+    const { tasks, moldUses, shelfUses, lags, waits, earliest } = asked.made.work;
     return {
-      work: { tasks, moldUses, shelfUses, lags, earliest },
+      work: { tasks, moldUses, shelfUses, lags, waits, earliest },
       bowls: asked.made.bowls,
       stayOf: tasks.map((_, i) => asked.stayOf?.(i)),
       within: [...(asked.within ?? [])],

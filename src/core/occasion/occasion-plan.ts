@@ -6,7 +6,7 @@ import { workNames, type WorkNames } from '../plan/work-names';
 import { usedStays } from '../schedule/attend';
 import { faultsOf } from '../schedule/check';
 import { slack } from '../schedule/slack';
-import type { Starts, Stay, Workload } from '../schedule/workload';
+import type { Lag, Starts, Stay, Workload } from '../schedule/workload';
 import { aheadOf, type Ahead } from './ahead';
 import type { Bowl } from './bowls';
 import { BREAK_AFTER_S, stretchesOf } from './breaks';
@@ -16,7 +16,7 @@ import type { OccasionWork } from './occasion-work';
 import { packingSupplies } from './packing';
 import { reasonsOf, type Reason } from './reasons';
 import { amountsOf, type TaskAmount } from './task-amounts';
-import type { Task } from './work';
+import type { Task, Wait } from './work';
 
 /** A task with its place in the timetable. */
 export interface PlannedTask extends Task {
@@ -37,6 +37,9 @@ export interface PlannedTask extends Task {
 export interface OccasionPlan {
   /** By their time. */
   readonly tasks: readonly PlannedTask[];
+  /** What has to pass between them, and what passes meanwhile: by their place in the timetable. */
+  readonly lags: readonly Lag[];
+  readonly waits: readonly Wait[];
   readonly bowls: readonly Bowl[];
   readonly lanes: Lanes;
   readonly startS: number;
@@ -110,6 +113,8 @@ export function occasionPlan(of: Timetabled): OccasionPlan | undefined {
   const own = Object.fromEntries(plans.map((plan) => [plan.casting.id, suppliesOf(plan)]));
   return {
     tasks,
+    lags: inPlace(work.lags, placeOf),
+    waits: inPlace(work.waits, placeOf),
     bowls,
     lanes: lanesOf(work, starts),
     startS: Math.min(...starts),
@@ -145,6 +150,13 @@ function amountsFor(plans: readonly CastingPlan[], task: Task): readonly TaskAmo
 
 function placed(reason: Reason, placeOf: ReadonlyMap<number, number>): Reason {
   return 'task' in reason ? { ...reason, task: placeOf.get(reason.task) ?? 0 } : reason;
+}
+
+function inPlace<T extends { readonly from: number; readonly to: number }>(
+  all: readonly T[],
+  placeOf: ReadonlyMap<number, number>,
+): readonly T[] {
+  return all.map((one) => ({ ...one, from: placeOf.get(one.from) ?? 0, to: placeOf.get(one.to) ?? 0 }));
 }
 
 /** Stretches of some while in which nothing is done by hand, by any. */

@@ -4,7 +4,7 @@ import type { Lag, Moment, Occupation, Operation, Resource, Stay, Workload } fro
 /** What an operation is: a stretch of a casting's work, or of what several share. */
 export interface Task extends Bare {
   /** Undefined for what is done for several castings at once. */
-  readonly castingId: string | undefined;
+  readonly castingId?: string | undefined;
   /** The bowl that is melted, among those of the occasion. */
   readonly bowl?: number;
   /** A bowl that was melted before and has stood since. */
@@ -34,6 +34,13 @@ export interface ShelfUse {
   readonly to: number;
 }
 
+/** What passes between two operations without hands, by their index: each stretch of it, in its order. */
+export interface Wait {
+  readonly from: number;
+  readonly to: number;
+  readonly steps: readonly Pick<Bare, 'kind' | 'place' | 'seconds'>[];
+}
+
 /** What there is to do it with. */
 export interface Means {
   readonly people: number;
@@ -44,7 +51,7 @@ export interface Means {
 }
 
 /** Work as it can be written down. */
-export type PlainWork = Readonly<Pick<Work, 'tasks' | 'moldUses' | 'shelfUses' | 'lags' | 'earliest'>>;
+export type PlainWork = Readonly<Pick<Work, 'tasks' | 'moldUses' | 'shelfUses' | 'lags' | 'waits' | 'earliest'>>;
 
 /** Operations with what lies between them, as they are put together of one casting's work or of several castings'. */
 export class Work {
@@ -54,6 +61,7 @@ export class Work {
   readonly moldUses: MoldUse[] = [];
   readonly shelfUses: ShelfUse[] = [];
   readonly lags: Lag[] = [];
+  readonly waits: Wait[] = [];
   /** When each task can start at the earliest, s from the first of its casting, whatever the hands do. */
   readonly earliest: number[] = [];
   private readonly counts = new Map<string, number>();
@@ -76,12 +84,13 @@ export class Work {
   }
 
   /** Work as it was put together once: its keys follow from its tasks. */
-  static of({ tasks, moldUses, shelfUses, lags, earliest }: PlainWork): Work {
+  static of({ tasks, moldUses, shelfUses, lags, waits, earliest }: PlainWork): Work {
     const work = new Work();
     for (const task of tasks) work.add(task);
     work.moldUses.push(...moldUses);
     work.shelfUses.push(...shelfUses);
     work.lags.push(...lags);
+    work.waits.push(...waits);
     work.earliest.splice(0, earliest.length, ...earliest);
     return work;
   }
@@ -94,6 +103,7 @@ export class Work {
     copy.moldUses.push(...this.moldUses);
     copy.shelfUses.push(...this.shelfUses);
     copy.lags.push(...this.lags);
+    copy.waits.push(...this.waits);
     copy.earliest.push(...this.earliest);
     for (const [stem, count] of this.counts) copy.counts.set(stem, count);
     return copy;

@@ -123,6 +123,11 @@ export const LIMITS = {
   shelfM: limit('length', 0.05, 2),
   sets: limit('count', 1, 500),
   inSet: limit('count', 0, 200),
+  markC: limit('temperature', -5, 70),
+  markKg: limit('mass', 0, 20),
+  cameOut: limit('count', 0, 2000),
+  rimM: limit('length', 0.0003, 0.02),
+  awayS: limit('duration', 30, 6 * 3600),
 } as const;
 
 export type LimitName = keyof typeof LIMITS;

@@ -29,7 +29,7 @@ export function packedKey({
 }
 
 /** Pieces that are packed together, alike so many times. */
-const SetSchema = z.object({
+export const PackedSetSchema = z.object({
   id,
   name,
   count: wholeOf('sets'),
@@ -72,7 +72,7 @@ export const OccasionSchema = z.object({
   inTurn: z.boolean(),
   /** Castings that are cast from what the others leave of a bowl. */
   fromLeft: z.array(id).check(z.maxLength(MOST_OF_OCCASION.castings)),
-  sets: z.array(SetSchema).check(z.maxLength(MOST_OF_OCCASION.sets)),
+  sets: z.array(PackedSetSchema).check(z.maxLength(MOST_OF_OCCASION.sets)),
 });
 
 export type Occasion = z.infer<typeof OccasionSchema>;

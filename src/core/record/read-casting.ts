@@ -45,3 +45,16 @@ function readWhole(casting: Casting): ReadCasting {
     ? { ok: false, problem: 'circularReference', path: 'fillings', detail: circle.join(' → ') }
     : { ok: true, casting };
 }
+
+/** Checks castings that another record from outside carries: one that cannot be read makes the whole of it bad, and is named by its place. */
+export function readCastings(
+  raws: unknown,
+): { readonly ok: true; readonly castings: readonly Casting[] } | RecordProblem {
+  const castings: Casting[] = [];
+  for (const [i, one] of (Array.isArray(raws) ? raws : []).entries()) {
+    const casting = readCasting(one);
+    if (!casting.ok) return { ...casting, path: `castings.${i}.${casting.path}` };
+    castings.push(casting.casting);
+  }
+  return { ok: true, castings };
+}

@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { standing, type Mark } from '../../core/run/mark';
+import { taskText, whoseText } from '../wording/occasion';
+import { WRONG_NAMES, doneText } from '../wording/bench';
+import { text } from '../wording/format';
+import { timeText } from '../wording/times';
+import { BenchRun } from './bench-run';
+import { BenchView } from './bench-view';
+
+/** What happened, line by line: what was planned beside what was done when, and all that was noted. */
+@Component({
+  selector: 'ks-bench-record',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>What happened</h2>
+    <ol>
+      @for (line of lines(); track line.id) {
+        <li>
+          <time>{{ line.at }}</time>
+          <span
+            >{{ line.what }}
+            @if (line.more) {
+              <small>{{ line.more }}</small>
+            }
+          </span>
+        </li>
+      } @empty {
+        <li>Nothing has been noted yet.</li>
+      }
+    </ol>
+  `,
+  styles: `
+    h2 {
+      font: 650 20px/1.2 var(--answer);
+      margin-bottom: 6px;
+    }
+    ol {
+      list-style: none;
+      margin: 0;
+      padding: 0;
+      max-width: 760px;
+    }
+    li {
+      display: flex;
+      gap: 14px;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--rule);
+    }
+    time {
+      min-width: 54px;
+      font-variant-numeric: tabular-nums;
+      font-weight: 650;
+    }
+    small {
+      display: block;
+      color: var(--soft);
+      font-size: 14px;
+    }
+  `,
+})
+export class BenchRecord {
+  private readonly bench = inject(BenchRun);
+  private readonly view = inject(BenchView);
+
+  protected readonly lines = computed(() => {
+    const run = this.bench.run();
+    if (!run) return [];
+    return standing(this.bench.marks()).flatMap((mark) => {
+      const said = this.said(mark);
+      return said ? [{ id: mark.id, at: timeText(mark.atS, run.zone), ...said }] : [];
+    });
+  });
+
+  /** A mark in words; nothing for what the run notes by itself. */
+  private said(mark: Mark): { readonly what: string; readonly more: string } | undefined {
+    const run = this.bench.run();
+    const told = this.view.told();
+    if (!run) return undefined;
+    const taskOf = (key: string) => run.tasks.find((task) => task.key === key);
+    const nameOf = (key: string): string => {
+      const task = taskOf(key);
+      return task
+        ? [taskText(task, told), run.castings.length > 1 ? whoseText(task, told) : ''].filter(Boolean).join(', ')
+        : '';
+    };
+    const bowl = (i: number): string => run.bowls[i]?.name ?? 'a bowl';
+    switch (mark.kind) {
+      case 'done': {
+        const task = taskOf(mark.task);
+        const plannedS = task && this.bench.asBegun()?.endS[run.tasks.indexOf(task)];
+        const more = plannedS === undefined ? '' : doneText(plannedS, mark.atS, run.zone, told.system);
+        return { what: nameOf(mark.task), more };
+      }
+      case 'temperature':
+        return { what: `${bowl(mark.bowl)} at ${text(mark.c, 'temperature', told.system)}`, more: '' };
+      case 'weight':
+        return { what: `${text(mark.kg, 'mass', told.system)} of ${bowl(mark.bowl)} in the bowl`, more: '' };
+      case 'temper':
+        return { what: `${bowl(mark.bowl)}: test ${mark.set ? 'set and even' : 'streaked or soft'}`, more: '' };
+      case 'count':
+        return { what: `${mark.out} came out whole, ${mark.broke} broke`, more: nameOf(mark.task) };
+      case 'thickness':
+        return { what: `Rim ${text(mark.rimM, 'length', told.system)}`, more: nameOf(mark.task) };
+      case 'remark':
+        return { what: mark.text, more: '' };
+      case 'wrong':
+        return {
+          what: WRONG_NAMES[mark.what],
+          more: mark.forS === undefined ? '' : `for ${text(mark.forS, 'duration', told.system)}`,
+        };
+      case 'longer':
+        return { what: `A wait made ${text(mark.byS, 'duration', told.system)} longer`, more: '' };
+      case 'paused':
+        return { what: 'Paused', more: '' };
+      case 'goesOn':
+        return { what: 'Went on', more: '' };
+      case 'ended':
+        return { what: 'Finished', more: '' };
+      default:
+        return undefined;
+    }
+  }
+}

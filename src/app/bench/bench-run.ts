@@ -1,0 +1,161 @@
+import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { EMPTY, catchError, switchMap } from 'rxjs';
+import { atHand } from '../../core/run/at-hand';
+import { follow } from '../../core/run/following';
+import type { Mark, NewMark } from '../../core/run/mark';
+import { SteadyClock, rehearsedS } from '../../core/run/run-clock';
+import { runState } from '../../core/run/run-state';
+import type { Run } from '../../core/run/run-record';
+import { newId } from '../state/new-id';
+import { MarkStorage } from '../state/run-storage';
+import { Runs } from '../state/runs';
+import { Lead } from './lead';
+import { TICKS } from './ticks';
+
+/** So much that passed unseen is worth a word, s: less is a page that was held up. */
+const SLEPT_S = 90;
+
+/** The run that is open: its marks, its clock, and all that follows from them. A mark is in the database before it is shown. */
+@Injectable()
+export class BenchRun {
+  private readonly runs = inject(Runs);
+  private readonly stored = inject(MarkStorage);
+  readonly lead = inject(Lead);
+  readonly id = signal('');
+  readonly run = computed<Run | undefined>(() => this.runs.byId().get(this.id()));
+  readonly marks = signal<readonly Mark[]>([]);
+  readonly loaded = signal(false);
+  /** Marks that the browser would not take: they are in this tab alone. */
+  readonly unsaved = signal<readonly Mark[]>([]);
+  readonly unreadable = signal(0);
+  /** The computer’s clock was set back by so much, or is ahead of what passed, s; 0 once it has been answered. */
+  readonly jumpS = signal(0);
+  private last = 0;
+  private writing: Promise<void> = Promise.resolve();
+  private clock = new SteadyClock(Date.now(), performance.now());
+
+  readonly nowS = signal(Date.now() / 1000);
+  readonly state = computed(() => runState(this.marks()));
+  readonly followed = computed(() => {
+    const run = this.run();
+    return run && follow(run, this.state(), this.nowS());
+  });
+  readonly atHand = computed(() => {
+    const [run, followed] = [this.run(), this.followed()];
+    return run && followed && atHand(run, this.state(), followed, this.nowS());
+  });
+  /** When each task was to end, as it stood when the run was begun; and when all was to be ready, s since 1970 UTC. */
+  readonly asBegun = computed(() => {
+    const run = this.run();
+    if (!run) return undefined;
+    const beganS = run.rehearsal ? run.tasks[0].startS : Date.parse(run.createdAt) / 1000;
+    return follow(run, runState([]), beganS);
+  });
+  readonly isOver = computed(() => this.state().endedS !== undefined);
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    inject(TICKS)
+      .pipe(takeUntilDestroyed(destroyed))
+      .subscribe(() => this.tick());
+    // Its clock is that of the run: nothing is read before that is there.
+    toObservable(computed(() => this.run()?.id))
+      .pipe(
+        switchMap((id) => {
+          if (!id) return EMPTY;
+          this.lead.ask(id);
+          this.open();
+          return this.stored.watch(id, () => this.last).pipe(catchError(() => this.withoutStore()));
+        }),
+        takeUntilDestroyed(destroyed),
+      )
+      .subscribe(({ marks, last, unreadable }) => {
+        this.last = Math.max(this.last, last);
+        this.unreadable.update((count) => count + unreadable);
+        this.show(marks);
+        this.opened();
+      });
+    // Another tab that leads may have set the run's clock.
+    effect(() => {
+      const { aheadS } = this.state();
+      if (untracked(() => this.lead.leads())) return;
+      this.clock.aheadS = aheadS;
+    });
+  }
+
+  /** Notes something, now; it is shown once it is stored, or where it cannot be stored. */
+  note(mark: NewMark): Promise<void> {
+    const whole = { ...mark, id: newId(), atS: this.look() } as Mark;
+    const run = this.id();
+    this.writing = this.writing.then(async () => {
+      const due = [...this.unsaved(), whole];
+      try {
+        this.last = Math.max(this.last, await this.stored.append(run, due));
+        this.unsaved.set([]);
+      } catch {
+        this.unsaved.set(due);
+      }
+      if (run === this.id()) this.show([whole]);
+    });
+    return this.writing;
+  }
+
+  /** Takes the last mark back that was made by hand. */
+  takeBack(): void {
+    const { last } = this.state();
+    if (last) void this.note({ kind: 'takenBack', mark: last.id });
+  }
+
+  /** The clock had been put forward: no time had passed. */
+  clockWasPutForward(): void {
+    this.clock.putBack(this.jumpS());
+    this.jumpS.set(0);
+    void this.note({ kind: 'clock', aheadS: this.clock.aheadS });
+    this.tick();
+  }
+
+  private withoutStore() {
+    this.opened();
+    return EMPTY;
+  }
+
+  private open(): void {
+    this.marks.set([]);
+    this.unsaved.set([]);
+    this.unreadable.set(0);
+    this.loaded.set(false);
+    this.last = 0;
+  }
+
+  private opened(): void {
+    if (this.loaded()) return;
+    const [state, known] = [this.state(), this.marks().at(-1)?.atS];
+    const rehearsal = this.run()?.rehearsal !== undefined;
+    this.clock = new SteadyClock(Date.now(), performance.now(), state.aheadS, rehearsal ? undefined : known);
+    this.loaded.set(true);
+    this.tick();
+  }
+
+  private show(marks: readonly Mark[]): void {
+    const there = new Set(this.marks().map(({ id }) => id));
+    const fresh = marks.filter(({ id }) => !there.has(id));
+    if (fresh.length > 0) this.marks.update((all) => [...all, ...fresh]);
+  }
+
+  private tick(): void {
+    this.nowS.set(this.look());
+  }
+
+  /** The run's own time, s since 1970 UTC. A clock that was set is noticed, and noted. */
+  private look(): number {
+    const { nowS, jumpS } = this.clock.read(Date.now(), performance.now());
+    if (jumpS !== 0 && this.loaded() && this.lead.leads()) {
+      if (jumpS < 0 || jumpS > SLEPT_S) this.jumpS.set(jumpS);
+      if (jumpS < 0) void this.note({ kind: 'clock', aheadS: this.clock.aheadS });
+    }
+    const run = untracked(() => this.run());
+    if (!run?.rehearsal) return nowS;
+    return rehearsedS(Date.parse(run.createdAt) / 1000, run.tasks[0].startS, run.rehearsal, nowS);
+  }
+}

@@ -1,0 +1,203 @@
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
+import { chocolateOf, meltOf } from '../../core/record/references';
+import { meltStation } from '../../core/melt/melt';
+import { isMelted } from '../../core/occasion/bowls';
+import { bowlsNow, inputOf } from '../../core/run/bowl-left';
+import type { RunClock } from '../../core/run/at-hand';
+import type { Run } from '../../core/run/run-record';
+import { Units } from '../state/units';
+import { callText, countText, howText, placesText, readySign, standText, waitText } from '../wording/bench';
+import { stepWordings, type StepWording } from '../wording/melting';
+import { spoons, text } from '../wording/format';
+import { amountsText, letterOf, reasonText, taskText, whoseText, type Told } from '../wording/occasion';
+import { timeText } from '../wording/times';
+import { Bell } from './bell';
+import { BenchRun } from './bench-run';
+
+/** A bowl's temperature and what is left of it are worked out anew after so long, s: it cools by a tenth of a degree in about that. */
+const BOWL_EVERY_S = 5;
+/** Shorter than this until a bowl is too thick, it is told, s. */
+const SOON_THICK_S = 120;
+
+/** Why something is done now is told by what it waited for, or what waits for it. */
+const WHY: ReadonlySet<string> = new Set(['after', 'before', 'held']);
+
+/** The open run in words: what is at hand, what runs, how the bowls stand. */
+@Injectable()
+export class BenchView {
+  readonly bench = inject(BenchRun);
+  private readonly units = inject(Units);
+  private readonly bell = inject(Bell);
+  /** What was called last and has not been answered. */
+  readonly called = signal('');
+
+  readonly zone = computed(() => this.bench.run()?.zone ?? 'UTC');
+  readonly told = computed<Told>(() => {
+    const run = this.bench.run();
+    return {
+      castings: run?.castings ?? [],
+      names: run?.names ?? {},
+      bowls: run?.bowls ?? [],
+      sets: run?.sets ?? [],
+      system: this.units.system(),
+    };
+  });
+
+  /** What is done now, of each pair of hands one. */
+  readonly now = computed(() => {
+    const [run, hand] = [this.bench.run(), this.bench.atHand()];
+    if (!run || !hand) return [];
+    return hand.now.map(({ task: i }) => {
+      const task = run.tasks[i];
+      const told = this.told();
+      const wait = hand.clocks.find((clock) => clock.wait.to === i)?.wait;
+      return {
+        key: task.key,
+        what: taskText(task, told),
+        whose: run.castings.length > 1 ? whoseText(task, told) : '',
+        amounts: [amountsText(task, told), this.spooned(run, i)].filter((part) => part !== '').join(', '),
+        how: howText(run, task),
+        melt: this.meltSteps(run, i),
+        why: WHY.has(task.reason.key) ? reasonText(task, run, told) : '',
+        takes: text(task.seconds, 'duration', told.system),
+        ready: wait && readySign(run, wait),
+      };
+    });
+  });
+
+  /** What comes after, and from when. */
+  readonly next = computed(() => {
+    const [run, hand] = [this.bench.run(), this.bench.atHand()];
+    if (!run || !hand) return [];
+    return hand.next.map(({ task: i, startS }) => ({
+      key: run.tasks[i].key,
+      at: timeText(startS, run.zone),
+      inText: countText(startS - this.bench.nowS()),
+      what: taskText(run.tasks[i], this.told()),
+      whose: run.castings.length > 1 ? whoseText(run.tasks[i], this.told()) : '',
+    }));
+  });
+
+  readonly clocks = computed(() => {
+    const [run, hand, nowS] = [this.bench.run(), this.bench.atHand(), this.bench.nowS()];
+    return run && hand ? hand.clocks.map((clock) => this.clockOf(run, clock, nowS)) : [];
+  });
+
+  private readonly bowlsAtS = computed(() => Math.floor(this.bench.nowS() / BOWL_EVERY_S) * BOWL_EVERY_S);
+  readonly bowls = computed(() => {
+    const run = this.bench.run();
+    if (!run) return [];
+    const { system } = this.told();
+    return bowlsNow(run, this.bench.state(), this.bowlsAtS()).map((now) => {
+      const { name, colour } = run.bowls[now.bowl];
+      const warm =
+        Number.isFinite(now.warmS) && now.warmS > 0 ? `, ${text(now.warmS, 'duration', system)} of warming` : '';
+      return {
+        bowl: now.bowl,
+        name,
+        colour,
+        c: text(now.c, 'temperature', system),
+        nowC: Math.round(now.c * 10) / 10,
+        leftKg: Math.round(now.leftKg * 1000) / 1000,
+        by: now.read ? `measured ${timeText(now.read.atS, run.zone)}` : 'reckoned, not measured yet',
+        left: `${text(now.leftKg, 'mass', system)} left, ${text(now.wantedKg, 'mass', system)} wanted`,
+        short: now.leftKg < now.wantedKg,
+        cool: now.workableS <= SOON_THICK_S,
+        keeps:
+          now.workableS === 0
+            ? `too thick to cast by now${warm}`
+            : Number.isFinite(now.workableS)
+              ? `too thick in ${text(now.workableS, 'duration', system)}`
+              : 'stays thin enough here',
+      };
+    });
+  });
+
+  /** How it stands against the plan. */
+  readonly stand = computed(() => {
+    const [run, followed] = [this.bench.run(), this.bench.followed()];
+    if (!run || !followed) return '';
+    const plannedS = this.bench.asBegun()?.readyS ?? followed.readyS;
+    return standText(plannedS, followed.readyS, run.zone, this.units.system());
+  });
+  readonly isLate = computed(() => {
+    const [run, followed] = [this.bench.run(), this.bench.followed()];
+    return run !== undefined && followed !== undefined && followed.readyS > run.dueS + 60;
+  });
+
+  constructor() {
+    effect(() => {
+      const [run, hand] = [this.bench.run(), this.bench.atHand()];
+      if (!run || !hand || !this.bench.loaded() || !this.bench.lead.leads() || this.bench.isOver()) return;
+      const wanted = hand.clocks.find(({ rings }) => rings !== undefined);
+      if (wanted) untracked(() => void this.call(run, wanted));
+    });
+  }
+
+  letter(castingId: string | undefined): string {
+    const index = this.told().castings.findIndex(({ id }) => id === castingId);
+    return this.told().castings.length > 1 && index >= 0 ? letterOf(index) : '';
+  }
+
+  /** The call is noted first, so that no other tab and no later visit makes it again. */
+  private async call(run: Run, clock: RunClock): Promise<void> {
+    const at = clock.rings;
+    if (!at || this.calling.has(`${at} ${clock.wait.key}`)) return;
+    this.calling.add(`${at} ${clock.wait.key}`);
+    await this.bench.note({ kind: 'rung', wait: clock.wait.key, at });
+    this.calling.delete(`${at} ${clock.wait.key}`);
+    const said = callText(run, clock, this.told());
+    this.called.set(said);
+    this.bell.ring(said, at === 'latest');
+  }
+  private readonly calling = new Set<string>();
+
+  private clockOf(run: Run, clock: RunClock, nowS: number) {
+    const { wait, sinceS, dueS, latestS } = clock;
+    const left = dueS - nowS;
+    const late = latestS !== undefined && nowS >= latestS;
+    const own = run.tasks[wait.from];
+    const until = `until ${timeText(dueS, run.zone)}`;
+    return {
+      key: wait.key,
+      letter: this.letter(own.castingId),
+      name: waitText(run, wait, this.told()),
+      whose: run.castings.length > 1 ? whoseText(own, this.told()) : '',
+      places: placesText(clock, nowS, run.zone),
+      count: left > 0 ? countText(left) : `+${countText(left)}`,
+      until: latestS !== undefined && latestS > dueS ? `${until}, at the latest ${timeText(latestS, run.zone)}` : until,
+      share: Math.min(1, Math.max(0, (nowS - sinceS) / Math.max(1, dueS - sinceS))),
+      over: left <= 0,
+      late,
+    };
+  }
+
+  /** How a bowl is melted, step by step; nothing where it is made of what another leaves. */
+  private meltSteps(
+    run: Run,
+    i: number,
+  ): { readonly lots: string; readonly steps: readonly StepWording[] } | undefined {
+    const { bowl, again } = run.tasks[i];
+    const input =
+      bowl === undefined || !isMelted(run.bowls[bowl], again) ? undefined : inputOf(run, bowl, run.bowls[bowl].kg);
+    if (!input) return undefined;
+    const system = this.units.system();
+    const { lots, perLotKg, plan } = meltStation(input);
+    return {
+      lots: lots > 1 ? `${lots} bowlfuls of ${text(perLotKg, 'mass', system)}, each:` : '',
+      steps: stepWordings(plan.steps, input.way, system),
+    };
+  }
+
+  /** What a dose of chocolate comes to in spoons, where it is dosed one by one. */
+  private spooned(run: Run, i: number): string {
+    const { kind, amounts, castingId, meltIds = [] } = run.tasks[i];
+    const [amount] = amounts;
+    const casting = run.castings.find(({ id }) => id === castingId);
+    if (kind !== 'coat' || !amount || !casting || meltIds.length === 0 || amounts.length > 1) return '';
+    const { kind: chocolate } = chocolateOf(casting, meltOf(casting, meltIds[0]));
+    const { number, unit } = spoons((amount.pouredKg ?? amount.eachKg) / CHOCOLATE_MATTER[chocolate].meltedDensity);
+    return `about ${number} ${unit} each`;
+  }
+}

@@ -1,0 +1,48 @@
+import { Dexie, liveQuery } from 'dexie';
+import { Observable, from } from 'rxjs';
+import { MarkSchema, type Mark } from '../core/run/mark';
+import { KilnstoneDatabase, type MarkRow } from './database';
+
+/** Marks of a run as they are stored, in their order; the place of the last of them, and how many cannot be read. */
+export interface StoredMarks {
+  readonly marks: readonly Mark[];
+  readonly last: number;
+  readonly unreadable: number;
+}
+
+/** Keeps the marks of runs in the browser's database: they are only ever added to. Every method rejects when the browser refuses. */
+export class MarkRepository {
+  private readonly database = new KilnstoneDatabase('strict');
+
+  /** Writes marks after all that the run has, whichever tab added it. Once it resolves they are there for good. @returns the place of the last */
+  async append(run: string, marks: readonly Mark[]): Promise<number> {
+    const { marks: table } = this.database;
+    return this.database.transaction('rw', table, async () => {
+      const last = (await this.rows(run, 0).last())?.n ?? 0;
+      await table.bulkAdd(marks.map((mark, i) => ({ run, n: last + 1 + i, mark })));
+      return last + marks.length;
+    });
+  }
+
+  /** Marks of a run after a place. */
+  async of(run: string, after = 0): Promise<StoredMarks> {
+    return read(await this.rows(run, after).toArray(), after);
+  }
+
+  /** Those after a place, again whenever any tab adds one. @param after is asked each time */
+  watch(run: string, after: () => number): Observable<StoredMarks> {
+    return from(liveQuery(() => this.of(run, after())));
+  }
+
+  private rows(run: string, after: number) {
+    return this.database.marks.where('[run+n]').between([run, after], [run, Dexie.maxKey], false);
+  }
+}
+
+function read(rows: readonly MarkRow[], after: number): StoredMarks {
+  const marks = rows.flatMap(({ mark }) => {
+    const parsed = MarkSchema.safeParse(mark);
+    return parsed.success ? [parsed.data] : [];
+  });
+  return { marks, last: rows.at(-1)?.n ?? after, unreadable: rows.length - marks.length };
+}
