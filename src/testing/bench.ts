@@ -8,6 +8,7 @@ import { CastingStorage } from '../app/state/casting-storage';
 import { KitchenStorage } from '../app/state/kitchen-storage';
 import { MoldStorage } from '../app/state/mold-storage';
 import { OccasionStorage } from '../app/state/occasion-storage';
+import { RunStorage } from '../app/state/run-storage';
 import { PantryStorage } from '../app/state/pantry-storage';
 import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
@@ -16,6 +17,7 @@ import { FoundTimetableStorage } from '../app/state/found-timetable-storage';
 import { START_STUDY_WORKER } from '../app/state/study-worker';
 import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
+import type { Run } from '../core/run/run-record';
 import type { Worked } from '../core/plan/worked';
 import { demoCastings, demoOccasions } from '../data/demo';
 import { usualKitchen } from '../data/kitchen-usual';
@@ -112,6 +114,7 @@ export async function openDemo(
       { provide: PantryStorage, useValue: storageOf(shippedPantry(MONDAY)) },
       { provide: OccasionStorage, useValue: storageOf(demoOccasions(MONDAY)) },
       { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
+      { provide: RunStorage, useValue: storageOf<Run>([]) },
       { provide: FoundTimetableStorage, useValue: NOTHING_FOUND },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
       { provide: START_STUDY_WORKER, useValue: studyWorker },

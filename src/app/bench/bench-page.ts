@@ -52,6 +52,8 @@ export class BenchPage {
   readonly id = input.required<string>();
   protected readonly panel = signal<BenchPanel | undefined>(undefined);
   protected readonly over = this.bench.isOver;
+  /** Not before all that was noted is there: what is shown sooner could be pressed. */
+  protected readonly loadedRun = computed(() => (this.bench.loaded() ? this.bench.run() : undefined));
 
   protected readonly warnings = computed(() => {
     const { pausedS } = this.bench.state();

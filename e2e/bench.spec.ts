@@ -1,0 +1,150 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { MONDAY, expect, test } from './kitchen';
+
+/** A clock that runs, and can be put forward as if the computer had slept. */
+async function withClock(page: Page): Promise<void> {
+  await page.clock.install({ time: MONDAY });
+  await page.clock.resume();
+}
+
+/** Lays the small bites out and begins them. */
+async function begun(page: Page, how = 'Begin now'): Promise<void> {
+  await page.goto('/bench/casting/demo-bites');
+  await page.getByRole('button', { name: how }).click({ timeout: 120_000 });
+  await expect(done(page)).toBeVisible();
+}
+
+const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true });
+const now = (page: Page) => page.locator('ks-bench-now h2');
+const counts = (page: Page) => page.locator('ks-bench-clocks .count');
+
+/** The melt, and the first coat. */
+async function cast(page: Page): Promise<void> {
+  await expect(now(page)).toContainText('Melt');
+  await page.clock.fastForward('05:00');
+  await done(page).click();
+  await expect(now(page)).toHaveText('Coat 1');
+  await page.clock.fastForward('04:00');
+  await done(page).click();
+  await expect(counts(page)).toHaveCount(1);
+}
+
+async function seemly(page: Page): Promise<void> {
+  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
+}
+
+test('a run is laid out and begun, its clocks run and ring, and a reload in the middle loses nothing', async ({
+  page,
+}) => {
+  test.slow();
+  await withClock(page);
+  await page.goto('/casting/demo-bites/coat');
+  await page.getByRole('link', { name: 'Lay out' }).click();
+  await expect(page.getByRole('heading', { name: 'Lay out Pebble bites' })).toBeVisible();
+  await page.getByText('2 × Small halves, 38 mm, washed, dry').click();
+  await expect(page.getByRole('button', { name: 'Begin now' })).toBeEnabled({ timeout: 120_000 });
+  await seemly(page);
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  await cast(page);
+  await seemly(page);
+  await expect(page.locator('ks-bench-bowls')).toContainText('Pebble coating');
+  await expect(counts(page)).toHaveText(/^[23]:\d\d$/);
+  await page.reload();
+  await expect(counts(page)).toHaveText(/^[23]:\d\d$/);
+  await page.clock.fastForward('04:00');
+  await expect(page.getByText('Coat 1 sets: time is up. Next: Coat 2.')).toBeVisible();
+  await expect(now(page)).toHaveText('Coat 2');
+  await expect(page.locator('ks-bench-now')).toContainText('a light touch leaves no print');
+  // By keyboard: taken back, and done again.
+  await page.getByRole('button', { name: 'Heard' }).click();
+  await page.keyboard.press('z');
+  await expect(now(page)).toHaveText('Coat 1');
+  await expect(counts(page)).toHaveCount(0);
+  await page.keyboard.press(' ');
+  await expect(counts(page)).toHaveCount(1);
+  await page.keyboard.press('m');
+  await page.getByLabel('It measures').fill('93 F');
+  await page.getByRole('button', { name: 'Note it' }).first().click();
+  await expect(page.getByText('Noted.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.locator('ks-bench-bowls')).toContainText('measured');
+  await page.getByRole('button', { name: 'Not as it should be' }).click();
+  await page.getByRole('button', { name: 'The bowl runs out' }).click();
+  await expect(page.getByText(/g of Pebble coating are left, \d+ g are wanted/)).toBeVisible();
+  await page.getByRole('button', { name: 'Note it, and go on' }).click();
+  await page.getByRole('button', { name: 'Finish now' }).click();
+  await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
+  await expect(page.locator('ks-bench-record')).toContainText('Pebble coating at 33.9 °C');
+  await seemly(page);
+  await page.getByRole('link', { name: 'All runs' }).click();
+  await expect(page.getByText(/^finished: 2 of \d+ done$/)).toBeVisible();
+  await seemly(page);
+});
+
+test('of two tabs one leads; the other follows, and takes over', async ({ page, context }) => {
+  test.slow();
+  await withClock(page);
+  await begun(page);
+  await cast(page);
+  const other = await context.newPage();
+  await other.clock.install({ time: new Date(MONDAY.getTime() + 10 * 60_000) });
+  await other.clock.resume();
+  await other.goto(page.url());
+  await expect(other.getByText('Another tab leads this run')).toBeVisible();
+  await expect(counts(other)).toHaveCount(1);
+  await other.getByRole('button', { name: 'Take over here' }).click();
+  await expect(page.getByText('Another tab leads this run')).toBeVisible();
+  await other.getByRole('button', { name: 'Take back' }).click();
+  await expect(now(other)).toHaveText('Coat 1');
+  await expect(now(page)).toHaveText('Coat 1');
+  // Closed, it lets go, and the first leads again.
+  await other.close();
+  await expect(page.getByText('Another tab leads this run')).toHaveCount(0);
+  await done(page).click();
+  await expect(counts(page)).toHaveCount(1);
+});
+
+test('a rehearsal goes through all of it at sixty times the speed, and says what it is', async ({ page }) => {
+  test.slow();
+  await withClock(page);
+  await begun(page, '60 times as fast');
+  await expect(page.getByRole('heading', { name: /rehearsal, 60 times as fast/ })).toBeVisible();
+  const finish = page.getByRole('button', { name: 'Finish the run' });
+  await expect(async () => {
+    if (await done(page).isVisible()) await done(page).click({ timeout: 2000 });
+    else if (!(await finish.isVisible())) await page.clock.fastForward(2000);
+    await expect(finish).toBeVisible({ timeout: 100 });
+  }).toPass({ timeout: 120_000, intervals: [50] });
+  await finish.click();
+  await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
+  await expect(page.locator('ks-bench-record')).toContainText('Unmold');
+});
+
+test('handed over as a file, it goes on in another browser with the same clocks', async ({ page, browser }) => {
+  test.slow();
+  await withClock(page);
+  await begun(page);
+  await cast(page);
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Hand over as a file' }).click();
+  const file = await saving;
+  expect(file.suggestedFilename()).toBe('Kilnstone Pebble bites run.json');
+  const text = await readFile(await file.path());
+  const context = await browser.newContext({ timezoneId: 'Europe/Berlin', locale: 'en-GB' });
+  const other = await context.newPage();
+  await other.clock.install({ time: new Date(MONDAY.getTime() + 9.5 * 60_000) });
+  await other.clock.resume();
+  await other.goto('/bench');
+  await expect(other.getByText('Nothing has been run yet')).toBeVisible();
+  await other.getByRole('button', { name: 'Import' }).click();
+  await other
+    .getByLabel('A file exported from Kilnstone')
+    .setInputFiles({ name: 'run.json', mimeType: 'application/json', buffer: text });
+  await other.getByRole('button', { name: 'Take them' }).click();
+  await other.getByRole('link', { name: /Pebble bites.*2 of/ }).click();
+  await expect(counts(other)).toHaveText(/^[12]:\d\d$/);
+  await context.close();
+});
