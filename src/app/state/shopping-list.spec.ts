@@ -85,6 +85,8 @@ describe('a job that is booked', () => {
     const line = (id: string) => list.lines().find(({ entry }) => entry?.id === id);
     const [used, cast] = [line(kept.id)?.needed ?? 0, line(thin.id)?.needed ?? 0];
     expect([used > 0.01, cast > 36]).toEqual([true, true]);
+    // Made alone, it takes a pair of gloves.
+    expect(list.lines().flatMap(({ of, needed }) => (of.kind === 'gloves' ? [needed] : []))).toEqual([1]);
     expect(list.book()).toBeGreaterThanOrEqual(4);
     const stock = (id: string): unknown => {
       const entry = pantry.byId().get(id);

@@ -2,7 +2,7 @@ import { Injectable, computed, inject } from '@angular/core';
 import { shopping, type Shopping } from '../../core/batch/shopping';
 import { larderNeeds, type LarderNeed } from '../../core/plan/larder';
 import { piecesFrom } from '../../core/plan/needs';
-import { suppliesOf, type Supply } from '../../core/plan/supplies';
+import { suppliesAlone, type Supply } from '../../core/plan/supplies';
 import type { Casting } from '../../core/record/casting';
 import type { PantryChocolate, PantryEntry } from '../../core/record/chocolate';
 import type { PantryFilling } from '../../core/record/filling';
@@ -54,7 +54,7 @@ export class ShoppingList {
       const own = plan.casting.onHand.find(({ chocolateId }) => chocolateId === need.entryId)?.kg;
       return weighedLine(need, this.pantry.records(), [plan.casting], own);
     });
-    return [...weighed, ...suppliesOf(plan).map((supply) => countedLine(supply, this.pantry.records()))];
+    return [...weighed, ...suppliesAlone(plan).map((supply) => countedLine(supply, this.pantry.records()))];
   });
   readonly cost = computed(() => costOf(this.lines()));
 

@@ -28,6 +28,11 @@ export function suppliesOf({
   );
 }
 
+/** The same of a casting that is made alone: with a pair of gloves for who makes it. */
+export function suppliesAlone(plan: CastingPlan): readonly Supply[] {
+  return allSupplies([...suppliesOf(plan), { kind: 'gloves', count: 1 }]);
+}
+
 /** The same of several lists, what is alike counted together, in the order of the kinds. */
 export function allSupplies(supplies: readonly Supply[]): readonly Supply[] {
   const all = new Map<string, Supply>();
