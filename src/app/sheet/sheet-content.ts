@@ -110,7 +110,8 @@ export function sheetContent(
     parts: workOrder(plan.parts).map((part) => partSteps(plan, part, system)),
     inside: insideRows(plan, system),
     after: afterSteps(plan, system),
-    buy: lines.map((line) => buyText(line, currency, system)),
+    // Gloves are among the tools of the same sheet.
+    buy: lines.filter(({ of }) => of.kind !== 'gloves').map((line) => buyText(line, currency, system)),
     caution: cautionText(plan),
     tags: guestTags(plan, system),
   };
