@@ -3,9 +3,10 @@ import { Observable, from } from 'rxjs';
 import { MarkSchema, type Mark } from '../core/run/mark';
 import { KilnstoneDatabase, type MarkRow } from './database';
 
-/** Marks of a run as they are stored, in their order; the place of the last of them, and how many cannot be read. */
+/** Marks of a run as they are stored, in their order, with their places; the place of the last, and how many cannot be read. */
 export interface StoredMarks {
   readonly marks: readonly Mark[];
+  readonly places: readonly number[];
   readonly last: number;
   readonly unreadable: number;
 }
@@ -40,9 +41,14 @@ export class MarkRepository {
 }
 
 function read(rows: readonly MarkRow[], after: number): StoredMarks {
-  const marks = rows.flatMap(({ mark }) => {
+  const good = rows.flatMap(({ mark, n }) => {
     const parsed = MarkSchema.safeParse(mark);
-    return parsed.success ? [parsed.data] : [];
+    return parsed.success ? [{ mark: parsed.data, n }] : [];
   });
-  return { marks, last: rows.at(-1)?.n ?? after, unreadable: rows.length - marks.length };
+  return {
+    marks: good.map(({ mark }) => mark),
+    places: good.map(({ n }) => n),
+    last: rows.at(-1)?.n ?? after,
+    unreadable: rows.length - good.length,
+  };
 }

@@ -12,6 +12,8 @@ const KEPT_AS = 'kilnstone.bell';
 const NOTES = [660, 880];
 const NOTE_S = 0.45;
 const LOUDNESS = 0.35;
+/** A single note is for what is only looked after. */
+const NUDGE = 1;
 /** Not heard any more. */
 const FADED = 0.001;
 const BUZZ_MS = [300, 120, 300];
@@ -60,11 +62,16 @@ export class Bell {
   /** @param said the sentence that is spoken and shown in a notification */
   ring(said: string, urgent: boolean): void {
     const { sound, speech, notification } = this.ways();
-    if (sound) this.chime(urgent ? 3 : 1);
+    if (sound) this.chime(NOTES.length * (urgent ? 3 : 1));
     if (sound && speech && 'speechSynthesis' in globalThis) speechSynthesis.speak(new SpeechSynthesisUtterance(said));
     (navigator as Partial<Navigator>).vibrate?.(BUZZ_MS);
     if (notification && document.hidden && 'Notification' in globalThis && Notification.permission === 'granted')
       new Notification(said);
+  }
+
+  /** Something small is due again. */
+  nudge(): void {
+    if (this.ways().sound) this.chime(NUDGE);
   }
 
   /** Keeps the screen on for as long as a run is open. */
@@ -85,10 +92,10 @@ export class Bell {
     this.awake = undefined;
   }
 
-  private chime(times: number): void {
+  private chime(notes: number): void {
     const { context } = this;
     if (!context || context.state !== 'running') return;
-    for (let k = 0; k < times * NOTES.length; k++) {
+    for (let k = 0; k < notes; k++) {
       const [tone, gain] = [context.createOscillator(), context.createGain()];
       const at = context.currentTime + k * NOTE_S;
       tone.frequency.value = NOTES[k % NOTES.length];

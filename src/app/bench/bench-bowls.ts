@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { nudgeText } from '../wording/bench';
 import { BenchView } from './bench-view';
 
 /** How the bowls stand: how warm, for how long yet, and what is left of what is wanted. */
@@ -16,6 +17,7 @@ import { BenchView } from './bench-view';
               <strong>{{ bowl.c }}</strong>
               <span
                 ><b>{{ bowl.name }}</b> {{ bowl.keeps }}
+                <small>{{ nudgeText(bowl.nudge) }}</small>
                 <small>{{ bowl.by }}</small>
                 <small [class.short]="bowl.short">{{ bowl.left }}</small>
               </span>
@@ -28,5 +30,6 @@ import { BenchView } from './bench-view';
   styleUrl: './bench-lists.less',
 })
 export class BenchBowls {
+  protected readonly nudgeText = nudgeText;
   protected readonly view = inject(BenchView);
 }

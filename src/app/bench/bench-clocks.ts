@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, output } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { nudgeText } from '../wording/bench';
 import { BenchRun } from './bench-run';
 import { BenchView } from './bench-view';
 
@@ -29,6 +30,9 @@ const LONGER_S = 300;
           <p class="count" role="timer">{{ clock.count }}</p>
           <p class="where">
             {{ clock.until }} <span>{{ clock.places }}</span>
+            @if (clock.nudge; as nudge) {
+              <b>{{ nudgeText(nudge) }}</b>
+            }
           </p>
           <button
             nz-button
@@ -51,6 +55,7 @@ const LONGER_S = 300;
 export class BenchClocks {
   protected readonly view = inject(BenchView);
   protected readonly leads = inject(BenchRun).lead.leads;
+  protected readonly nudgeText = nudgeText;
   protected readonly longerS = LONGER_S;
   readonly longer = output<{ readonly wait: string; readonly byS: number }>();
 }

@@ -7,6 +7,7 @@ import type { Mark, NewMark } from '../../core/run/mark';
 import { SteadyClock, rehearsedS } from '../../core/run/run-clock';
 import { runState } from '../../core/run/run-state';
 import type { Run } from '../../core/run/run-record';
+import { RunLog } from '../../data/run-log';
 import { newId } from '../state/new-id';
 import { MarkStorage } from '../state/run-storage';
 import { Runs } from '../state/runs';
@@ -31,8 +32,7 @@ export class BenchRun {
   readonly unreadable = signal(0);
   /** The computer’s clock was set back by so much, or is ahead of what passed, s; 0 once it has been answered. */
   readonly jumpS = signal(0);
-  private last = 0;
-  private writing: Promise<void> = Promise.resolve();
+  private log = new RunLog('', this.stored);
   private clock = new SteadyClock(Date.now(), performance.now());
 
   readonly nowS = signal(Date.now() / 1000);
@@ -65,17 +65,17 @@ export class BenchRun {
         switchMap((id) => {
           if (!id) return EMPTY;
           this.lead.ask(id);
-          this.open();
-          return this.stored.watch(id, () => this.last).pipe(catchError(() => this.withoutStore()));
+          this.open(id);
+          return this.log.watch().pipe(
+            catchError(() => {
+              this.opened();
+              return EMPTY;
+            }),
+          );
         }),
         takeUntilDestroyed(destroyed),
       )
-      .subscribe(({ marks, last, unreadable }) => {
-        this.last = Math.max(this.last, last);
-        this.unreadable.update((count) => count + unreadable);
-        this.show(marks);
-        this.opened();
-      });
+      .subscribe(() => this.opened());
     // Another tab that leads may have set the run's clock.
     effect(() => {
       const { aheadS } = this.state();
@@ -86,19 +86,7 @@ export class BenchRun {
 
   /** Notes something, now; it is shown once it is stored, or where it cannot be stored. */
   note(mark: NewMark): Promise<void> {
-    const whole = { ...mark, id: newId(), atS: this.look() } as Mark;
-    const run = this.id();
-    this.writing = this.writing.then(async () => {
-      const due = [...this.unsaved(), whole];
-      try {
-        this.last = Math.max(this.last, await this.stored.append(run, due));
-        this.unsaved.set([]);
-      } catch {
-        this.unsaved.set(due);
-      }
-      if (run === this.id()) this.show([whole]);
-    });
-    return this.writing;
+    return this.log.note({ ...mark, id: newId(), atS: this.look() } as Mark);
   }
 
   /** Takes the last mark back that was made by hand. */
@@ -115,17 +103,16 @@ export class BenchRun {
     this.tick();
   }
 
-  private withoutStore() {
-    this.opened();
-    return EMPTY;
-  }
-
-  private open(): void {
+  private open(run: string): void {
+    const log = new RunLog(run, this.stored, () => {
+      if (log !== this.log) return;
+      this.marks.set(log.marks);
+      this.unsaved.set(log.unsaved);
+      this.unreadable.set(log.unreadable);
+    });
+    this.log = log;
     this.marks.set([]);
-    this.unsaved.set([]);
-    this.unreadable.set(0);
     this.loaded.set(false);
-    this.last = 0;
   }
 
   private opened(): void {
@@ -135,12 +122,6 @@ export class BenchRun {
     this.clock = new SteadyClock(Date.now(), performance.now(), state.aheadS, rehearsal ? undefined : known);
     this.loaded.set(true);
     this.tick();
-  }
-
-  private show(marks: readonly Mark[]): void {
-    const there = new Set(this.marks().map(({ id }) => id));
-    const fresh = marks.filter(({ id }) => !there.has(id));
-    if (fresh.length > 0) this.marks.update((all) => [...all, ...fresh]);
   }
 
   private tick(): void {

@@ -5,6 +5,7 @@ import { meltStation } from '../../core/melt/melt';
 import { isMelted } from '../../core/occasion/bowls';
 import { bowlsNow, inputOf } from '../../core/run/bowl-left';
 import type { RunClock } from '../../core/run/at-hand';
+import { nudgeOfBowl, nudgeOfWait, type Nudge } from '../../core/run/nudges';
 import type { Run } from '../../core/run/run-record';
 import { Units } from '../state/units';
 import { callText, countText, howText, placesText, readySign, standText, waitText } from '../wording/bench';
@@ -100,6 +101,7 @@ export class BenchView {
         c: text(now.c, 'temperature', system),
         nowC: Math.round(now.c * 10) / 10,
         leftKg: Math.round(now.leftKg * 1000) / 1000,
+        nudge: nudgeOfBowl(run, now, this.bench.nowS()),
         by: now.read ? `measured ${timeText(now.read.atS, run.zone)}` : 'reckoned, not measured yet',
         left: `${text(now.leftKg, 'mass', system)} left, ${text(now.wantedKg, 'mass', system)} wanted`,
         short: now.leftKg < now.wantedKg,
@@ -133,7 +135,22 @@ export class BenchView {
       const wanted = hand.clocks.find(({ rings }) => rings !== undefined);
       if (wanted) untracked(() => void this.call(run, wanted));
     });
+    effect(() => {
+      const ofWaits = this.clocks().map(({ key, nudge }) => [key, nudge] as const);
+      const ofBowls = this.bowls().map(({ bowl, nudge }) => [String(bowl), nudge] as const);
+      if (this.bench.lead.leads() && !this.bench.isOver()) this.nudgeOn([...ofWaits, ...ofBowls]);
+    });
   }
+
+  /** Told by a short note when it is due once more; not what was due before the page was opened. */
+  private nudgeOn(nudges: readonly (readonly [string, Nudge | undefined])[]): void {
+    for (const [key, one] of nudges) {
+      const before = this.nudged.get(key);
+      if (one) this.nudged.set(key, one.times);
+      if (one && before !== undefined && one.times > before) this.bell.nudge();
+    }
+  }
+  private readonly nudged = new Map<string, number>();
 
   letter(castingId: string | undefined): string {
     const index = this.told().castings.findIndex(({ id }) => id === castingId);
@@ -166,6 +183,7 @@ export class BenchView {
       whose: run.castings.length > 1 ? whoseText(own, this.told()) : '',
       places: placesText(clock, nowS, run.zone),
       count: left > 0 ? countText(left) : `+${countText(left)}`,
+      nudge: nudgeOfWait(run, clock, nowS),
       until: latestS !== undefined && latestS > dueS ? `${until}, at the latest ${timeText(latestS, run.zone)}` : until,
       share: Math.min(1, Math.max(0, (nowS - sinceS) / Math.max(1, dueS - sinceS))),
       over: left <= 0,

@@ -1,6 +1,7 @@
 import type { Wrong } from '../../core/run/mark';
 import type { BowlMending } from '../../core/run/mending';
 import type { RunClock } from '../../core/run/at-hand';
+import { coatOf, type Nudge, type NudgeKind } from '../../core/run/nudges';
 import type { RunWait } from '../../core/run/run-waits';
 import type { Run } from '../../core/run/run-record';
 import type { Stretch } from '../../core/batch/timeline';
@@ -126,13 +127,14 @@ export function standText(plannedS: number, readyS: number, zone: string, system
 
 /** How a coat is made: "spoon and swirl"; nothing for everything else. */
 export function howText(run: Run, task: Run['tasks'][number]): string {
-  const casting = run.castings.find(({ id }) => id === task.castingId);
-  const name = run.names[task.castingId ?? '']?.parts[task.part ?? 0]?.name;
-  const coats = casting?.parts.find((part) => part.name === name)?.coats ?? [];
-  if (task.kind !== 'coat' || task.coat === undefined || coats.length === 0) return '';
-  // Coats that were added for a wanted thickness are made as the last.
-  return METHOD_NAMES[coats[Math.min(task.coat, coats.length - 1)].method];
+  const coat = task.kind === 'coat' ? coatOf(run, task) : undefined;
+  return coat ? METHOD_NAMES[coat.method] : '';
 }
+
+const NUDGE_TEXTS: Readonly<Record<NudgeKind, string>> = { knead: 'Knead it', stir: 'Stir it', turn: 'Turn it' };
+
+/** "Stir it in 2:10". */
+export const nudgeText = ({ kind, leftS }: Nudge): string => `${NUDGE_TEXTS[kind]} in ${countText(leftS)}`;
 
 /** What is spoken when a wait ends, and what a notification says. */
 export function callText(run: Run, { wait, rings }: RunClock, told: Told): string {

@@ -66,7 +66,9 @@ export function clocksOf(run: Run, state: RunState, nowS: number): readonly RunC
       const wanted = (at: 'due' | 'latest', momentS: number | undefined): boolean =>
         momentS !== undefined && nowS >= momentS && !rung.has(rungKey(wait.key, at));
       const late = latestS !== undefined && latestS > dueS && wanted('latest', latestS);
-      const rings = late ? 'latest' : wanted('due', dueS) ? 'due' : undefined;
+      // Once it has been called for the last time, its end is no news.
+      const isNews = wanted('due', dueS) && !rung.has(rungKey(wait.key, 'latest'));
+      const rings = late ? 'latest' : isNews ? 'due' : undefined;
       let at = sinceS;
       const turnsS = wait.steps.slice(0, -1).map(({ seconds }) => (at += seconds));
       return [{ wait, sinceS, turnsS, dueS, latestS, rings }];

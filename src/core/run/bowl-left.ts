@@ -15,6 +15,8 @@ export interface BowlNow {
   readonly c: number;
   /** The reading it goes by; undefined where there was none since it was melted. */
   readonly read: Reading | undefined;
+  /** When it was melted or measured last, s since 1970 UTC. */
+  readonly stirredS: number;
   /** Where it has become a class thicker, °C, and how long until then, s; 0 where it has, Infinity where the room keeps it warm. */
   readonly thickC: number;
   readonly workableS: number;
@@ -105,6 +107,7 @@ function bowlNow(
     wantedKg,
     c,
     read: from,
+    stirredS: begun.atS,
     thickC: still.thickC,
     workableS: c > still.thickC ? secondsToReach(still.pot, c, still.thickC, 0) : 0,
     warmS: c < input.workingC ? secondsToReach(still.warmed, c, input.workingC, still.watts) : 0,

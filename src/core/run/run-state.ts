@@ -64,6 +64,7 @@ export function runState(marks: readonly Mark[]): RunState {
         longerS.set(mark.wait, (longerS.get(mark.wait) ?? 0) + mark.byS);
         // What was called is called again at its new time.
         rung.delete(rungKey(mark.wait, 'due'));
+        rung.delete(rungKey(mark.wait, 'latest'));
         break;
       case 'rung':
         rung.add(rungKey(mark.wait, mark.at));

@@ -4,6 +4,7 @@ import { atHand, clocksOf } from './at-hand';
 import { bowlsNow, takenOf } from './bowl-left';
 import { follow } from './following';
 import { standing, type Mark, type NewMark } from './mark';
+import { nudgeOfBowl, nudgeOfWait } from './nudges';
 import { mendings } from './mending';
 import { runState } from './run-state';
 import { waitsOf } from './run-waits';
@@ -248,5 +249,36 @@ describe('a bowl', () => {
     expect(one.moreKg).toBeLessThan(0.08);
     expect(one.moreS).toBeGreaterThan(30);
     expect(mendings(run, runState(marksOf(...melted)), BEGINS_S + 660)[0].moreKg).toBe(0);
+  });
+});
+
+describe('what is looked after meanwhile', () => {
+  const now = (atS: number, way: 'microwave' | 'tube') => {
+    const [bowl] = run.bowls;
+    const other = { ...run, bowls: [{ ...bowl, way }] };
+    const state = runState(marksOf([600, done(0)]));
+    return nudgeOfBowl(other, bowlsNow(other, state, BEGINS_S + atS)[0], BEGINS_S + atS);
+  };
+
+  it('is a bowl that is stirred every five minutes, and a tube that is kneaded every one to two', () => {
+    expect(now(660, 'microwave')).toEqual({ kind: 'stir', times: 0, leftS: 240 });
+    expect(now(900, 'microwave')).toMatchObject({ times: 1, leftS: 300 });
+    // Practitioners knead every 1 to 2 min: common practice, no source.
+    const knead = now(600, 'tube');
+    expect(knead.kind).toBe('knead');
+    expect(knead.leftS).toBeGreaterThanOrEqual(60);
+    expect(knead.leftS).toBeLessThanOrEqual(120);
+  });
+
+  it('is a vessel that goes on being turned until its wait is over, and no mold', () => {
+    const [casting] = run.castings;
+    const [part] = casting.parts;
+    const turned = part.coats.map((coat) => ({ ...coat, method: 'turn' as const }));
+    const name = run.names[casting.id].parts[0].name;
+    const bottle = { ...run, castings: [{ ...casting, parts: [{ ...part, name, coats: turned }] }] };
+    const [clock] = clocksOf(run, runState(marksOf([600, done(0)], [720, done(1)])), BEGINS_S + 780);
+    expect(nudgeOfWait(bottle, clock, BEGINS_S + 780)).toEqual({ kind: 'turn', times: 0, leftS: 60 });
+    expect(nudgeOfWait(bottle, clock, clock.dueS)).toBeUndefined();
+    expect(nudgeOfWait(run, clock, BEGINS_S + 780)).toBeUndefined();
   });
 });
