@@ -98,6 +98,7 @@ export default tseslint.config(
     ),
   ),
   layer('plan', ['../edit/*', '../study/*'], 'plan may import the stations and what is below them.'),
+  layer('run', ['../edit/*', '../study/*'], 'run may import occasion, plan and what is below them.'),
   layer('edit', ['../study/*'], 'edit may import plan and what is below it.'),
   layer('study', [], 'Core imports neither the interface nor storage.'),
   {

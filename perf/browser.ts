@@ -6,6 +6,7 @@ import { writeMoldFile } from '../src/data/mold-file';
 import { shippedMolds } from '../src/data/mold-library';
 import type { Casting } from '../src/core/record/casting';
 import { CHROMIUM_FLAGS } from '../scripts/chromium.mjs';
+import { benchResults } from './bench';
 import { percentile, type Result } from './measure';
 
 const CHROME = process.env['CHROME_PATH'] ?? '/usr/bin/chromium';
@@ -27,6 +28,7 @@ export async function browserResults(address: string): Promise<Result[]> {
       await log(browser, address),
       ...(await library(browser, address)),
       await occasion(browser, address),
+      ...(await benchResults(browser, address)),
     ];
   } finally {
     await browser.close();

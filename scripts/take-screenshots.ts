@@ -48,12 +48,6 @@ async function readThermometer(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'matt, firm, snaps' }).click();
 }
 
-/** The first coat in mid-drain. */
-async function watchItRun(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Watch it run and set' }).click();
-  await page.getByLabel('Time', { exact: true }).fill('14');
-}
-
 /** Two halves of two colours, and the whole job in minutes. */
 async function twoColours(page: Page): Promise<void> {
   await page.keyboard.press('1');
@@ -79,6 +73,21 @@ async function timetabled(page: Page): Promise<void> {
   await expect(page.getByText(/^Looking for/)).toHaveCount(0, { timeout: 120_000 });
 }
 
+/** The supper begun on its eve, and worked on until four clocks run. */
+async function inFullSwing(page: Page): Promise<void> {
+  const eve = Date.parse('2026-10-16T16:00:00Z');
+  await page.clock.setFixedTime(eve);
+  await page.getByRole('button', { name: 'Begin now' }).click({ timeout: 120_000 });
+  const clocks = page.locator('ks-bench-clocks .count');
+  for (let k = 0; k < 12 && (await clocks.count()) < 4; k++) {
+    await page.clock.setFixedTime(eve + k * 110_000);
+    await page.waitForTimeout(1200);
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.waitForTimeout(800);
+  }
+  await page.getByRole('button', { name: 'It is right so' }).click();
+}
+
 /** The blush that is brushed into the pears' mold. */
 async function openPaint(page: Page): Promise<void> {
   const step = page.getByRole('button', { name: /1\. Blush/ });
@@ -102,7 +111,6 @@ async function simulated(page: Page): Promise<void> {
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'new-casting', path: '/castings/new', first: beginBonbons },
-  { name: 'film', path: '/casting/demo-bombs/coat', first: watchItRun },
   {
     name: 'compare',
     path: '/casting/demo-bombs/compare',
@@ -121,6 +129,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'occasion', path: '/occasions/demo-supper', first: timetabled },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
   { name: 'run-sheet', path: '/occasions/demo-supper/sheet', first: listed },
+  { name: 'bench', path: '/bench/occasion/demo-supper', first: inFullSwing },
   { name: 'weigh-out', path: '/casting/demo-tiles/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },
 ];

@@ -8,7 +8,9 @@ import type { MarkRepository, StoredMarks } from './mark-repository';
  * before the next.
  */
 export class RunLog {
-  private readonly stored = new Map<string, { readonly mark: Mark; readonly place: number }>();
+  private readonly ids = new Set<string>();
+  /** By their places. */
+  private readonly stored: { readonly mark: Mark; readonly place: number }[] = [];
   private last = 0;
   private writing: Promise<void> = Promise.resolve();
   private refused: readonly Mark[] = [];
@@ -61,18 +63,22 @@ export class RunLog {
     marks.forEach((mark, i) => this.keep(mark, places[i]));
     this.last = Math.max(this.last, last);
     this.unread += unreadable;
-    this.refused = this.refused.filter(({ id }) => !this.stored.has(id));
+    this.refused = this.refused.filter(({ id }) => !this.ids.has(id));
     this.show();
   }
 
   /** One that was stored twice, as where the answer to its writing was lost, counts once. */
   private keep(mark: Mark, place: number): void {
-    if (!this.stored.has(mark.id)) this.stored.set(mark.id, { mark, place });
+    if (this.ids.has(mark.id)) return;
+    this.ids.add(mark.id);
+    let at = this.stored.length;
+    // Nearly always it is the last.
+    while (at > 0 && this.stored[at - 1].place > place) at--;
+    this.stored.splice(at, 0, { mark, place });
   }
 
   private show(): void {
-    const stored = [...this.stored.values()].sort((a, b) => a.place - b.place).map(({ mark }) => mark);
-    this.all = [...stored, ...this.refused];
+    this.all = [...this.stored.map(({ mark }) => mark), ...this.refused];
     this.changed();
   }
 }

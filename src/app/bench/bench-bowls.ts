@@ -17,7 +17,9 @@ import { BenchView } from './bench-view';
               <strong>{{ bowl.c }}</strong>
               <span
                 ><b>{{ bowl.name }}</b> {{ bowl.keeps }}
-                <small>{{ nudgeText(bowl.nudge) }}</small>
+                @if (view.bowlNudges().get(bowl.bowl); as nudge) {
+                  <small>{{ nudgeText(nudge) }}</small>
+                }
                 <small>{{ bowl.by }}</small>
                 <small [class.short]="bowl.short">{{ bowl.left }}</small>
               </span>

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { BenchView } from './bench-view';
 
 /** What comes next, and when. */
@@ -6,11 +6,11 @@ import { BenchView } from './bench-view';
   selector: 'ks-bench-next',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (view.now().length > 0 && view.next().length > 0) {
+    @if (lines().length > 0) {
       <section aria-labelledby="bench-next">
         <h2 id="bench-next">Next</h2>
         <ol>
-          @for (one of view.next(); track one.key) {
+          @for (one of lines(); track one.key) {
             <li>
               <time>{{ one.at }}</time>
               <span
@@ -28,5 +28,7 @@ import { BenchView } from './bench-view';
   styleUrl: './bench-lists.less',
 })
 export class BenchNext {
-  protected readonly view = inject(BenchView);
+  private readonly view = inject(BenchView);
+  /** Where nothing is at hand, the first of it is told there. */
+  protected readonly lines = computed(() => this.view.next().slice(this.view.now().length > 0 ? 0 : 1));
 }

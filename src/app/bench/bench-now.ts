@@ -53,7 +53,7 @@ import { BenchView } from './bench-view';
           </button>
         } @else {
           <h2>Nothing by hand until {{ view.next()[0]?.at }}</h2>
-          <p class="amounts">Then: {{ view.next()[0]?.what }}, in {{ view.next()[0]?.inText }}.</p>
+          <p class="amounts">Then: {{ view.next()[0]?.what }}, in {{ view.untilNext() }}.</p>
           <button nz-button class="done" type="button" [disabled]="!leads()" (click)="done.emit(view.next()[0]?.key)">
             Done already: {{ view.next()[0]?.what }}
           </button>

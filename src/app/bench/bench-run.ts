@@ -125,7 +125,8 @@ export class BenchRun {
   }
 
   private tick(): void {
-    this.nowS.set(this.look());
+    // What is shown is told by the second.
+    this.nowS.set(Math.floor(this.look()));
   }
 
   /** The run's own time, s since 1970 UTC. A clock that was set is noticed, and noted. */

@@ -3,10 +3,11 @@ import { CHOCOLATE_MATTER } from '../../core/matter/chocolate';
 import { chocolateOf, meltOf } from '../../core/record/references';
 import { meltStation } from '../../core/melt/melt';
 import { isMelted } from '../../core/occasion/bowls';
-import { bowlsNow, inputOf } from '../../core/run/bowl-left';
+import { bowlsNow, inputOf, type BowlNow } from '../../core/run/bowl-left';
 import type { RunClock } from '../../core/run/at-hand';
 import { nudgeOfBowl, nudgeOfWait, type Nudge } from '../../core/run/nudges';
 import type { Run } from '../../core/run/run-record';
+import type { RunWait } from '../../core/run/run-waits';
 import { Units } from '../state/units';
 import { callText, countText, howText, placesText, readySign, standText, waitText } from '../wording/bench';
 import { stepWordings, type StepWording } from '../wording/melting';
@@ -18,6 +19,8 @@ import { BenchRun } from './bench-run';
 
 /** A bowl's temperature and what is left of it are worked out anew after so long, s: it cools by a tenth of a degree in about that. */
 const BOWL_EVERY_S = 5;
+/** How far a wait has run is drawn in so many steps. */
+const SHARES = 200;
 /** Shorter than this until a bowl is too thick, it is told, s. */
 const SOON_THICK_S = 120;
 
@@ -45,14 +48,23 @@ export class BenchView {
     };
   });
 
+  /** Told anew only when something else is at hand. */
+  private readonly atHand = computed(
+    () => {
+      const hand = this.bench.atHand();
+      const waited = (task: number): RunWait | undefined => hand?.clocks.find(({ wait }) => wait.to === task)?.wait;
+      return (hand?.now ?? []).map(({ task }) => ({ task, wait: waited(task) }));
+    },
+    { equal: (a, b) => a.length === b.length && a.every((one, i) => one.task === b[i].task && one.wait === b[i].wait) },
+  );
+
   /** What is done now, of each pair of hands one. */
   readonly now = computed(() => {
-    const [run, hand] = [this.bench.run(), this.bench.atHand()];
-    if (!run || !hand) return [];
-    return hand.now.map(({ task: i }) => {
+    const run = this.bench.run();
+    if (!run) return [];
+    return this.atHand().map(({ task: i, wait }) => {
       const task = run.tasks[i];
       const told = this.told();
-      const wait = hand.clocks.find((clock) => clock.wait.to === i)?.wait;
       return {
         key: task.key,
         what: taskText(task, told),
@@ -67,17 +79,29 @@ export class BenchView {
     });
   });
 
-  /** What comes after, and from when. */
+  /** What comes after, and from when: told anew when another minute is told. */
+  private readonly comingUp = computed(
+    () => (this.bench.atHand()?.next ?? []).map(({ task, startS }) => ({ task, minute: Math.floor(startS / 60) })),
+    {
+      equal: (a, b) =>
+        a.length === b.length && a.every((one, i) => one.task === b[i].task && one.minute === b[i].minute),
+    },
+  );
   readonly next = computed(() => {
-    const [run, hand] = [this.bench.run(), this.bench.atHand()];
-    if (!run || !hand) return [];
-    return hand.next.map(({ task: i, startS }) => ({
+    const run = this.bench.run();
+    if (!run) return [];
+    return this.comingUp().map(({ task: i, minute }) => ({
       key: run.tasks[i].key,
-      at: timeText(startS, run.zone),
-      inText: countText(startS - this.bench.nowS()),
+      at: timeText(minute * 60, run.zone),
       what: taskText(run.tasks[i], this.told()),
       whose: run.castings.length > 1 ? whoseText(run.tasks[i], this.told()) : '',
     }));
+  });
+
+  /** How long nothing is to be done by hand. */
+  readonly untilNext = computed(() => {
+    const [next] = this.bench.atHand()?.next ?? [];
+    return next ? countText(next.startS - this.bench.nowS()) : '';
   });
 
   readonly clocks = computed(() => {
@@ -86,34 +110,20 @@ export class BenchView {
   });
 
   private readonly bowlsAtS = computed(() => Math.floor(this.bench.nowS() / BOWL_EVERY_S) * BOWL_EVERY_S);
+  private readonly reckoned = computed(() => {
+    const run = this.bench.run();
+    return run ? bowlsNow(run, this.bench.state(), this.bowlsAtS()) : [];
+  });
   readonly bowls = computed(() => {
     const run = this.bench.run();
-    if (!run) return [];
-    const { system } = this.told();
-    return bowlsNow(run, this.bench.state(), this.bowlsAtS()).map((now) => {
-      const { name, colour } = run.bowls[now.bowl];
-      const warm =
-        Number.isFinite(now.warmS) && now.warmS > 0 ? `, ${text(now.warmS, 'duration', system)} of warming` : '';
-      return {
-        bowl: now.bowl,
-        name,
-        colour,
-        c: text(now.c, 'temperature', system),
-        nowC: Math.round(now.c * 10) / 10,
-        leftKg: Math.round(now.leftKg * 1000) / 1000,
-        nudge: nudgeOfBowl(run, now, this.bench.nowS()),
-        by: now.read ? `measured ${timeText(now.read.atS, run.zone)}` : 'reckoned, not measured yet',
-        left: `${text(now.leftKg, 'mass', system)} left, ${text(now.wantedKg, 'mass', system)} wanted`,
-        short: now.leftKg < now.wantedKg,
-        cool: now.workableS <= SOON_THICK_S,
-        keeps:
-          now.workableS === 0
-            ? `too thick to cast by now${warm}`
-            : Number.isFinite(now.workableS)
-              ? `too thick in ${text(now.workableS, 'duration', system)}`
-              : 'stays thin enough here',
-      };
-    });
+    return run ? this.reckoned().map((now) => this.bowlOf(run, now)) : [];
+  });
+  /** When each bowl is to be stirred or kneaded next. */
+  readonly bowlNudges = computed(() => {
+    const run = this.bench.run();
+    const nudges = new Map<number, Nudge>();
+    if (run) for (const now of this.reckoned()) nudges.set(now.bowl, nudgeOfBowl(run, now, this.bench.nowS()));
+    return nudges;
   });
 
   /** How it stands against the plan. */
@@ -137,7 +147,7 @@ export class BenchView {
     });
     effect(() => {
       const ofWaits = this.clocks().map(({ key, nudge }) => [key, nudge] as const);
-      const ofBowls = this.bowls().map(({ bowl, nudge }) => [String(bowl), nudge] as const);
+      const ofBowls = [...this.bowlNudges()].map(([bowl, nudge]) => [String(bowl), nudge] as const);
       if (this.bench.lead.leads() && !this.bench.isOver()) this.nudgeOn([...ofWaits, ...ofBowls]);
     });
   }
@@ -170,6 +180,31 @@ export class BenchView {
   }
   private readonly calling = new Set<string>();
 
+  private bowlOf(run: Run, now: BowlNow) {
+    const { system } = this.told();
+    const { name, colour } = run.bowls[now.bowl];
+    const warm =
+      Number.isFinite(now.warmS) && now.warmS > 0 ? `, ${text(now.warmS, 'duration', system)} of warming` : '';
+    return {
+      bowl: now.bowl,
+      name,
+      colour,
+      c: text(now.c, 'temperature', system),
+      nowC: Math.round(now.c * 10) / 10,
+      leftKg: Math.round(now.leftKg * 1000) / 1000,
+      by: now.read ? `measured ${timeText(now.read.atS, run.zone)}` : 'reckoned, not measured yet',
+      left: `${text(now.leftKg, 'mass', system)} left, ${text(now.wantedKg, 'mass', system)} wanted`,
+      short: now.leftKg < now.wantedKg,
+      cool: now.workableS <= SOON_THICK_S,
+      keeps:
+        now.workableS === 0
+          ? `too thick to cast by now${warm}`
+          : Number.isFinite(now.workableS)
+            ? `too thick in ${text(now.workableS, 'duration', system)}`
+            : 'stays thin enough here',
+    };
+  }
+
   private clockOf(run: Run, clock: RunClock, nowS: number) {
     const { wait, sinceS, dueS, latestS } = clock;
     const left = dueS - nowS;
@@ -185,7 +220,7 @@ export class BenchView {
       count: left > 0 ? countText(left) : `+${countText(left)}`,
       nudge: nudgeOfWait(run, clock, nowS),
       until: latestS !== undefined && latestS > dueS ? `${until}, at the latest ${timeText(latestS, run.zone)}` : until,
-      share: Math.min(1, Math.max(0, (nowS - sinceS) / Math.max(1, dueS - sinceS))),
+      share: Math.round(SHARES * Math.min(1, Math.max(0, (nowS - sinceS) / Math.max(1, dueS - sinceS)))) / SHARES,
       over: left <= 0,
       late,
     };

@@ -29,6 +29,9 @@ export class Keys {
     { keys: '/', does: 'Search the castings' },
     { keys: 'Ctrl Z', does: 'Undo' },
     { keys: 'Ctrl Shift Z', does: 'Redo' },
+    { keys: 'Space', does: 'Done, on the bench' },
+    { keys: 'Z', does: 'Take back, on the bench' },
+    { keys: 'M', does: 'Note something, on the bench' },
     { keys: 'arrows', does: 'Move a handle of the drawing that is in focus' },
     { keys: '?', does: 'This list' },
   ];

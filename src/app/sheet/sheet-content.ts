@@ -92,8 +92,10 @@ export function sheetContent(
       : '',
     mind: mindSteps(plan, system, late),
     times: [
-      ...(occasion ? [{ name: `In ${occasion.name} from`, value: momentText(occasion.fromS, due.zone) }] : []),
-      { name: occasion ? 'By itself start by' : 'Start by', value: startText(plan.start.value, due) },
+      // Both would take a line more, and the sheet a page: what it is made with tells when it begins.
+      occasion
+        ? { name: `In ${occasion.name} from`, value: momentText(occasion.fromS, due.zone) }
+        : { name: 'Start by', value: startText(plan.start.value, due) },
       ...plan.fillings.flatMap(({ fillingId, makeBy }) =>
         makeBy ? [{ name: `Make ${fillingOf(casting, fillingId).name} by`, value: startText(makeBy.value, due) }] : [],
       ),

@@ -19,8 +19,19 @@ export interface RunWait {
   readonly mostS: number | undefined;
 }
 
+type Waiting = Pick<Run, 'tasks' | 'lags' | 'waits'>;
+
+/** They are asked for at every tick, and a run's plan never changes. */
+const known = new WeakMap<Waiting, readonly RunWait[]>();
+
 /** All that runs without hands in a run, in the order in which it was planned to begin. */
-export function waitsOf({ tasks, lags, waits }: Pick<Run, 'tasks' | 'lags' | 'waits'>): readonly RunWait[] {
+export function waitsOf(run: Waiting): readonly RunWait[] {
+  const waits = known.get(run) ?? foundIn(run);
+  known.set(run, waits);
+  return waits;
+}
+
+function foundIn({ tasks, lags, waits }: Waiting): readonly RunWait[] {
   const between = waits.flatMap(({ from, to, steps }): RunWait[] => {
     const lag = lags.find((one) => one.from === from && one.to === to);
     if (!lag || lag.least < CLOCKED_S || !tasks[to].handsOn) return [];

@@ -1,0 +1,145 @@
+import type { Browser, CDPSession, Page } from '@playwright/test';
+import { writeRunFile, type PackedRun } from '../src/data/run-file';
+import type { Mark } from '../src/core/run/mark';
+import type { Run } from '../src/core/run/run-record';
+import { madeRun } from '../src/testing/made-run';
+import { percentile, type Result } from './measure';
+
+/** A run that began ten minutes ago, in which so many coats wait for as many others, with so many marks. */
+function longRun(name: string, coats: number, marks: number): PackedRun {
+  const [melt, coat] = madeRun().tasks;
+  const beganS = Math.floor(Date.now() / 1000) - 600;
+  const tasks = [0, 1].flatMap((second): Run['tasks'][number][] =>
+    Array.from({ length: coats }, (_, i) => ({
+      ...coat,
+      key: `coat ${second} ${i}`,
+      coat: second,
+      round: i,
+      startS: beganS + 600 + second * 3600 + i,
+      seconds: 1,
+    })),
+  );
+  const of = (i: number): { readonly from: number; readonly to: number } => ({ from: 1 + i, to: 1 + coats + i });
+  const steps = [{ kind: 'chill', place: 'fridge', seconds: 3000 }] as const;
+  const run = madeRun({
+    id: name,
+    name,
+    createdAt: new Date(beganS * 1000).toISOString(),
+    tasks: [{ ...melt, startS: beganS, seconds: 1 }, ...tasks],
+    lags: Array.from({ length: coats }, (_, i) => ({ ...of(i), least: 3000 + 60 * i, most: 6000 })),
+    waits: Array.from({ length: coats }, (_, i) => ({ ...of(i), steps })),
+    there: [{ from: beganS, to: beganS + 9000 }],
+  });
+  const done = run.tasks.slice(0, 1 + coats).map((task, i): Mark => ({
+    id: `done ${i}`,
+    atS: beganS + i,
+    kind: 'done',
+    task: task.key,
+  }));
+  const measured = Array.from({ length: marks - done.length }, (_, i): Mark => ({
+    id: `measured ${i}`,
+    atS: beganS + 100 + i / 20,
+    kind: 'temperature',
+    bowl: 0,
+    c: 33,
+    by: 'probe',
+  }));
+  return { ...run, marks: [...done, ...measured] };
+}
+
+async function taken(browser: Browser, address: string, run: PackedRun): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`${address}/bench`);
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel(/A file exported/).setInputFiles({
+    name: 'run.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeRunFile([run], new Date())),
+  });
+  await page.getByRole('button', { name: 'Take them' }).click();
+  await page.locator('ks-runs-page li a').first().waitFor();
+  await page.waitForTimeout(1500);
+  return page;
+}
+
+const card = `document.querySelector('ks-runs-page li a').click()`;
+
+/** From a change to the frame in which something of the page is there, or has changed, ms. */
+const until = (change: string, there: string): string => `new Promise((resolve) => {
+  const start = performance.now();
+  const look = () => ${there} ? setTimeout(() => resolve(performance.now() - start)) : requestAnimationFrame(look);
+  ${change};
+  requestAnimationFrame(look);
+})`;
+
+/** The bench: a long run opened, a mark on the disk and on the screen, and what a tick costs. */
+export async function benchResults(browser: Browser, address: string): Promise<Result[]> {
+  const opening: number[] = [];
+  const dayLong = await taken(browser, address, longRun('A day', 12, 2000));
+  for (let k = 0; k < 10; k++) {
+    opening.push(await dayLong.evaluate<number>(until(card, `document.querySelector('ks-bench-clocks .count')`)));
+    await dayLong.waitForTimeout(400);
+    await dayLong.locator('.rail a[href="/bench"]').click();
+    await dayLong.locator('ks-runs-page li a').first().waitFor();
+    await dayLong.waitForTimeout(300);
+  }
+  await dayLong.locator('ks-runs-page li a').first().click();
+  await dayLong.locator('ks-bench-clocks .count').first().waitFor();
+  const ticking = await perTick(dayLong, await dayLong.context().newCDPSession(dayLong));
+  await dayLong.context().close();
+  const page = await taken(browser, address, longRun('A long day', 12, 5000));
+  await page.locator('ks-runs-page li a').first().click();
+  await page.locator('ks-bench-clocks .count').first().waitFor();
+  await page.waitForTimeout(1000);
+  const noting: number[] = [];
+  for (let k = 0; k < 40; k++) {
+    // Five minutes more for the first clock: how far each has run apart, the clocks then read otherwise.
+    noting.push(
+      await page.evaluate<number>(
+        `(() => { const of = () => document.querySelector('ks-bench-clocks').innerHTML.replace(/<p class=.count.*?<.p>/g, '').replace(/scaleX[^)]*/g, ''); const before = of(); return ${until(
+          `document.querySelector('ks-bench-clocks button.longer').click()`,
+          `of() !== before`,
+        )}; })()`,
+      ),
+    );
+    await page.waitForTimeout(60);
+  }
+  await page.context().close();
+  const [opened, noted] = [percentile(opening, 50), percentile(noting, 95)];
+  return [
+    {
+      what: 'A run of 2,000 marks opened',
+      value: `${opened.toFixed(0)} ms`,
+      wanted: 'under 200 ms',
+      met: opened < 200,
+      against: `median of 10, from the click in the list to the painted clocks; the slowest ${Math.max(...opening).toFixed(0)} ms`,
+    },
+    {
+      what: 'A mark on the disk and on the screen, with 5,000 in the run',
+      value: `${noted.toFixed(0)} ms`,
+      wanted: 'at most 50 ms',
+      met: noted <= 50,
+      against: `95th percentile of 40, from the click to the painted clock; median ${percentile(noting, 50).toFixed(0)} ms`,
+    },
+    {
+      what: 'Main-thread work of a tick with 12 clocks',
+      value: `${ticking.toFixed(1)} ms`,
+      wanted: 'at most 4 ms',
+      met: ticking <= 4,
+      against: 'all that the page does in 20 s, drawing included, by its 40 ticks; 2,000 marks',
+    },
+  ];
+}
+
+/** What the main thread does for each of its ticks, ms. */
+async function perTick(page: Page, session: CDPSession): Promise<number> {
+  await session.send('Performance.enable');
+  const busyS = async (): Promise<number> => {
+    const { metrics } = await session.send('Performance.getMetrics');
+    return metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0;
+  };
+  await page.waitForTimeout(2000);
+  const before = await busyS();
+  await page.waitForTimeout(20_000);
+  return (1000 * ((await busyS()) - before)) / 40;
+}
