@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { standing, type Mark } from '../../core/run/mark';
 import { taskText, whoseText } from '../wording/occasion';
-import { WRONG_NAMES, doneText } from '../wording/bench';
+import { WRONG_NAMES, cameOfIt, doneText } from '../wording/bench';
 import { text } from '../wording/format';
 import { timeText } from '../wording/times';
 import { BenchRun } from './bench-run';
@@ -12,6 +12,14 @@ import { BenchView } from './bench-view';
   selector: 'ks-bench-record',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (over()) {
+      <h2>What came of it</h2>
+      <ul>
+        @for (line of came(); track line) {
+          <li>{{ line }}</li>
+        }
+      </ul>
+    }
     <h2>What happened</h2>
     <ol>
       @for (line of lines(); track line.id) {
@@ -33,6 +41,16 @@ import { BenchView } from './bench-view';
     h2 {
       font: 650 20px/1.2 var(--answer);
       margin-bottom: 6px;
+    }
+    ul {
+      margin: 0 0 20px;
+      padding-left: 20px;
+      font-size: 17px;
+    }
+    ul li {
+      display: list-item;
+      padding: 2px 0;
+      border: 0;
     }
     ol {
       list-style: none;
@@ -61,6 +79,13 @@ import { BenchView } from './bench-view';
 export class BenchRecord {
   private readonly bench = inject(BenchRun);
   private readonly view = inject(BenchView);
+
+  protected readonly over = this.bench.isOver;
+  /** What was made, what is left in the bowls, and what is to be cleaned. */
+  protected readonly came = computed(() => {
+    const run = this.bench.run();
+    return run ? cameOfIt(run, this.bench.state(), standing(this.bench.marks()), this.view.told()) : [];
+  });
 
   protected readonly lines = computed(() => {
     const run = this.bench.run();

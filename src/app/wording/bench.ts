@@ -1,9 +1,11 @@
-import type { Wrong } from '../../core/run/mark';
+import { leftOver } from '../../core/run/bowl-left';
+import type { Mark, Wrong } from '../../core/run/mark';
 import type { BowlMending } from '../../core/run/mending';
 import type { RunClock } from '../../core/run/at-hand';
 import { coatOf, type Nudge, type NudgeKind } from '../../core/run/nudges';
 import type { RunWait } from '../../core/run/run-waits';
 import type { Run } from '../../core/run/run-record';
+import type { RunState } from '../../core/run/run-state';
 import type { Stretch } from '../../core/batch/timeline';
 import type { UnitSystem } from '../../core/quantity/units';
 import { capital, text } from './format';
@@ -253,4 +255,29 @@ export function doneText(plannedS: number, doneS: number, zone: string, system: 
   const by = text(Math.abs(late), 'duration', system);
   const told = Math.abs(late) < 60 ? 'as planned' : `${by} ${late > 0 ? 'later' : 'earlier'} than planned`;
   return capital(`done ${timeText(doneS, zone)}, ${told}`);
+}
+
+/** Less than this sticks to the bowl, kg. */
+const WORTH_KEEPING_KG = 0.005;
+
+/** What a run has come to: what came out, what is left over, and what is to be cleaned. */
+export function cameOfIt(run: Run, state: RunState, marks: readonly Mark[], told: Told): readonly string[] {
+  const { castings, bowls } = run;
+  const made = castings.map(({ id, name, pieces }) => {
+    const own = new Set(run.tasks.filter(({ castingId }) => castingId === id).map(({ key }) => key));
+    const counts = marks.flatMap((mark) => (mark.kind === 'count' && own.has(mark.task) ? [mark] : []));
+    const [whole, broke] = counts.reduce(([out, bad], mark) => [out + mark.out, bad + mark.broke], [0, 0]);
+    const noted = counts.length > 0 ? `: ${whole} noted as whole, ${broke} as broken` : '';
+    return `${name}, ${pieces} ${pieces === 1 ? 'piece' : 'pieces'} planned${noted}.`;
+  });
+  const left = leftOver(run, state).filter(({ kg }) => kg >= WORTH_KEEPING_KG);
+  const leftText = left.map(({ bowl, kg }) => `${text(kg, 'mass', told.system)} of ${bowls[bowl].name}`);
+  const molds = [...new Set(castings.flatMap((casting) => casting.molds.map(({ name }) => name)))];
+  return [
+    ...made,
+    ...(leftText.length > 0
+      ? [`Left in the bowls: ${listed(leftText)}. Poured out flat to set and wrapped, it is melted again another day.`]
+      : []),
+    `To clean: ${listed([...molds, ...(left.length > 0 ? ['bowls and spatulas'] : [])])}. Scrape them before they get wet; molds are washed warm and without a scourer, and dried at once.`,
+  ];
 }

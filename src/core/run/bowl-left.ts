@@ -80,16 +80,7 @@ function bowlNow(
   const melted = Math.max(...tasks.flatMap((task) => (task.bowl === bowl ? (doneS.get(task.key) ?? []) : [])));
   if (!Number.isFinite(melted)) return undefined;
   const wantedKg = sumOf(taken, bowl, (i) => !doneS.has(tasks[i].key));
-  const weighed = weight.get(bowl);
-  const leftAt = (atS: number): number => {
-    const since = weighed && weighed.atS <= atS ? weighed.atS : -Infinity;
-    const began = weighed && weighed.atS <= atS ? weighed.value : bowls[bowl].kg;
-    const gone = sumOf(taken, bowl, (i) => {
-      const done = doneS.get(tasks[i].key);
-      return done !== undefined && done > since && done <= atS;
-    });
-    return Math.max(0, began - gone);
-  };
+  const leftAt = (atS: number): number => leftIn(run, { doneS, weight }, taken, bowl, atS);
   const leftKg = leftAt(nowS);
   if (wantedKg <= 0) return undefined;
   const read = temperature.get(bowl);
@@ -112,6 +103,32 @@ function bowlNow(
     workableS: c > still.thickC ? secondsToReach(still.pot, c, still.thickC, 0) : 0,
     warmS: c < input.workingC ? secondsToReach(still.warmed, c, input.workingC, still.watts) : 0,
   };
+}
+
+/** What is in a bowl at a moment, kg: what was weighed last, or was melted, less what has been cast since. */
+function leftIn(
+  { tasks, bowls }: Run,
+  { doneS, weight }: Pick<RunState, 'doneS' | 'weight'>,
+  taken: readonly ReadonlyMap<number, number>[],
+  bowl: number,
+  atS: number,
+): number {
+  const weighed = weight.get(bowl);
+  const since = weighed && weighed.atS <= atS ? weighed : { atS: -Infinity, value: bowls[bowl].kg };
+  const gone = sumOf(taken, bowl, (i) => {
+    const done = doneS.get(tasks[i].key);
+    return done !== undefined && done > since.atS && done <= atS;
+  });
+  return Math.max(0, since.value - gone);
+}
+
+/** What is left over in each bowl that was melted, kg, what sticks to it included. */
+export function leftOver(run: Run, state: RunState): readonly { readonly bowl: number; readonly kg: number }[] {
+  const taken = takenOf(run);
+  const melted = (bowl: number): boolean => run.tasks.some((task) => task.bowl === bowl && state.doneS.has(task.key));
+  return run.bowls.flatMap((_, bowl) =>
+    melted(bowl) ? [{ bowl, kg: leftIn(run, state, taken, bowl, Infinity) }] : [],
+  );
 }
 
 function sumOf(taken: readonly ReadonlyMap<number, number>[], bowl: number, of: (task: number) => boolean): number {

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { BEGINS_S, madeRun } from '../../testing/made-run';
 import { atHand, clocksOf } from './at-hand';
-import { bowlsNow, takenOf } from './bowl-left';
+import { bowlsNow, leftOver, takenOf } from './bowl-left';
 import { follow } from './following';
 import { standing, type Mark, type NewMark } from './mark';
 import { nudgeOfBowl, nudgeOfWait } from './nudges';
@@ -239,6 +239,15 @@ describe('a bowl', () => {
     expect(bowlsNow(run, runState([]), BEGINS_S)).toEqual([]);
     const noted = [0, 1, 2, 3, 4].map((i) => [600 + 120 * i, done(i)] as const);
     expect(bowlsNow(run, runState(marksOf(...noted)), BEGINS_S + 1200)).toEqual([]);
+  });
+
+  it('leaves over what was melted and is not in any piece, or what was weighed last', () => {
+    const noted = [0, 1, 2, 3, 4].map((i) => [600 + 120 * i, done(i)] as const);
+    const [left] = leftOver(run, runState(marksOf(...noted)));
+    expect(left.kg + run.bowls[0].usedKg).toBeCloseTo(run.bowls[0].kg, 12);
+    const weighed: NewMark = { kind: 'weight', bowl: 0, kg: 0.011, by: 'scale' };
+    expect(leftOver(run, runState(marksOf(...noted, [1300, weighed])))[0].kg).toBe(0.011);
+    expect(leftOver(run, runState([]))).toEqual([]);
   });
 
   it('that runs short says how much more is to be melted, and none where it is enough', () => {
