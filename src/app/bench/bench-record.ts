@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { standing, type Mark } from '../../core/run/mark';
 import { taskText, whoseText } from '../wording/occasion';
 import { WRONG_NAMES, cameOfIt, doneText } from '../wording/bench';
@@ -11,6 +12,7 @@ import { BenchView } from './bench-view';
 @Component({
   selector: 'ks-bench-record',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NzButtonComponent],
   template: `
     @if (over()) {
       <h2>What came of it</h2>
@@ -31,6 +33,17 @@ import { BenchView } from './bench-view';
               <small>{{ line.more }}</small>
             }
           </span>
+          @if (!over() && leads()) {
+            <button
+              nz-button
+              nzType="text"
+              type="button"
+              [attr.aria-label]="'Take back: ' + line.what + ', ' + line.at"
+              (click)="takenBack.emit(line.id)"
+            >
+              Take back
+            </button>
+          }
         </li>
       } @empty {
         <li>Nothing has been noted yet.</li>
@@ -69,6 +82,11 @@ import { BenchView } from './bench-view';
       font-variant-numeric: tabular-nums;
       font-weight: 650;
     }
+    li button {
+      align-self: center;
+      margin-left: auto;
+      min-height: 44px;
+    }
     small {
       display: block;
       color: var(--soft);
@@ -80,7 +98,9 @@ export class BenchRecord {
   private readonly bench = inject(BenchRun);
   private readonly view = inject(BenchView);
 
+  readonly takenBack = output<string>();
   protected readonly over = this.bench.isOver;
+  protected readonly leads = this.bench.lead.leads;
   /** What was made, what is left in the bowls, and what is to be cleaned. */
   protected readonly came = computed(() => {
     const run = this.bench.run();

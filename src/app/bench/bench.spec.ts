@@ -133,6 +133,25 @@ describe('the bench', () => {
     expect((await stored()).map(({ kind }) => kind)).toEqual(['done', 'done', 'longer', 'takenBack', 'takenBack']);
   });
 
+  it('takes what is done before its turn, and anything back out of its order', async () => {
+    await openRun();
+    const bench = await openBench();
+    at(600);
+    await noted(bench, 'Done');
+    // The other mold first.
+    await noted(bench, 'Done already: Coat 1, round 2');
+    expect(bench.all('ks-bench-clocks .count')).toHaveLength(1);
+    expect(bench.all('ks-bench-now h2')[0].textContent).toBe('Coat 1');
+    await bench.press('So far');
+    await until(() => document.querySelector('ks-bench-record li button') !== null);
+    const before = (await stored()).length;
+    document.querySelectorAll<HTMLElement>('ks-bench-record li button')[0].click();
+    await until(() => bench.text.includes('Melt 120 g'));
+    expect((await stored()).length).toBe(before + 1);
+    expect(bench.all('ks-bench-now h2')[0].textContent).toBe('Melt 120 g of Pebble');
+    expect(bench.all('ks-bench-clocks .count')).toHaveLength(1);
+  });
+
   it('keeps its clocks where the computer’s is put back, and says so', async () => {
     await openRun();
     const bench = await openBench();
