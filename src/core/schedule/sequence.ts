@@ -19,6 +19,18 @@ interface Ways {
   readonly ofPair: boolean;
 }
 
+const NO_WAY: Ways = { orders: [], ofPair: false };
+
+/** Where a search can go on in several ways: how the network stood before what was forced there, and after it. */
+interface Fork extends Ways {
+  readonly mark: ReturnType<Network['mark']>;
+  readonly open: number;
+  readonly here: ReturnType<Network['mark']>;
+  readonly openHere: number;
+  /** So many of its ways have been tried. */
+  tried: number;
+}
+
 /**
  * Finds an order of all that shares a resource, by trying: of the occupations that meet where everything starts as early as it can, the two
  * with the least room are parted first, the way that leaves more of it (Smith and Cheng's slack), after all that is forced has
@@ -69,23 +81,42 @@ export class Sequence {
     return found;
   }
 
+  /** As deep as there are pairs to part, and so without a call for each. */
   private dive(): boolean {
+    const forks: Fork[] = [];
+    for (let deeper = true; ;) {
+      if (deeper) {
+        const fork = this.fork();
+        if (!fork) return true;
+        forks.push(fork);
+      }
+      const fork = forks[forks.length - 1];
+      const order = this.turnsLeft > 0 || !fork.tried ? fork.orders[fork.tried] : undefined;
+      deeper = order !== undefined && this.tried(fork, order);
+      if (deeper) continue;
+      if (order === undefined) {
+        this.takeBack(fork.mark, fork.open);
+        forks.pop();
+      }
+      const back = forks.length > 0 ? forks[forks.length - 1] : undefined;
+      if (!back) return false;
+      this.takeBack(back.here, back.openHere);
+      this.turnsLeft--;
+    }
+  }
+
+  /** Parts all that is forced, and tells the ways that are left to go on; undefined where nothing meets any more. */
+  private fork(): Fork | undefined {
     const mark = this.network.mark();
     const open = this.openCount;
-    if (this.force()) {
-      const ways = this.next();
-      if (!ways) return true;
-      const here = this.network.mark();
-      const openHere = this.openCount;
-      for (const order of ways.orders) {
-        if (ways.ofPair) this.openCount--;
-        if (this.decide(order) && this.dive()) return true;
-        this.takeBack(here, openHere);
-        if (--this.turnsLeft <= 0) break;
-      }
-    }
-    this.takeBack(mark, open);
-    return false;
+    const ways = this.force() ? this.next() : NO_WAY;
+    return ways && { ...ways, mark, open, here: this.network.mark(), openHere: this.openCount, tried: 0 };
+  }
+
+  private tried(fork: Fork, order: Order): boolean {
+    fork.tried++;
+    if (fork.ofPair) this.openCount--;
+    return this.decide(order);
   }
 
   /** Parts all pairs for which one way alone is left. @returns false where there is none for some */
