@@ -113,6 +113,18 @@ describe('Occasions', () => {
     expect(occasions.castingsOf(taken).map(({ name }) => name)).toEqual(['Cider-spice bombs', 'Pebble bites']);
     expect(occasions.castingsOf(taken)[0].id).not.toBe('demo-bombs');
   });
+
+  it('leaves castings that a file names and does not carry in the occasion that they are in here', () => {
+    const occasions = TestBed.inject(Occasions);
+    const own = occasions.of('demo-bombs');
+    if (!own) throw new Error('no supper');
+    occasions.takePacked([{ ...own, castingIds: ['demo-bombs', 'never-here'], castings: [] }]);
+    expect(occasions.records().at(-1)?.castingIds).toEqual(['never-here']);
+    expect(occasions.of('demo-bombs')?.id).toBe(own.id);
+    expect(TestBed.inject(Notices).notice()?.text).toBe(
+      'Added 1 occasion. One casting is in another occasion here, and stays there.',
+    );
+  });
 });
 
 describe('The page of an occasion', () => {

@@ -107,8 +107,13 @@ export class Occasions extends RecordLibrary<Occasion> {
 
   /** Takes occasions with their castings from a file. */
   takePacked(packed: readonly PackedOccasion[]): void {
+    const left = packed.reduce((sum, one) => sum + this.elsewhere(one).length, 0);
     for (const one of packed) this.unpacked(one, false, 'import of occasions');
-    this.notices.say({ text: `Added ${packed.length} ${packed.length === 1 ? 'occasion' : 'occasions'}.` });
+    const stay =
+      left === 0
+        ? ''
+        : ` ${left === 1 ? 'One casting is in another occasion here, and stays there.' : `${left} castings are in other occasions here, and stay there.`}`;
+    this.notices.say({ text: `Added ${packed.length} ${packed.length === 1 ? 'occasion' : 'occasions'}.${stay}` });
   }
 
   export(occasions: readonly Occasion[]): void {
@@ -117,17 +122,23 @@ export class Occasions extends RecordLibrary<Occasion> {
     saveFile(`Kilnstone ${name}.json`, 'application/json', writeOccasionFile(packed, new Date()));
   }
 
+  /** Castings that it does not carry and that are here in another occasion: each belongs to one, and is left where it is. */
+  private elsewhere({ castingIds, castings }: PackedOccasion): readonly string[] {
+    return castingIds.filter((id) => !castings.some((casting) => casting.id === id) && this.of(id) !== undefined);
+  }
+
   private unpacked({ castings, ...occasion }: PackedOccasion, anew: boolean, label: string): Occasion {
     const ids = new Map(castings.map(({ id }) => [id, anew || this.isTaken(id) ? newId() : id]));
+    const own = without(occasion, this.elsewhere({ castings, ...occasion }));
     const fresh: Occasion = {
-      ...structuredClone(occasion),
+      ...structuredClone(own),
       id: newId(),
       name: this.freeName(occasion.name),
       createdAt: new Date().toISOString(),
-      castingIds: occasion.castingIds.map((id) => ids.get(id) ?? id),
-      holds: occasion.holds.map((hold) => ({ ...hold, operation: renamed(hold.operation, ids) })),
-      fromLeft: occasion.fromLeft.map((id) => ids.get(id) ?? id),
-      sets: occasion.sets.map((set) => ({
+      castingIds: own.castingIds.map((id) => ids.get(id) ?? id),
+      holds: own.holds.map((hold) => ({ ...hold, operation: renamed(hold.operation, ids) })),
+      fromLeft: own.fromLeft.map((id) => ids.get(id) ?? id),
+      sets: own.sets.map((set) => ({
         ...set,
         contents: set.contents.map((one) => ({ ...one, castingId: ids.get(one.castingId) ?? one.castingId })),
       })),
