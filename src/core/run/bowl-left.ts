@@ -81,7 +81,8 @@ function bowlNow(
   if (!Number.isFinite(melted)) return undefined;
   const wantedKg = sumOf(taken, bowl, (i) => !doneS.has(tasks[i].key));
   const leftAt = (atS: number): number => leftIn(run, { doneS, weight }, taken, bowl, atS);
-  const leftKg = leftAt(nowS);
+  // All that was noted is over, even where the clock that is looked at is a little behind it.
+  const leftKg = leftAt(Infinity);
   if (wantedKg <= 0) return undefined;
   const read = temperature.get(bowl);
   const from = read && read.atS >= melted ? read : undefined;

@@ -215,6 +215,8 @@ describe('a bowl', () => {
       bowlsNow(run, runState(marksOf(...melted, ...more)), BEGINS_S + atS)[0];
     expect(bowl(600).leftKg).toBeCloseTo(0.12, 9);
     expect(bowl(720, [720, done(1)]).leftKg).toBeCloseTo(0.096, 9);
+    // Looked at by a clock that is some seconds behind, it still tells what was noted.
+    expect(bowl(716, [720, done(1)]).leftKg).toBeCloseTo(0.096, 9);
     const weighed: NewMark = { kind: 'weight', bowl: 0, kg: 0.05, by: 'hand' };
     expect(bowl(840, [720, done(1)], [800, weighed], [840, done(2)]).leftKg).toBeCloseTo(0.026, 9);
     expect(bowl(840, [720, done(1)], [800, weighed], [840, done(2)]).wantedKg).toBeCloseTo(0.048, 9);
