@@ -45,8 +45,8 @@ import { OccasionView } from './occasion-view';
     </ul>
     @if (missing(); as gone) {
       <p class="plain">
-        {{ gone === 1 ? 'One of its castings is' : gone + ' of its castings are' }} not here any more: deleted, or in
-        another browser. The rest is planned without.
+        {{ gone === 1 ? 'One of its castings is' : gone + ' of its castings are' }} not here any more: deleted,
+        unreadable, or in another browser. The rest is planned without.
         <button nz-button nzType="link" type="button" (click)="cleared.emit()">Take out what is gone</button>
       </p>
     }

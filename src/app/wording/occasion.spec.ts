@@ -105,6 +105,9 @@ describe('what an occasion says', () => {
       '“Pack 6 × Gift” cannot be held there: it can start between Sat 17 Oct, 14:00 and Sat 17 Oct, 16:00.',
     );
     expect(noTimetableText({ ...held, earliestS: at(-600) }, told, zone)).toContain('no later than Sat 17 Oct, 16:00');
+    expect(noTimetableText({ ...held, beside: { ...task, kind: 'break' } }, told, zone)).toContain(
+      'cannot both be held where they are: with the second there, the first can start between Sat 17 Oct, 14:00 and',
+    );
     const help = { stretch: { takesS: 7200, startS: at(14) }, mold: { name: 'Halves', takesS: 5400 } };
     expect(noTimetableText({ key: 'notFound', help }, told, zone)).toBe(
       'No timetable was found that keeps to all of it. At one stretch, with nothing held, it would take 2 h: start it on Sat 17 Oct, 16:00. With one more “Halves” it would take 90 min. Make a stay longer, add one, or let go of what is held.',

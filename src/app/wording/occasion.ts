@@ -184,7 +184,9 @@ export function noTimetableText(why: NoTimetable, told: Told, zone: string): str
     case 'noStay':
       return 'Every stay begins when everything is to be ready. Add one before it.';
     case 'held':
-      return `“${taskText(why.task, told)}” cannot be held there: it can start ${betweenText(why.earliestS, why.latestS, zone)}. Hold it at such a time, or let it go.`;
+      return why.beside
+        ? `“${taskText(why.task, told)}” and “${taskText(why.beside, told)}” cannot both be held where they are: with the second there, the first can start ${betweenText(why.earliestS, why.latestS, zone)}. Hold it at such a time, or let one of them go.`
+        : `“${taskText(why.task, told)}” cannot be held there: it can start ${betweenText(why.earliestS, why.latestS, zone)}. Hold it at such a time, or let it go.`;
     case 'contradiction':
     case 'notFound': {
       const { stretch, mold } = why.help;

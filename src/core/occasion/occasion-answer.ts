@@ -15,8 +15,14 @@ export type NoTimetable =
   | { readonly key: 'shelf'; readonly place: 'fridge' | 'freezer'; readonly castingId: string; readonly m2: number }
   /** All stays begin when everything is to be ready. */
   | { readonly key: 'noStay' }
-  /** It is held where it cannot be, whatever the order: it can start between these moments, s since 1970 UTC. */
-  | { readonly key: 'held'; readonly task: Task; readonly earliestS: number; readonly latestS: number }
+  /** It is held where it cannot be, whatever the order, perhaps only beside another that is held: it can start between these moments, s since 1970 UTC. */
+  | {
+      readonly key: 'held';
+      readonly task: Task;
+      readonly earliestS: number;
+      readonly latestS: number;
+      readonly beside?: Task;
+    }
   /** What is held, or the stays, contradict each other. */
   | { readonly key: 'contradiction' | 'notFound'; readonly help: Help };
 

@@ -18,7 +18,8 @@ export function impossibleOf(
   const held = heldOutside(workload, backS);
   if (held) {
     const task = work.tasks[held.operation];
-    return { key: 'held', task, earliestS: zeroS + held.earliest, latestS: zeroS + held.latest };
+    const beside = held.beside === undefined ? undefined : work.tasks[held.beside];
+    return { key: 'held', task, earliestS: zeroS + held.earliest, latestS: zeroS + held.latest, beside };
   }
   const why = impossible(workload);
   switch (why?.key) {

@@ -395,6 +395,25 @@ describe('what is held', () => {
     expect(answered(holdAt(latestS - 3600), few).answer.ok).toBe(true);
   });
 
+  it('beside another that is held, where the two contradict each other, is told with both and when it would go', () => {
+    const own = planOf({}, few).tasks.filter(({ castingId }) => castingId === few[0].id);
+    const [coat, out] = [own.find(({ kind }) => kind === 'coat'), own.find(({ kind }) => kind === 'unmold')];
+    const holds = (outAt: string) => ({
+      holds: [
+        { operation: coat?.key ?? '', at: '2026-10-17T14:00' },
+        { operation: out?.key ?? '', at: outAt },
+      ],
+    });
+    const why = whyOf(holds('2026-10-17T13:50'), few);
+    if (why.key !== 'held' || !why.beside) throw new Error(why.key);
+    expect([why.task.kind, why.beside.kind]).toEqual(['unmold', 'coat']);
+    expect(why.earliestS).toBeGreaterThan(at('2026-10-17T14:00'));
+    // The coat by itself may be there, and so may both where it was told that they may.
+    expect(answered({ holds: holds('2026-10-17T13:50').holds.slice(0, 1) }, few).answer.ok).toBe(true);
+    const told = localTime(Math.ceil(why.earliestS / 60) * 60, zone);
+    expect(answered(holds(told), few).answer.ok).toBe(true);
+  });
+
   it('over several days is told in the same way', () => {
     const key = planOf({}, few).tasks.find(({ kind }) => kind === 'coat')?.key ?? '';
     const why = whyOf({ stays: supper.stays, holds: [{ operation: key, at: '2026-10-17T17:20' }] }, few);
