@@ -3,6 +3,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { devicesRouter } from './devices';
 
 /** Names that carry a hash of what is in them, as the builder writes them. */
 const HASHED = /-[A-Za-z0-9_-]{8}\.[a-z0-9]+$/;
@@ -14,7 +15,7 @@ const HASHED = /-[A-Za-z0-9_-]{8}\.[a-z0-9]+$/;
 const PART = /^\/(?:media\/)?(?!worker-)[a-z0-9-]+-[A-Za-z0-9_-]{8}\.(?:js|css|woff2)$/;
 
 /**
- * Serves the built app and nothing else: compressed at build time, under a policy that lets only its own files run.
+ * Serves the built app, compressed at build time, under a policy that lets only its own files run; and the simulated devices.
  * @param web folder of the built app
  */
 export function kilnstoneServer(web: string): Express {
@@ -30,6 +31,7 @@ export function kilnstoneServer(web: string): Express {
     response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
     next();
   });
+  app.use('/devices', devicesRouter());
   app.use(
     expressStaticGzip(web, {
       enableBrotli: true,

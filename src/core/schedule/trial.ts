@@ -1,6 +1,6 @@
 import type { Network } from './network';
 import { networkOf, spansOf, type Spans } from './orders';
-import { randoms } from './randoms';
+import { randoms } from '../quantity/randoms';
 import { Removal } from './removal';
 import { Sequence } from './sequence';
 import type { Starts, Workload } from './workload';
