@@ -12,6 +12,7 @@ import { filter, take } from 'rxjs';
 import { NZ_DATE_CONFIG, en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
+import { DEVICE_LINKS, serverLink, workerLink } from './devices/device-link';
 import { TICKS, ticking, workerBeats } from './bench/ticks';
 import { START_LOG_WORKER } from './thermometer/log-worker';
 import { Notices, type Notice } from './state/notices';
@@ -51,6 +52,13 @@ export const appConfig: ApplicationConfig = {
     provideNzI18n(en_US),
     { provide: NZ_DATE_CONFIG, useFactory: () => ({ firstDayOfWeek: firstDayOfWeek() }) },
     provideAppInitializer(() => inject(CastingStore).load()),
+    {
+      provide: DEVICE_LINKS,
+      useFactory: () => [
+        serverLink(),
+        workerLink(() => new Worker(new URL('../workers/devices.worker', import.meta.url), { type: 'module' })),
+      ],
+    },
     {
       provide: START_LOG_WORKER,
       useValue: () => new Worker(new URL('../workers/log.worker', import.meta.url), { type: 'module' }),

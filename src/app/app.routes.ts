@@ -72,6 +72,11 @@ export const routes: Routes = [
     data: { kind: 'casting' },
     loadComponent: () => import('./bench/lay-out-page').then((m) => m.LayOutPage),
   },
+  {
+    path: 'bench/devices',
+    title: 'Device desk · Kilnstone',
+    loadComponent: () => import('./devices/devices-page').then((m) => m.DevicesPage),
+  },
   { path: 'bench/:id', loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage) },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },

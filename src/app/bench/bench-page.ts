@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { NewMark } from '../../core/run/mark';
@@ -10,6 +20,8 @@ import { text } from '../wording/format';
 import { timeText } from '../wording/times';
 import { Bell } from './bell';
 import { BenchClocks } from './bench-clocks';
+import { BenchConnect } from './bench-connect';
+import { BenchDevices } from './bench-devices';
 import { BenchBowls } from './bench-bowls';
 import { BenchNext } from './bench-next';
 import { BenchNotes } from './bench-notes';
@@ -20,6 +32,7 @@ import { BenchTools, type BenchPanel } from './bench-tools';
 import { BenchView } from './bench-view';
 import { BenchWrong } from './bench-wrong';
 import { Lead } from './lead';
+import { Measuring } from './measuring';
 
 /** The bench: the run as it goes on, to be read from two metres and worked with gloves on. */
 @Component({
@@ -28,6 +41,8 @@ import { Lead } from './lead';
   imports: [
     BenchBowls,
     BenchClocks,
+    BenchDevices,
+    BenchConnect,
     BenchNext,
     BenchNotes,
     BenchNow,
@@ -39,7 +54,7 @@ import { Lead } from './lead';
     PageHeader,
     SidePanel,
   ],
-  providers: [BenchRun, BenchView, Lead],
+  providers: [BenchRun, BenchView, Lead, Measuring],
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.less',
   host: { '(document:keydown)': 'press($event)', '(document:pointerdown)': 'unlock()' },
@@ -48,7 +63,9 @@ export class BenchPage {
   protected readonly bench = inject(BenchRun);
   protected readonly view = inject(BenchView);
   protected readonly runs = inject(Runs);
+  protected readonly measuring = inject(Measuring);
   private readonly bell = inject(Bell);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly id = input.required<string>();
   protected readonly panel = signal<BenchPanel | undefined>(undefined);
   protected readonly over = this.bench.isOver;
@@ -112,18 +129,35 @@ export class BenchPage {
     if (!this.bell.heard()) void this.bell.unlock();
   }
 
-  /** Space or Enter is done, Z takes back, M notes; not while something is typed, or a button has the keys. */
+  /** Space or Enter is done, Z takes back, M notes, T and W read probe and scale, arrows go from button to button; not while something is typed. */
   protected press(event: KeyboardEvent): void {
     const target = event.target as HTMLElement;
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || this.panel() || this.over()) return;
-    if (target.closest('input, textarea, button, a, [contenteditable]')) return;
+    if (target.closest('input, textarea, [contenteditable]')) return;
     this.unlock();
-    const key = event.key.toLowerCase();
+    if (this.pressed(event.key.toLowerCase(), target.closest('button, a') !== null, event.repeat))
+      event.preventDefault();
+  }
+
+  /** @param onButton a button has the keys, and takes its own press */
+  private pressed(key: string, onButton: boolean, repeated: boolean): boolean {
     const [now] = this.view.now();
-    if ((key === ' ' || key === 'enter') && now && !event.repeat) this.done(now.key);
+    if (key === 'arrowdown' || key === 'arrowup') this.move(key === 'arrowdown' ? 1 : -1);
+    else if ((key === ' ' || key === 'enter') && now && !onButton && !repeated) this.done(now.key);
     else if (key === 'z' && this.bench.lead.leads()) this.bench.takeBack();
     else if (key === 'm') this.panel.set('notes');
-    else return;
-    event.preventDefault();
+    else if ((key === 't' || key === 'w') && !this.measuring.connected()) this.panel.set('devices');
+    else if (key === 't' && this.bench.lead.leads()) this.measuring.noteTemperature();
+    else if (key === 'w' && this.bench.lead.leads()) void this.measuring.noteWeight();
+    else return false;
+    return true;
+  }
+
+  /** Gives the keys to the next button of the bench, or the one before. */
+  private move(by: 1 | -1): void {
+    const buttons = [...this.host.nativeElement.querySelectorAll<HTMLButtonElement>('button:enabled')];
+    const at = buttons.findIndex((button) => button === document.activeElement);
+    const next = at < 0 ? (by > 0 ? 0 : buttons.length - 1) : (at + by + buttons.length) % buttons.length;
+    buttons[next]?.focus();
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { standing, type Mark } from '../../core/run/mark';
 import { taskText, whoseText } from '../wording/occasion';
-import { WRONG_NAMES, cameOfIt, doneText } from '../wording/bench';
+import { WRONG_NAMES, byText, cameOfIt, doneText } from '../wording/bench';
 import { text } from '../wording/format';
 import { timeText } from '../wording/times';
 import { BenchRun } from './bench-run';
@@ -137,15 +137,18 @@ export class BenchRecord {
         return { what: nameOf(mark.task), more };
       }
       case 'temperature':
-        return { what: `${bowl(mark.bowl)} at ${text(mark.c, 'temperature', told.system)}`, more: '' };
+        return { what: `${bowl(mark.bowl)} at ${text(mark.c, 'temperature', told.system)}`, more: byText(mark) };
       case 'weight':
-        return { what: `${text(mark.kg, 'mass', told.system)} of ${bowl(mark.bowl)} in the bowl`, more: '' };
+        return { what: `${text(mark.kg, 'mass', told.system)} of ${bowl(mark.bowl)} in the bowl`, more: byText(mark) };
       case 'temper':
         return { what: `${bowl(mark.bowl)}: test ${mark.set ? 'set and even' : 'streaked or soft'}`, more: '' };
       case 'count':
         return { what: `${mark.out} came out whole, ${mark.broke} broke`, more: nameOf(mark.task) };
       case 'thickness':
-        return { what: `Rim ${text(mark.rimM, 'length', told.system)}`, more: nameOf(mark.task) };
+        return {
+          what: `Rim ${text(mark.rimM, 'length', told.system)}`,
+          more: [nameOf(mark.task), byText(mark)].filter(Boolean).join(', '),
+        };
       case 'remark':
         return { what: mark.text, more: '' };
       case 'wrong':

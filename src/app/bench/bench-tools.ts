@@ -5,7 +5,7 @@ import { Bell } from './bell';
 import { BenchRun } from './bench-run';
 
 /** What opens beside the bench. */
-export type BenchPanel = 'notes' | 'wrong' | 'record';
+export type BenchPanel = 'notes' | 'wrong' | 'record' | 'devices';
 
 /** What can be done beside going on: take back, note, say what is wrong, pause, finish, hand over; and whether sound is on. */
 @Component({
@@ -24,6 +24,7 @@ export type BenchPanel = 'notes' | 'wrong' | 'record';
     }
     @if (!over()) {
       <button nz-button type="button" (click)="opened.emit('record')">So far</button>
+      <button nz-button type="button" (click)="opened.emit('devices')">Probe and scale</button>
       <button nz-button type="button" [attr.aria-pressed]="bell.ways().sound" (click)="turnSound()">
         {{ sound() }}
       </button>

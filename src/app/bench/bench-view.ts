@@ -110,19 +110,20 @@ export class BenchView {
   });
 
   private readonly bowlsAtS = computed(() => Math.floor(this.bench.nowS() / BOWL_EVERY_S) * BOWL_EVERY_S);
-  private readonly reckoned = computed(() => {
+  /** The bowls that are melted and not used up, worked out anew every few seconds. */
+  readonly bowlsNow = computed(() => {
     const run = this.bench.run();
     return run ? bowlsNow(run, this.bench.state(), this.bowlsAtS()) : [];
   });
   readonly bowls = computed(() => {
     const run = this.bench.run();
-    return run ? this.reckoned().map((now) => this.bowlOf(run, now)) : [];
+    return run ? this.bowlsNow().map((now) => this.bowlOf(run, now)) : [];
   });
   /** When each bowl is to be stirred or kneaded next. */
   readonly bowlNudges = computed(() => {
     const run = this.bench.run();
     const nudges = new Map<number, Nudge>();
-    if (run) for (const now of this.reckoned()) nudges.set(now.bowl, nudgeOfBowl(run, now, this.bench.nowS()));
+    if (run) for (const now of this.bowlsNow()) nudges.set(now.bowl, nudgeOfBowl(run, now, this.bench.nowS()));
     return nudges;
   });
 

@@ -32,7 +32,9 @@ export class Keys {
     { keys: 'Space', does: 'Done, on the bench' },
     { keys: 'Z', does: 'Take back, on the bench' },
     { keys: 'M', does: 'Note something, on the bench' },
-    { keys: 'arrows', does: 'Move a handle of the drawing that is in focus' },
+    { keys: 'T', does: 'Note what the probe shows, on the bench' },
+    { keys: 'W', does: 'Note what the scale shows, on the bench' },
+    { keys: 'arrows', does: 'Move a handle of the drawing that is in focus; from button to button, on the bench' },
     { keys: '?', does: 'This list' },
   ];
 

@@ -257,6 +257,10 @@ export function doneText(plannedS: number, doneS: number, zone: string, system: 
   return capital(`done ${timeText(doneS, zone)}, ${told}`);
 }
 
+/** By what a figure was taken: "Simulated probe"; nothing for what was read by eye. */
+export const byText = ({ source }: { readonly source?: string | undefined }): string =>
+  source === undefined ? '' : `by ${source.charAt(0).toLowerCase()}${source.slice(1)}`;
+
 /** Less than this sticks to the bowl, kg. */
 const WORTH_KEEPING_KG = 0.005;
 

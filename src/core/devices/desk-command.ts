@@ -44,6 +44,8 @@ export const DeskCommandSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('tare') }),
   /** Where the probe is held; in the air of the room where there is no bowl. */
   z.object({ kind: z.literal('bowl'), bowl: z.optional(StandInBowlSchema) }),
+  /** It is warmed back to where it was begun. */
+  z.object({ kind: z.literal('warm') }),
   /** What the job has to weigh. */
   z.object({ kind: z.literal('things'), things: z.array(ThingSchema).check(z.maxLength(12)) }),
 ]);

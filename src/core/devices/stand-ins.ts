@@ -106,6 +106,9 @@ export class StandIns {
           this.bowlC = command.bowl.startC + KITCHENS[this.scenario].hotterK;
         this.bowl = command.bowl;
         break;
+      case 'warm':
+        if (this.bowl) this.bowlC = this.bowl.startC;
+        break;
       case 'things':
         this.things = command.things;
         break;

@@ -1,5 +1,5 @@
 import { bowlInUse, type MeltInput } from '../melt/melt';
-import { heatedPot, potHeat, potTemperatureC, secondsToReach } from '../melt/pot';
+import { heatedPot, potHeat, potTemperatureC, secondsToReach, type Pot } from '../melt/pot';
 import { isMelted } from '../occasion/bowls';
 import { meltInput } from '../plan/melts';
 import type { Run } from './run-record';
@@ -22,6 +22,9 @@ export interface BowlNow {
   readonly workableS: number;
   /** Warming it back to where it is worked from, s. */
   readonly warmS: number;
+  /** When it was melted last, s since 1970 UTC, and how it cools from here on. */
+  readonly meltedS: number;
+  readonly pot: Pot;
 }
 
 /** Less than this is no bowl to follow, kg. */
@@ -103,6 +106,8 @@ function bowlNow(
     thickC: still.thickC,
     workableS: c > still.thickC ? secondsToReach(still.pot, c, still.thickC, 0) : 0,
     warmS: c < input.workingC ? secondsToReach(still.warmed, c, input.workingC, still.watts) : 0,
+    meltedS: melted,
+    pot: still.pot,
   };
 }
 

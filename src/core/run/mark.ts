@@ -17,6 +17,8 @@ export type Wrong = (typeof WRONGS)[number];
 
 /** By which a figure was taken. */
 const by = z.enum(['hand', 'probe', 'scale']);
+/** What the device calls itself. */
+const source = z.optional(z.string().check(z.minLength(1), z.maxLength(80)));
 /** A task or a wait of the run, by its key. */
 const key = z.string().check(z.minLength(1), z.maxLength(400));
 const bowl = z.int().check(z.gte(0), z.lte(200));
@@ -28,13 +30,22 @@ const of = { id, atS: z.number() };
 export const MarkSchema = z.discriminatedUnion('kind', [
   z.object({ ...of, kind: z.literal('done'), task: key }),
   /** Of a bowl, °C. */
-  z.object({ ...of, kind: z.literal('temperature'), bowl, c: numberOf('markC'), by }),
+  z.object({ ...of, kind: z.literal('temperature'), bowl, c: numberOf('markC'), by, source }),
   /** What is in a bowl, without the bowl, kg. */
-  z.object({ ...of, kind: z.literal('weight'), bowl, kg: numberOf('markKg'), by }),
+  z.object({ ...of, kind: z.literal('weight'), bowl, kg: numberOf('markKg'), by, source }),
   z.object({ ...of, kind: z.literal('temper'), bowl, set: z.boolean() }),
   /** How many came out whole, and how many broke. */
   z.object({ ...of, kind: z.literal('count'), task: key, out: wholeOf('cameOut'), broke: wholeOf('cameOut') }),
-  z.object({ ...of, kind: z.literal('thickness'), task: key, rimM: numberOf('rimM') }),
+  /** By a gauge, or from what the shell weighs, kg. */
+  z.object({
+    ...of,
+    kind: z.literal('thickness'),
+    task: key,
+    rimM: numberOf('rimM'),
+    by: z.optional(by),
+    source,
+    kg: z.optional(numberOf('markKg')),
+  }),
   z.object({ ...of, kind: z.literal('remark'), text: z.string().check(z.minLength(1), z.maxLength(500)) }),
   z.object({
     ...of,
