@@ -22,6 +22,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Berlin',
     locale: 'en-GB',
+    // What a page asks for is to be seen; what is kept for use without a network is tried by itself.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath(),
       args: CHROMIUM_FLAGS,

@@ -1,10 +1,10 @@
-// Joins scripts that are always loaded together, tells the page's head what its first script will load, and compresses the built app once, as
-// small as it gets, so that serving it costs nothing.
+// Joins scripts that are always loaded together, tells the page's head what its first script will load, lists what is kept for use without a
+// network, and compresses the built app once, as small as it gets, so that serving it costs nothing.
 import { readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { rolldown } from 'rolldown';
-import { root } from './prepare.mjs';
+import { root, runTool } from './prepare.mjs';
 
 /** Scripts that this many loadable parts share come with the first that wants one of them. */
 const SHARED_BY = 4;
@@ -12,6 +12,8 @@ const SHARED_BY = 4;
 const web = join(root, 'dist/web');
 const index = join(web, 'index.html');
 preload(await joinScripts());
+// What is kept for use without a network, by its content.
+runTool('@angular/service-worker/ngsw-config.js', ['dist/web', 'ngsw-config.json', '/']);
 for (const name of readdirSync(web, { recursive: true })) {
   const path = join(web, name);
   if (!/\.(js|css|html|svg|json|txt)$/.test(name) || !statSync(path).isFile()) continue;

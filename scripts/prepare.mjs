@@ -82,6 +82,7 @@ export function build() {
     'scripts/pack.mjs',
     'scripts/prepare.mjs',
     'angular.json',
+    'ngsw-config.json',
     'tsconfig.json',
     'tsconfig.app.json',
     'tsconfig.worker.json',

@@ -1,4 +1,4 @@
-import { inject, provideAppInitializer, type ApplicationConfig } from '@angular/core';
+import { inject, isDevMode, provideAppInitializer, type ApplicationConfig } from '@angular/core';
 import {
   NavigationEnd,
   Router,
@@ -10,6 +10,7 @@ import {
 } from '@angular/router';
 import { filter, take } from 'rxjs';
 import { NZ_DATE_CONFIG, en_US, provideNzI18n } from 'ng-zorro-antd/i18n';
+import { provideServiceWorker } from '@angular/service-worker';
 import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
 import { DEVICE_LINKS, serverLink, workerLink } from './devices/device-link';
@@ -49,6 +50,11 @@ export const appConfig: ApplicationConfig = {
       withDisabledInitialNavigation(),
       withNavigationErrorHandler(notLoaded),
     ),
+    // After the first page is there: what is kept for use without a network is not in its way.
+    provideServiceWorker('service-worker.js', {
+      enabled: !isDevMode(),
+      registrationStrategy: 'registerWhenStable:30000',
+    }),
     provideNzI18n(en_US),
     { provide: NZ_DATE_CONFIG, useFactory: () => ({ firstDayOfWeek: firstDayOfWeek() }) },
     provideAppInitializer(() => inject(CastingStore).load()),

@@ -24,6 +24,7 @@ import { RESTORED, STORAGE_TROUBLES, unreadableText } from '../wording/storage';
 import { Working } from '../workspace/working/working';
 import { KeyList } from './key-list';
 import { Keys } from './keys';
+import { UpdateOffer } from './update-offer';
 
 /** The frame around every page: rail, notices, the working of a figure, the list of keys. */
 @Component({
@@ -44,6 +45,7 @@ import { Keys } from './keys';
     RouterLink,
     RouterLinkActive,
     RouterOutlet,
+    UpdateOffer,
     Working,
   ],
   templateUrl: './frame.html',

@@ -4,6 +4,7 @@ import { Bench, closeWorkers, openDemo, until } from '../../testing/bench';
 import type { CastingStore } from '../state/casting-store';
 import { Beginning } from '../castings/beginning';
 import { Kitchens } from '../state/kitchens';
+import { filesText } from '../wording/storage';
 import { KitchenPage } from './kitchen-page';
 
 let store: CastingStore;
@@ -80,5 +81,32 @@ describe('Kitchen', () => {
     await bench.press('Take Steel bowl out');
     await bench.press('Plan Cider-spice bombs in this kitchen');
     expect(store.current()?.melts[0].bowlId).toBe('plastic');
+  });
+});
+
+describe('what is kept in this browser', () => {
+  it('is said with what there is room for, and may be kept for good', async () => {
+    const storage = {
+      estimate: () => Promise.resolve({ usage: 12.4e6, quota: 58.3e9 }),
+      persisted: jest.fn().mockResolvedValueOnce(false).mockResolvedValue(true),
+      persist: () => Promise.resolve(true),
+    };
+    Object.defineProperty(navigator, 'storage', { value: storage, configurable: true });
+    try {
+      const page = await Bench.of(KitchenPage);
+      await until(() => page.text.includes('12 MB of 58 GB'));
+      expect(page.text).toContain('Kilnstone itself is not kept here yet');
+      await page.press('Ask the browser not to clear it');
+      await until(() => page.text.includes('has promised'));
+      expect(page.text).toContain('The browser has promised not to clear it');
+    } finally {
+      Reflect.deleteProperty(navigator, 'storage');
+    }
+  });
+
+  it('is counted by files of the app, of which all have to be here', () => {
+    expect(filesText({ here: 12, all: 12 }, true)).toContain('All 12 files of Kilnstone are here: it works without');
+    expect(filesText({ here: 3, all: 12 }, true)).toContain('3 of 12 files');
+    expect(filesText(undefined, false)).toContain('There is no network now');
   });
 });

@@ -38,3 +38,18 @@ export function unreadableText(counts: readonly { readonly kind: StoredKind; rea
 /** Everything stored had been cleared while the page was open. */
 export const RESTORED =
   'What this browser had stored of Kilnstone was cleared while this page was open. All that this tab holds has been saved again.';
+
+/** "12 MB", "58 GB". */
+export function bytesText(bytes: number): string {
+  return bytes < 1e9 ? `${Math.max(1, Math.round(bytes / 1e6))} MB` : `${Math.round(bytes / 1e9)} GB`;
+}
+
+/** Whether the app is here to be used without a network. */
+export function filesText(files: { readonly here: number; readonly all: number } | undefined, online: boolean): string {
+  if (!online) return 'There is no network now. What you see comes from this browser.';
+  if (!files)
+    return 'Kilnstone itself is not kept here yet: it needs its server. Browsers keep it over https or on this computer itself, from the second visit on.';
+  return files.here === files.all
+    ? `All ${files.all} files of Kilnstone are here: it works without a network, and can be installed from the browser’s menu.`
+    : `${files.here} of ${files.all} files of Kilnstone are here; when all are, it works without a network.`;
+}
