@@ -36,7 +36,7 @@ export async function browserResults(address: string): Promise<Result[]> {
 }
 
 async function opened(browser: Browser, address: string): Promise<{ page: Page; session: CDPSession }> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
   const session = await page.context().newCDPSession(page);
   await page.goto(address);
   await page.locator('ks-strip strong').first().waitFor();
@@ -44,7 +44,7 @@ async function opened(browser: Browser, address: string): Promise<{ page: Page; 
 }
 
 async function wire(browser: Browser, address: string): Promise<Result> {
-  const page = await (await browser.newContext()).newPage();
+  const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
   const session = await page.context().newCDPSession(page);
   let bytes = 0;
   let files = 0;
@@ -71,7 +71,7 @@ async function wire(browser: Browser, address: string): Promise<Result> {
 async function pdf(browser: Browser, address: string): Promise<Result> {
   const times: number[] = [];
   for (let k = 0; k < 5; k++) {
-    const page = await (await browser.newContext()).newPage();
+    const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
     await page.goto(`${address}/casting/demo-pears/weigh-out`);
     const button = page.getByRole('button', { name: 'Save as PDF' });
     await button.waitFor();
@@ -205,7 +205,7 @@ async function drag(
   browser: Browser,
   { url, handle: find, what, simulated, upright, casting, ready }: Dragged,
 ): Promise<Result[]> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
   const session = await page.context().newCDPSession(page);
   if (simulated) await page.addInitScript(WATCH_AGE);
   if (casting) await imported(page, new URL(url).origin, casting);
@@ -340,7 +340,7 @@ const UNTIL_PAINTED = `(change) => new Promise((resolve) => {
 
 /** From the list of occasions to the supper's page with its timetable, which has been found before. */
 async function occasion(browser: Browser, address: string): Promise<Result> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
   await page.goto(`${address}/occasions/demo-supper`);
   await standing(page);
   const times: number[] = [];

@@ -86,6 +86,7 @@ export function madeRun(change: Partial<Run> = {}): Run {
     tasks,
     lags: [
       { from: melt, to: first, least: 0 },
+      { from: melt, to: other, least: 0 },
       { from: first, to: second, least: 600, most: 900 },
       { from: other, to: otherSecond, least: 600, most: 900 },
       { from: second, to: out, least: 900 },

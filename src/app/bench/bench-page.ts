@@ -33,6 +33,7 @@ import { BenchView } from './bench-view';
 import { BenchWrong } from './bench-wrong';
 import { Lead } from './lead';
 import { Measuring } from './measuring';
+import { Replanning } from './replanning';
 
 /** The bench: the run as it goes on, to be read from two metres and worked with gloves on. */
 @Component({
@@ -54,7 +55,7 @@ import { Measuring } from './measuring';
     PageHeader,
     SidePanel,
   ],
-  providers: [BenchRun, BenchView, Lead, Measuring],
+  providers: [BenchRun, BenchView, Lead, Measuring, Replanning],
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.less',
   host: { '(document:keydown)': 'press($event)', '(document:pointerdown)': 'unlock()' },
@@ -64,6 +65,7 @@ export class BenchPage {
   protected readonly view = inject(BenchView);
   protected readonly runs = inject(Runs);
   protected readonly measuring = inject(Measuring);
+  protected readonly replanning = inject(Replanning);
   private readonly bell = inject(Bell);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly id = input.required<string>();

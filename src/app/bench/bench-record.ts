@@ -162,6 +162,8 @@ export class BenchRecord {
         return { what: 'Paused', more: '' };
       case 'goesOn':
         return { what: 'Went on', more: '' };
+      case 'order':
+        return { what: 'What was left was put into another order', more: '' };
       case 'ended':
         return { what: 'Finished', more: '' };
       default:

@@ -84,9 +84,11 @@ export class BenchRun {
     });
   }
 
-  /** Notes something, now; it is shown once it is stored, or where it cannot be stored. */
-  note(mark: NewMark): Promise<void> {
-    return this.log.note({ ...mark, id: newId(), atS: this.look() } as Mark);
+  /** Notes something, now; it is shown once it is stored, or where it cannot be stored. Gives its name. */
+  async note(mark: NewMark): Promise<string> {
+    const id = newId();
+    await this.log.note({ ...mark, id, atS: this.look() } as Mark);
+    return id;
   }
 
   /** Takes the last mark back that was made by hand. */

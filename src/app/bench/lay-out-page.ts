@@ -142,13 +142,14 @@ export class LayOutPage {
     const [plan, occasion] = [this.looked().plan, this.occasion()];
     if (!plan || !occasion) return;
     await this.bell.unlock();
-    const { name, due, people, sets } = occasion;
+    const { name, due, people, sets, fridge, freezer } = occasion;
     const run = this.runs.begin({
       name: rehearsal ? `${name}, rehearsed` : name,
       of: { kind: this.kind(), id: this.id() },
       due,
       people,
       sets,
+      roomCounted: fridge || freezer ? true : undefined,
       castings: this.castings(),
       plan,
       rehearsal,

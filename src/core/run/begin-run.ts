@@ -13,13 +13,14 @@ export interface RunBeginning {
   readonly due: Due;
   readonly people: number;
   readonly sets: readonly PackedSet[];
+  readonly roomCounted?: true | undefined;
   readonly castings: readonly Casting[];
   readonly plan: OccasionPlan;
   readonly rehearsal?: Run['rehearsal'];
 }
 
 /** A run of a timetable as it is now. */
-export function beginRun({ due, plan, rehearsal, ...given }: RunBeginning): Run {
+export function beginRun({ due, plan, rehearsal, roomCounted, ...given }: RunBeginning): Run {
   const { tasks, lags, waits, bowls, names, there } = plan;
   return {
     ...given,
@@ -27,6 +28,7 @@ export function beginRun({ due, plan, rehearsal, ...given }: RunBeginning): Run 
     zone: due.zone,
     dueS: dueSeconds(due),
     ...(rehearsal ? { rehearsal } : {}),
+    ...(roomCounted ? { roomCounted } : {}),
     tasks,
     lags,
     waits,

@@ -16,15 +16,15 @@ export interface Followed {
 }
 
 /**
- * Moves a run to what really happened: what is done stays where it was, everything else follows in the order of the plan, as early as waits
- * and hands let it, and nothing open begins before now. Work of a later stretch in the kitchen does not begin before that stretch, and a bowl is melted no sooner than
+ * Moves a run to what really happened: what is done stays where it was, everything else follows in the order of the plan, or in the one that
+ * was found since, as early as waits and hands let it, and nothing open begins before now. Work of a later stretch in the kitchen does not begin before that stretch, and a bowl is melted no sooner than
  * what is cast from it wants. Most lags are not kept by force: what is too late by them is told by its clock.
  *
- * One pass over tasks and lags; the order of the plan is kept, as is the order in molds and on shelves, which its lags say.
+ * One pass over tasks and lags; the order in molds and on shelves is kept, which the plan's lags say.
  */
 export function follow(
   run: Followable,
-  state: Pick<RunState, 'doneS' | 'longerS' | 'awayUntilS'>,
+  state: Pick<RunState, 'doneS' | 'longerS' | 'awayUntilS' | 'order'>,
   nowS: number,
 ): Followed {
   const { tasks, people } = run;
@@ -35,12 +35,14 @@ export function follow(
   const freeS = Array.from({ length: people }, () => Math.max(nowS, state.awayUntilS ?? 0));
   const before = lagsTo(run);
   const held = heldBack(run, open);
-  for (const [i, task] of tasks.entries()) {
+  const order = orderOf(run, state);
+  for (const i of order) {
+    const task = tasks[i];
     if (!open[i]) {
       startS[i] = Math.min(endS[i], Math.max(endS[i] - task.seconds, ...before[i].map(({ from }) => endS[from])));
       continue;
     }
-    const waited = Math.max(0, ...before[i].map((lag) => endS[lag.from] + lag.least + (longer.get(pair(lag)) ?? 0)));
+    const waited = Math.max(0, ...before[i].map((lag) => endS[lag.from] + lag.least + (longer.get(pairOf(lag)) ?? 0)));
     const person = task.person % people;
     if (!task.handsOn) {
       // It is over by itself; nobody has to say so.
@@ -55,18 +57,36 @@ export function follow(
     if (task.kind === 'break') freeS.fill(endS[i]);
     else freeS[person] = endS[i];
   }
-  meltWhenWanted(run, open, startS, endS);
+  meltWhenWanted(run, order, open, startS, endS);
   return { startS, endS, open, readyS: Math.max(...endS) };
 }
 
-const pair = ({ from, to }: { readonly from: number; readonly to: number }): string => `${from} ${to}`;
+/** What a lag is called by its two tasks. */
+export const pairOf = ({ from, to }: { readonly from: number; readonly to: number }): string => `${from} ${to}`;
 
-/** By how much waits between two tasks were made longer, s. */
-function longerBy(run: Followable, { longerS }: Pick<RunState, 'longerS'>): ReadonlyMap<string, number> {
+/**
+ * The tasks in the order in which they are done: that of the plan, with what has been put into another order since in its places. One that would
+ * have something done before what it waits for, as after a mark was taken back, is left aside.
+ */
+function orderOf({ tasks, lags }: Followable, { order = [] }: Pick<RunState, 'order'>): readonly number[] {
+  const planned = [...tasks.keys()];
+  if (order.length === 0) return planned;
+  const byKey = new Map(tasks.map(({ key }, i) => [key, i]));
+  const moved = order.flatMap((key) => byKey.get(key) ?? []);
+  const movable = new Set(moved);
+  let next = 0;
+  const found = planned.map((i) => (movable.has(i) ? moved[next++] : i));
+  const rank = new Map(found.map((i, at) => [i, at]));
+  const holds = lags.every(({ from, to }) => (rank.get(from) ?? 0) <= (rank.get(to) ?? 0));
+  return holds && rank.size === tasks.length ? found : planned;
+}
+
+/** By how much waits between two tasks were made longer, s, by their pair. */
+export function longerBy(run: Followable, { longerS }: Pick<RunState, 'longerS'>): ReadonlyMap<string, number> {
   if (longerS.size === 0) return new Map();
   return new Map(
     waitsOf(run).flatMap(({ key, from, to, task }) =>
-      task === undefined && to !== undefined && longerS.has(key) ? [[pair({ from, to }), longerS.get(key) ?? 0]] : [],
+      task === undefined && to !== undefined && longerS.has(key) ? [[pairOf({ from, to }), longerS.get(key) ?? 0]] : [],
     ),
   );
 }
@@ -92,17 +112,19 @@ function heldBack({ tasks, there }: Followable, open: readonly boolean[]): reado
 /** Puts off what is melted to when it is wanted, as far as the same hands have nothing else to do then. */
 function meltWhenWanted(
   { tasks, lags, people }: Followable,
+  order: readonly number[],
   open: readonly boolean[],
   startS: number[],
   endS: number[],
 ): void {
-  for (let i = tasks.length - 1; i >= 0; i--) {
+  for (let at = order.length - 1; at >= 0; at--) {
+    const i = order[at];
     if (!open[i] || tasks[i].kind !== 'melt') continue;
     const wanted = lags.filter(({ from }) => from === i).map(({ to, least }) => startS[to] - least);
-    const next = tasks.findIndex(
-      (other, k) => k > i && open[k] && other.handsOn && other.person % people === tasks[i].person % people,
+    const next = order.find(
+      (k, after) => after > at && open[k] && tasks[k].handsOn && tasks[k].person % people === tasks[i].person % people,
     );
-    const until = Math.min(...wanted, next < 0 ? Infinity : startS[next]);
+    const until = Math.min(...wanted, next === undefined ? Infinity : startS[next]);
     if (!Number.isFinite(until) || until <= endS[i]) continue;
     startS[i] = until - tasks[i].seconds;
     endS[i] = until;

@@ -63,6 +63,8 @@ export const MarkSchema = z.discriminatedUnion('kind', [
   z.object({ ...of, kind: z.literal('goesOn') }),
   /** The computer's clock was set: from here on the run's clock is so far before it, s. */
   z.object({ ...of, kind: z.literal('clock'), aheadS: z.number() }),
+  /** What is left is done in this order from here on, by the tasks' keys. */
+  z.object({ ...of, kind: z.literal('order'), tasks: z.array(key).check(z.maxLength(5000)) }),
   z.object({ ...of, kind: z.literal('takenBack'), mark: id }),
   z.object({ ...of, kind: z.literal('ended') }),
 ]);

@@ -108,6 +108,8 @@ const RunSchema = z
     people: z.int().check(z.gte(1), z.lte(4)),
     /** A rehearsal goes so many times as fast, from the first moment of the plan on, and nothing is learned from it. */
     rehearsal: z.optional(z.literal(REHEARSAL_SPEEDS)),
+    /** Room in the cold was counted with: what is left is not put into another order, which might want more of it. */
+    roomCounted: z.optional(z.literal(true)),
     sets: z.array(PackedSetSchema),
     names: z.record(z.string(), NamesSchema),
     /** By their time, as all that names them by their place. */

@@ -20,6 +20,8 @@ export interface RunState {
   /** Until when the hands are away, s since 1970 UTC; undefined where they are there. Infinity while it is paused. */
   readonly awayUntilS: number | undefined;
   readonly pausedS: number | undefined;
+  /** The order in which what was left then is done, by the tasks' keys; undefined where it is the plan's. */
+  readonly order: readonly string[] | undefined;
   readonly endedS: number | undefined;
   /** The last mark that can be taken back. */
   readonly last: Mark | undefined;
@@ -41,6 +43,7 @@ export function runState(marks: readonly Mark[]): RunState {
   const temperature = new Map<number, Reading>();
   const weight = new Map<number, Reading>();
   let awayUntilS: number | undefined;
+  let order: readonly string[] | undefined;
   let [pausedS, endedS, last, aheadS]: [number | undefined, number | undefined, Mark | undefined, number] = [
     undefined,
     undefined,
@@ -78,6 +81,9 @@ export function runState(marks: readonly Mark[]): RunState {
       case 'goesOn':
         pausedS = undefined;
         break;
+      case 'order':
+        order = mark.tasks;
+        break;
       case 'clock':
         aheadS = mark.aheadS;
         break;
@@ -86,5 +92,5 @@ export function runState(marks: readonly Mark[]): RunState {
         break;
     }
   }
-  return { doneS, longerS, rung, temperature, weight, awayUntilS, pausedS, endedS, last, aheadS };
+  return { doneS, longerS, rung, temperature, weight, awayUntilS, pausedS, order, endedS, last, aheadS };
 }
