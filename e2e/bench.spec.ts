@@ -78,6 +78,8 @@ test('a run is laid out and begun, its clocks run and ring, and a reload in the 
   await page.getByRole('button', { name: 'Finish now' }).click();
   await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
   await expect(page.locator('ks-bench-record')).toContainText('Pebble coating at 33.9 °C');
+  await page.getByRole('button', { name: 'Take what was used out of the pantry' }).click();
+  await expect(page.getByText('Taken out of the pantry at')).toBeVisible();
   await seemly(page);
   await page.getByRole('link', { name: 'All runs' }).click();
   await expect(page.getByText(/^finished: 2 of \d+ done$/)).toBeVisible();
@@ -113,6 +115,21 @@ test('a rehearsal goes through all of it at sixty times the speed, and says what
   await begun(page, '60 times as fast');
   await expect(page.getByRole('heading', { name: /rehearsal, 60 times as fast/ })).toBeVisible();
   const finish = page.getByRole('button', { name: 'Finish the run' });
+  // The simulated probe and scale go along.
+  const probe = page.locator('ks-bench-devices li').first();
+  await done(page).click();
+  await expect(probe).toContainText('in Pebble coating');
+  await expect(async () => {
+    await page.keyboard.press('t');
+    await expect(page.locator('ks-bench-devices [role=status]')).toContainText('Noted', { timeout: 200 });
+  }).toPass({ timeout: 60_000 });
+  await seemly(page);
+  await page.getByRole('button', { name: 'Probe and scale' }).click();
+  await expect(page.locator('ks-device-desk')).toContainText('settled');
+  await seemly(page);
+  await page.getByRole('button', { name: 'Unplug: Probe' }).click();
+  await expect(probe).toContainText('unplugged: measure by hand');
+  await page.keyboard.press('Escape');
   await expect(async () => {
     if (await done(page).isVisible()) await done(page).click({ timeout: 2000 });
     else if (!(await finish.isVisible())) await page.clock.fastForward(2000);
@@ -121,6 +138,9 @@ test('a rehearsal goes through all of it at sixty times the speed, and says what
   await finish.click();
   await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
   await expect(page.locator('ks-bench-record')).toContainText('Unmold');
+  await expect(page.locator('ks-bench-record')).toContainText('by simulated probe');
+  // Nothing that was only rehearsed is taken out of the pantry.
+  await expect(page.getByRole('button', { name: 'Take what was used out of the pantry' })).toHaveCount(0);
 });
 
 test('handed over as a file, it goes on in another browser with the same clocks', async ({ page, browser }) => {

@@ -48,7 +48,9 @@ function longRun(name: string, coats: number, marks: number): PackedRun {
 }
 
 async function taken(browser: Browser, address: string, run: PackedRun): Promise<Page> {
-  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (
+    await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })
+  ).newPage();
   await page.goto(`${address}/bench`);
   await page.getByRole('button', { name: 'Import' }).click();
   await page.getByLabel(/A file exported/).setInputFiles({

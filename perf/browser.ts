@@ -36,7 +36,9 @@ export async function browserResults(address: string): Promise<Result[]> {
 }
 
 async function opened(browser: Browser, address: string): Promise<{ page: Page; session: CDPSession }> {
-  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (
+    await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })
+  ).newPage();
   const session = await page.context().newCDPSession(page);
   await page.goto(address);
   await page.locator('ks-strip strong').first().waitFor();
@@ -205,7 +207,9 @@ async function drag(
   browser: Browser,
   { url, handle: find, what, simulated, upright, casting, ready }: Dragged,
 ): Promise<Result[]> {
-  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (
+    await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })
+  ).newPage();
   const session = await page.context().newCDPSession(page);
   if (simulated) await page.addInitScript(WATCH_AGE);
   if (casting) await imported(page, new URL(url).origin, casting);
@@ -340,7 +344,9 @@ const UNTIL_PAINTED = `(change) => new Promise((resolve) => {
 
 /** From the list of occasions to the supper's page with its timetable, which has been found before. */
 async function occasion(browser: Browser, address: string): Promise<Result> {
-  const page = await (await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })).newPage();
+  const page = await (
+    await browser.newContext({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })
+  ).newPage();
   await page.goto(`${address}/occasions/demo-supper`);
   await standing(page);
   const times: number[] = [];

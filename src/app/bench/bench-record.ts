@@ -1,9 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
+import { usedUp } from '../../core/run/bowl-left';
 import { standing, type Mark } from '../../core/run/mark';
+import { Notices } from '../state/notices';
+import { Pantry } from '../state/pantry';
 import { taskText, whoseText } from '../wording/occasion';
 import { WRONG_NAMES, byText, cameOfIt, doneText } from '../wording/bench';
 import { text } from '../wording/format';
+import { listed } from '../wording/names';
 import { timeText } from '../wording/times';
 import { BenchRun } from './bench-run';
 import { BenchView } from './bench-view';
@@ -21,6 +25,17 @@ import { BenchView } from './bench-view';
           <li>{{ line }}</li>
         }
       </ul>
+      @if (!rehearsed()) {
+        <p class="book">
+          @if (bookedAt(); as at) {
+            Taken out of the pantry at {{ at }}. Undo on the pantry’s page puts it back.
+          } @else {
+            <button nz-button type="button" [disabled]="!leads() || !pantry.loaded()" (click)="book()">
+              Take what was used out of the pantry
+            </button>
+          }
+        </p>
+      }
     }
     <h2>What happened</h2>
     <ol>
@@ -65,6 +80,10 @@ import { BenchView } from './bench-view';
       padding: 2px 0;
       border: 0;
     }
+    .book {
+      min-height: 44px;
+      margin-bottom: 20px;
+    }
     ol {
       list-style: none;
       margin: 0;
@@ -101,11 +120,29 @@ export class BenchRecord {
   readonly takenBack = output<string>();
   protected readonly over = this.bench.isOver;
   protected readonly leads = this.bench.lead.leads;
+  protected readonly pantry = inject(Pantry);
+  private readonly notices = inject(Notices);
+  protected readonly rehearsed = computed(() => this.bench.run()?.rehearsal !== undefined);
+  protected readonly bookedAt = computed(() => {
+    const [run, at] = [this.bench.run(), this.bench.state().bookedS];
+    return run && at !== undefined ? timeText(at, run.zone) : '';
+  });
   /** What was made, what is left in the bowls, and what is to be cleaned. */
   protected readonly came = computed(() => {
     const run = this.bench.run();
     return run ? cameOfIt(run, this.bench.state(), standing(this.bench.marks()), this.view.told()) : [];
   });
+
+  /** Takes what was melted, less what is left over, out of the pantry. */
+  protected book(): void {
+    const run = this.bench.run();
+    if (!run) return;
+    const names = this.pantry.bookRun(usedUp(run, this.bench.state()));
+    void this.bench.note({ kind: 'booked' });
+    this.notices.say({
+      text: names.length > 0 ? `Taken out of the pantry: ${listed(names)}.` : 'The pantry keeps none of what was used.',
+    });
+  }
 
   protected readonly lines = computed(() => {
     const run = this.bench.run();

@@ -38,7 +38,7 @@ export class Replanning {
   }
 
   private async look(): Promise<void> {
-    const [run, state, nowS] = [this.bench.run(), this.bench.state(), this.bench.nowS()];
+    const [run, state, nowS, noted] = [this.bench.run(), this.bench.state(), this.bench.nowS(), this.noted()];
     const [followed, begun] = [this.bench.followed(), this.bench.asBegun()];
     if (!run || !followed || !begun || run.roomCounted || this.bench.isOver()) return;
     if (followed.readyS - begun.readyS < LATE_S || nowS - this.lookedS < AT_MOST_EVERY_S) return;
@@ -48,11 +48,16 @@ export class Replanning {
       const left = remaining(run, state, nowS, strict);
       const found = left && (await this.study.client.fit(left.workload))?.fitted;
       if (!left || !found) continue;
-      // What was noted meanwhile is seen at the next look.
-      if (this.bench.state() !== state) return;
+      if (this.noted() !== noted) return this.lookAgain();
       const better = orderFrom(run, state, nowS, left, found.starts);
       return better && this.take(better);
     }
+  }
+
+  /** Something was noted meanwhile: what was found is of a run that is not so any more. */
+  private lookAgain(): Promise<void> {
+    this.lookedS = -Infinity;
+    return this.look();
   }
 
   private async take(better: NewOrder): Promise<void> {

@@ -166,6 +166,17 @@ export class Pantry extends RecordLibrary<PantryEntry> {
       this.keep({ before, after: entries, label: 'job booked into the pantry', casting: mark });
   }
 
+  /** Takes what a run has used up out of the pantry, kg by the chocolate's id, in one step of undo. Gives the names of what it touched. */
+  bookRun(used: ReadonlyMap<string, number>): readonly string[] {
+    const before = this.chocolates().filter(({ id }) => (used.get(id) ?? 0) > 0);
+    const after = before.map((entry) => ({
+      ...entry,
+      stockKg: Math.round(Math.max(0, entry.stockKg - (used.get(entry.id) ?? 0)) * 1e6) / 1e6,
+    }));
+    if (before.length > 0) this.keep({ before, after, label: 'run booked into the pantry' });
+    return before.map(({ name }) => name);
+  }
+
   bringShippedBack(): void {
     const missing = shippedPantry(new Date()).filter((entry) => !this.byId().has(entry.id));
     this.keep({ before: [], after: missing, label: 'shipped pantry' });

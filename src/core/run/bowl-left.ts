@@ -137,6 +137,25 @@ export function leftOver(run: Run, state: RunState): readonly { readonly bowl: n
   );
 }
 
+/**
+ * What a run has used up of each chocolate, kg by its id: what was melted of it, less what is left over in a bowl of nothing else. What was coloured is of no use for
+ * another job, and counts as used.
+ */
+export function usedUp(run: Run, state: RunState): ReadonlyMap<string, number> {
+  const used = new Map<string, number>();
+  const left = new Map(leftOver(run, state).map(({ bowl, kg }) => [bowl, kg]));
+  for (const [i, bowl] of run.bowls.entries()) {
+    if (!left.has(i) || !isMelted(bowl)) continue;
+    const alone = bowl.mix.length === 1;
+    for (const { component, share } of bowl.mix)
+      used.set(
+        component,
+        (used.get(component) ?? 0) + bowl.kg * share - (alone ? Math.min(bowl.kg, left.get(i) ?? 0) : 0),
+      );
+  }
+  return used;
+}
+
 function sumOf(taken: readonly ReadonlyMap<number, number>[], bowl: number, of: (task: number) => boolean): number {
   return taken.reduce((sum, own, i) => sum + (of(i) ? (own.get(bowl) ?? 0) : 0), 0);
 }

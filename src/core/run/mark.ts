@@ -67,6 +67,8 @@ export const MarkSchema = z.discriminatedUnion('kind', [
   z.object({ ...of, kind: z.literal('order'), tasks: z.array(key).check(z.maxLength(5000)) }),
   z.object({ ...of, kind: z.literal('takenBack'), mark: id }),
   z.object({ ...of, kind: z.literal('ended') }),
+  /** What it used up has been taken out of the pantry. */
+  z.object({ ...of, kind: z.literal('booked') }),
 ]);
 
 export type Mark = z.infer<typeof MarkSchema>;

@@ -9,8 +9,8 @@ export interface Remaining {
   readonly tasks: readonly number[];
 }
 
-/** Another order is worth a word where all is ready so much sooner by it, s. */
-const WORTH_S = 60;
+/** Another order is worth learning anew what is next where all is ready so much sooner by it, s. */
+const WORTH_S = 300;
 /** No end is looked for after this, s. */
 const FAR_S = 30 * 86_400;
 

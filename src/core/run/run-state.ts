@@ -23,6 +23,7 @@ export interface RunState {
   /** The order in which what was left then is done, by the tasks' keys; undefined where it is the plan's. */
   readonly order: readonly string[] | undefined;
   readonly endedS: number | undefined;
+  readonly bookedS: number | undefined;
   /** The last mark that can be taken back. */
   readonly last: Mark | undefined;
   /** By how much the run's clock is ahead of the computer's, s. */
@@ -33,7 +34,7 @@ export interface RunState {
 export const rungKey = (wait: string, at: 'due' | 'latest'): string => `${at} ${wait}`;
 
 /** Marks that the run makes by itself, and that nobody takes back. */
-const BY_ITSELF: ReadonlySet<Mark['kind']> = new Set(['rung', 'clock', 'takenBack']);
+const BY_ITSELF: ReadonlySet<Mark['kind']> = new Set(['rung', 'clock', 'order', 'takenBack', 'booked']);
 
 /** Folds a run's marks, in their order, to its state. */
 export function runState(marks: readonly Mark[]): RunState {
@@ -42,14 +43,10 @@ export function runState(marks: readonly Mark[]): RunState {
   const rung = new Set<string>();
   const temperature = new Map<number, Reading>();
   const weight = new Map<number, Reading>();
-  let awayUntilS: number | undefined;
+  let [awayUntilS, pausedS, endedS, bookedS]: (number | undefined)[] = [];
   let order: readonly string[] | undefined;
-  let [pausedS, endedS, last, aheadS]: [number | undefined, number | undefined, Mark | undefined, number] = [
-    undefined,
-    undefined,
-    undefined,
-    0,
-  ];
+  let last: Mark | undefined;
+  let aheadS = 0;
   for (const mark of standing(marks)) {
     const { atS } = mark;
     if (!BY_ITSELF.has(mark.kind)) last = mark;
@@ -90,7 +87,10 @@ export function runState(marks: readonly Mark[]): RunState {
       case 'ended':
         endedS = atS;
         break;
+      case 'booked':
+        bookedS = atS;
+        break;
     }
   }
-  return { doneS, longerS, rung, temperature, weight, awayUntilS, pausedS, order, endedS, last, aheadS };
+  return { doneS, longerS, rung, temperature, weight, awayUntilS, pausedS, order, endedS, bookedS, last, aheadS };
 }

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { BEGINS_S, madeRun } from '../../testing/made-run';
 import { atHand, clocksOf } from './at-hand';
-import { bowlsNow, leftOver, takenOf } from './bowl-left';
+import { bowlsNow, leftOver, takenOf, usedUp } from './bowl-left';
 import { follow } from './following';
 import { standing, type Mark, type NewMark } from './mark';
 import { nudgeOfBowl, nudgeOfWait } from './nudges';
@@ -250,6 +250,19 @@ describe('a bowl', () => {
     const weighed: NewMark = { kind: 'weight', bowl: 0, kg: 0.011, by: 'scale' };
     expect(leftOver(run, runState(marksOf(...noted, [1300, weighed])))[0].kg).toBe(0.011);
     expect(leftOver(run, runState([]))).toEqual([]);
+  });
+
+  it('has used up what was melted less what is left, and all of it where it was coloured', () => {
+    const weighed: NewMark = { kind: 'weight', bowl: 0, kg: 0.05, by: 'scale' };
+    const state = runState(marksOf([600, done(0)], [900, weighed]));
+    expect([...usedUp(run, state)]).toEqual([['pebble', expect.closeTo(0.07, 9) as number]]);
+    expect(usedUp(run, runState([])).size).toBe(0);
+    const mix = [
+      { component: 'pebble', name: 'Pebble', share: 0.9 },
+      { component: 'red', name: 'Red', share: 0.1 },
+    ];
+    const tinted = { ...run, bowls: run.bowls.map((bowl) => ({ ...bowl, mix })) };
+    expect(usedUp(tinted, state).get('pebble')).toBeCloseTo(0.9 * 0.12, 9);
   });
 
   it('that runs short says how much more is to be melted, and none where it is enough', () => {
