@@ -23,7 +23,7 @@ import { BenchView } from './bench-view';
           <ol>
             @for (step of melt.steps; track $index) {
               <li>
-                {{ step.what }}{{ step.how ? ': ' + step.how : '' }} <span>{{ step.after }}</span>
+                {{ step.what }}{{ step.how ? ': ' + step.how : '' }} <span class="after">{{ step.after }}</span>
               </li>
             }
           </ol>

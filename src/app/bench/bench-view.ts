@@ -35,6 +35,10 @@ export class BenchView {
   private readonly bell = inject(Bell);
   /** What was called last and has not been answered. */
   readonly called = signal('');
+  /** By wait or bowl, how many times it has been due to be looked after. */
+  private readonly nudged = new Map<string, number>();
+  /** Calls that are being noted. */
+  private readonly calling = new Set<string>();
 
   readonly zone = computed(() => this.bench.run()?.zone ?? 'UTC');
   readonly told = computed<Told>(() => {
@@ -161,7 +165,6 @@ export class BenchView {
       if (one && before !== undefined && one.times > before) this.bell.nudge();
     }
   }
-  private readonly nudged = new Map<string, number>();
 
   letter(castingId: string | undefined): string {
     const index = this.told().castings.findIndex(({ id }) => id === castingId);
@@ -179,7 +182,6 @@ export class BenchView {
     this.called.set(said);
     this.bell.ring(said, at === 'latest');
   }
-  private readonly calling = new Set<string>();
 
   private bowlOf(run: Run, now: BowlNow) {
     const { system } = this.told();
