@@ -69,6 +69,13 @@ test('a run is laid out and begun, its clocks run and ring, and a reload in the 
   await page.getByLabel('It measures').fill('93 F');
   await page.getByRole('button', { name: 'Note it' }).first().click();
   await expect(page.getByText('Noted.')).toBeVisible();
+  // A photo is made small, and what is none is said to be none.
+  await page
+    .getByLabel('Photo')
+    .setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('“x.png” is no picture that this browser can read.')).toBeVisible();
+  await page.getByLabel('Photo').setInputFiles('docs/screenshots/coat.png');
+  await expect(page.getByText('Noted.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.locator('ks-bench-bowls')).toContainText('measured');
   await page.getByRole('button', { name: 'Not as it should be' }).click();
@@ -78,6 +85,11 @@ test('a run is laid out and begun, its clocks run and ring, and a reload in the 
   await page.getByRole('button', { name: 'Finish now' }).click();
   await expect(page.getByRole('heading', { name: 'What happened' })).toBeVisible();
   await expect(page.locator('ks-bench-record')).toContainText('Pebble coating at 33.9 °C');
+  const photo = page.getByRole('img', { name: /^Photo of/ });
+  expect(await photo.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.src.length < 410_000])).toEqual([
+    1280,
+    true,
+  ]);
   await page.getByRole('button', { name: 'Take what was used out of the pantry' }).click();
   await expect(page.getByText('Taken out of the pantry at')).toBeVisible();
   await seemly(page);

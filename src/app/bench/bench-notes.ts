@@ -12,9 +12,11 @@ import { NzButtonComponent } from 'ng-zorro-antd/button';
 import type { NewMark } from '../../core/run/mark';
 import { AmountField } from '../ui/amount-field';
 import { ChoiceList } from '../ui/choice-list';
+import { FileField } from '../ui/file-field';
 import { TextField } from '../ui/text-field';
 import { BenchRun } from './bench-run';
 import { BenchView } from './bench-view';
+import { smallPhoto } from './small-photo';
 
 /** So much is proposed for a rim, m, and for a bowl of which nothing is known, °C. */
 const RIM_M = 0.002;
@@ -24,7 +26,7 @@ const BOWL_C = 31;
 @Component({
   selector: 'ks-bench-notes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AmountField, ChoiceList, NzButtonComponent, TextField],
+  imports: [AmountField, ChoiceList, FileField, NzButtonComponent, TextField],
   template: `
     @if (bowl(); as b) {
       @if (bowls().length > 1) {
@@ -79,6 +81,13 @@ const BOWL_C = 31;
     }
     <ks-text-field label="Remark" [longest]="500" [value]="remark()" (entered)="remark.set($event.trim())" />
     <button nz-button type="button" [disabled]="!remark()" (click)="say()">Note the remark</button>
+    <ks-file-field
+      label="Photo"
+      name="bench-photo"
+      says="Take or choose one"
+      accept="image/*"
+      (chosen)="photo($event)"
+    />
     <p class="noted" role="status">{{ noted() }}</p>
   `,
   styleUrl: './bench-notes.less',
@@ -132,6 +141,13 @@ export class BenchNotes {
   protected say(): void {
     this.note({ kind: 'remark', text: this.remark() });
     this.remark.set('');
+  }
+
+  protected async photo(file: File): Promise<void> {
+    this.noted.set('Making it smaller…');
+    const data = await smallPhoto(file);
+    if (data === undefined) this.noted.set(`“${file.name}” is no picture that this browser can read. Choose another.`);
+    else this.note({ kind: 'photo', data });
   }
 
   private bowlAt(): number {

@@ -12,6 +12,13 @@ import { timeText } from '../wording/times';
 import { BenchRun } from './bench-run';
 import { BenchView } from './bench-view';
 
+/** A mark in words, and with its picture. */
+interface Said {
+  readonly what: string;
+  readonly more: string;
+  readonly photo?: string;
+}
+
 /** What happened, line by line: what was planned beside what was done when, and all that was noted. */
 @Component({
   selector: 'ks-bench-record',
@@ -46,6 +53,9 @@ import { BenchView } from './bench-view';
             >{{ line.what }}
             @if (line.more) {
               <small>{{ line.more }}</small>
+            }
+            @if (line.photo) {
+              <img [src]="line.photo" [alt]="'Photo of ' + line.at" />
             }
           </span>
           @if (!over() && leads()) {
@@ -106,6 +116,12 @@ import { BenchView } from './bench-view';
       margin-left: auto;
       min-height: 44px;
     }
+    img {
+      display: block;
+      max-width: min(100%, 320px);
+      margin-top: 6px;
+      border-radius: 4px;
+    }
     small {
       display: block;
       color: var(--soft);
@@ -149,12 +165,12 @@ export class BenchRecord {
     if (!run) return [];
     return standing(this.bench.marks()).flatMap((mark) => {
       const said = this.said(mark);
-      return said ? [{ id: mark.id, at: timeText(mark.atS, run.zone), ...said }] : [];
+      return said ? [{ photo: '', id: mark.id, at: timeText(mark.atS, run.zone), ...said }] : [];
     });
   });
 
   /** A mark in words; nothing for what the run notes by itself. */
-  private said(mark: Mark): { readonly what: string; readonly more: string } | undefined {
+  private said(mark: Mark): Said | undefined {
     const run = this.bench.run();
     const told = this.view.told();
     if (!run) return undefined;
@@ -186,6 +202,8 @@ export class BenchRecord {
           what: `Rim ${text(mark.rimM, 'length', told.system)}`,
           more: [nameOf(mark.task), byText(mark)].filter(Boolean).join(', '),
         };
+      case 'photo':
+        return { what: 'Photo', more: '', photo: mark.data };
       case 'remark':
         return { what: mark.text, more: '' };
       case 'wrong':

@@ -10,9 +10,9 @@ import { Labelled } from './labelled';
   imports: [Labelled, LucideFileUp, NzUploadComponent],
   template: `
     <ks-labelled [for]="name()" [label]="label()">
-      <nz-upload [nzId]="name()" [nzBeforeUpload]="take" [nzShowUploadList]="false">
+      <nz-upload [nzId]="name()" [nzAccept]="accept()" [nzBeforeUpload]="take" [nzShowUploadList]="false">
         <svg lucideFileUp [size]="17" aria-hidden="true"></svg>
-        Choose a file, or drop one anywhere on the page
+        {{ says() }}
       </nz-upload>
     </ks-labelled>
   `,
@@ -44,6 +44,9 @@ export class FileField {
   readonly label = input.required<string>();
   /** Names the field on its page. */
   readonly name = input.required<string>();
+  readonly says = input('Choose a file, or drop one anywhere on the page');
+  /** Which kinds are offered; all where it is empty. */
+  readonly accept = input('');
   readonly chosen = output<File>();
 
   protected readonly take = (file: NzUploadFile): boolean => {

@@ -47,6 +47,12 @@ export const MarkSchema = z.discriminatedUnion('kind', [
     kg: z.optional(numberOf('markKg')),
   }),
   z.object({ ...of, kind: z.literal('remark'), text: z.string().check(z.minLength(1), z.maxLength(500)) }),
+  /** A picture of it, made small, as a data address. */
+  z.object({
+    ...of,
+    kind: z.literal('photo'),
+    data: z.string().check(z.maxLength(420_000), z.regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/)),
+  }),
   z.object({
     ...of,
     kind: z.literal('wrong'),
