@@ -10,7 +10,7 @@ import { RunStorage } from '../app/state/run-storage';
 import type { Mark } from '../core/run/mark';
 import type { Run } from '../core/run/run-record';
 import { MarkRepository } from '../data/mark-repository';
-import { Bench, openDemo, until } from './bench';
+import { Bench, openDemo, until, wait } from './bench';
 import { BEGINS_S } from './made-run';
 import { StandInLink } from './stand-in-link';
 
@@ -60,11 +60,12 @@ export class OpenRun {
     return (await new MarkRepository().of(this.run.id)).marks;
   }
 
-  /** Does something that is noted, and waits until it is on the disk. */
+  /** Does something that is noted, and waits until it is on the disk; what the run notes by itself meanwhile does not count. */
   async noted(does: () => unknown): Promise<void> {
-    const before = (await this.stored()).length;
+    const byHand = async (): Promise<number> => (await this.stored()).filter(({ kind }) => kind !== 'rung').length;
+    const before = await byHand();
     await does();
-    for (let k = 0; k < 100 && (await this.stored()).length === before; k++) await until(() => true);
+    for (let k = 0; k < 100 && (await byHand()) === before; k++) await wait(20);
     await this.bench.settle();
   }
 }

@@ -89,8 +89,9 @@ export class Measuring {
   });
 
   constructor() {
+    const rehearsed = computed(() => this.bench.run()?.rehearsal !== undefined);
     effect(() => {
-      if (this.bench.run()?.rehearsal) this.connected.set(true);
+      if (rehearsed()) this.connected.set(true);
     });
     toObservable(this.connected)
       .pipe(

@@ -35,7 +35,7 @@ describe('a run that falls behind', () => {
     await open.noted(() => open.bench.press('Done'));
     await until(() => open.bench.text.includes('the order has changed'));
     expect(open.bench.text).toMatch(
-      /Behind the plan, so the order has changed:.* Ready \d\d:\d\d instead of \d\d:\d\d\./,
+      /Behind the plan, so the order has changed: next .*\. Ready \d\d:\d\d instead of \d\d:\d\d\./,
     );
     const order = (await open.stored()).at(-1);
     if (order?.kind !== 'order') throw new Error(order?.kind);

@@ -63,9 +63,8 @@ export class Replanning {
   private async take(better: NewOrder): Promise<void> {
     const run = this.bench.run();
     if (!run) return;
-    const before = this.bench.atHand()?.now.map(({ task }) => task) ?? [];
     this.mark = await this.bench.note({ kind: 'order', tasks: [...better.order] });
-    const next = this.bench.atHand()?.now.find(({ task }) => !before.includes(task));
+    const [next] = this.bench.atHand()?.next ?? [];
     this.told.set(orderText(better, next && run.tasks[next.task], run, this.view.told()));
   }
 }

@@ -257,16 +257,16 @@ export function doneText(plannedS: number, doneS: number, zone: string, system: 
   return capital(`done ${timeText(doneS, zone)}, ${told}`);
 }
 
-/** That what is left was put into another order: "The order has changed: now Fill. Ready 17:52 instead of 18:06." */
+/** That what is left was put into another order: "Behind the plan, so the order has changed: next Fill. Ready 17:52 instead of 18:06." */
 export function orderText(
   { readyS, insteadS }: { readonly readyS: number; readonly insteadS: number },
-  now: Run['tasks'][number] | undefined,
+  next: Run['tasks'][number] | undefined,
   run: Run,
   told: Told,
 ): string {
-  const whose = now && run.castings.length > 1 ? ` of ${whoseText(now, told)}` : '';
-  const first = now ? ` now ${taskText(now, told)}${whose}.` : ' see what is next.';
-  return `Behind the plan, so the order has changed:${first} Ready ${timeText(readyS, run.zone)} instead of ${timeText(insteadS, run.zone)}.`;
+  const whose = next && run.castings.length > 1 ? ` of ${whoseText(next, told)}` : '';
+  const then = next ? `: next ${taskText(next, told)}${whose}` : '';
+  return `Behind the plan, so the order has changed${then}. Ready ${timeText(readyS, run.zone)} instead of ${timeText(insteadS, run.zone)}.`;
 }
 
 /** By what a figure was taken: "Simulated probe"; nothing for what was read by eye. */

@@ -48,7 +48,7 @@ export function bytesText(bytes: number): string {
 export function filesText(files: { readonly here: number; readonly all: number } | undefined, online: boolean): string {
   if (!online) return 'There is no network now. What you see comes from this browser.';
   if (!files)
-    return 'Kilnstone itself is not kept here yet: it needs its server. Browsers keep it over https or on this computer itself, from the second visit on.';
+    return 'Kilnstone itself is not kept here yet: it needs its server. Browsers keep it over https or on this computer itself, half a minute after it was opened first.';
   return files.here === files.all
     ? `All ${files.all} files of Kilnstone are here: it works without a network, and can be installed from the browser’s menu.`
     : `${files.here} of ${files.all} files of Kilnstone are here; when all are, it works without a network.`;

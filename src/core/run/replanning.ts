@@ -1,4 +1,5 @@
 import type { Lag, Workload } from '../schedule/workload';
+import { atHand } from './at-hand';
 import { follow, longerBy, pairOf, type Followed } from './following';
 import type { Run } from './run-record';
 import type { RunState } from './run-state';
@@ -15,7 +16,8 @@ const WORTH_S = 300;
 const FAR_S = 30 * 86_400;
 
 /**
- * What is still to be done, with the past held: what waits for something that is done waits from when that was done. Work of a later stretch in the kitchen stays there.
+ * What is still to be done, with the past held: what waits for something that is done waits from when that was done, and what is at hand now is not
+ * put off. Work of a later stretch in the kitchen stays there.
  * @param strict most lags are kept; without, only least lags are: a run that is late may have missed one already
  */
 export function remaining(run: Run, state: RunState, nowS: number, strict: boolean): Remaining | undefined {
@@ -27,10 +29,12 @@ export function remaining(run: Run, state: RunState, nowS: number, strict: boole
   const fromS = Math.max(nowS, state.awayUntilS ?? 0);
   if (!Number.isFinite(fromS)) return undefined;
   const earliest = earliestOf(run, followed, longer, fromS);
+  const begun = new Set(atHand(run, state, followed, nowS).now.map(({ task }) => task));
   const operations = tasks.map((task) => {
     const { key, seconds, handsOn, kind } = run.tasks[task];
     const hands = !handsOn ? 0 : kind === 'break' ? run.people : 1;
-    return { id: key, seconds, hands, within: { from: earliest(task), to: FAR_S } };
+    const from = earliest(task);
+    return { id: key, seconds, hands, within: { from, to: FAR_S }, heldAt: begun.has(task) ? from : undefined };
   });
   const lags = run.lags.flatMap(({ from, to, least, most }): Lag[] => {
     const [a, b] = [at.get(from), at.get(to)];
