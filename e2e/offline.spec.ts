@@ -89,6 +89,8 @@ test.use({ serviceWorkers: 'allow' });
 
 /** Waits until all that the app is made of is kept. */
 async function kept(page: Page, url: string): Promise<void> {
+  // It is begun a while after a page was opened, and not before.
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null, undefined, { timeout: 90_000 });
   await expect
     .poll(
       async () => {

@@ -50,10 +50,10 @@ export const appConfig: ApplicationConfig = {
       withDisabledInitialNavigation(),
       withNavigationErrorHandler(notLoaded),
     ),
-    // After the first page is there: what is kept for use without a network is not in its way.
+    // Well after the first page is there: what is kept for use without a network, 15 MB at the first visit, is not in its way.
     provideServiceWorker('service-worker.js', {
       enabled: !isDevMode(),
-      registrationStrategy: 'registerWhenStable:30000',
+      registrationStrategy: 'registerWithDelay:15000',
     }),
     provideNzI18n(en_US),
     { provide: NZ_DATE_CONFIG, useFactory: () => ({ firstDayOfWeek: firstDayOfWeek() }) },

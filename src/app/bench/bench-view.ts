@@ -9,7 +9,7 @@ import { nudgeOfBowl, nudgeOfWait, type Nudge } from '../../core/run/nudges';
 import type { Run } from '../../core/run/run-record';
 import type { RunWait } from '../../core/run/run-waits';
 import { Units } from '../state/units';
-import { callText, countText, howText, placesText, readySign, standText, waitText } from '../wording/bench';
+import { callsText, countText, howText, placesText, readySign, standText, waitText } from '../wording/bench';
 import { stepWordings, type StepWording } from '../wording/melting';
 import { spoons, text } from '../wording/format';
 import { amountsText, letterOf, reasonText, taskText, whoseText, type Told } from '../wording/occasion';
@@ -147,8 +147,8 @@ export class BenchView {
     effect(() => {
       const [run, hand] = [this.bench.run(), this.bench.atHand()];
       if (!run || !hand || !this.bench.loaded() || !this.bench.lead.leads() || this.bench.isOver()) return;
-      const wanted = hand.clocks.find(({ rings }) => rings !== undefined);
-      if (wanted) untracked(() => void this.call(run, wanted));
+      const wanted = hand.clocks.filter(({ rings }) => rings !== undefined);
+      if (wanted.length > 0) untracked(() => void this.call(run, wanted));
     });
     effect(() => {
       const ofWaits = this.clocks().map(({ key, nudge }) => [key, nudge] as const);
@@ -171,16 +171,27 @@ export class BenchView {
     return this.told().castings.length > 1 && index >= 0 ? letterOf(index) : '';
   }
 
-  /** The call is noted first, so that no other tab and no later visit makes it again. */
-  private async call(run: Run, clock: RunClock): Promise<void> {
-    const at = clock.rings;
-    if (!at || this.calling.has(`${at} ${clock.wait.key}`)) return;
-    this.calling.add(`${at} ${clock.wait.key}`);
-    await this.bench.note({ kind: 'rung', wait: clock.wait.key, at });
-    this.calling.delete(`${at} ${clock.wait.key}`);
-    const said = callText(run, clock, this.told());
+  /** Calls are noted first, so that no other tab and no later visit makes them again; what is wanted at once is one call. */
+  private async call(run: Run, clocks: readonly RunClock[]): Promise<void> {
+    const anew = clocks.flatMap((clock) => {
+      const at = clock.rings;
+      const key = `${at} ${clock.wait.key}`;
+      return at && !this.calling.has(key) ? [{ clock, at, key }] : [];
+    });
+    if (anew.length === 0) return;
+    for (const { key } of anew) this.calling.add(key);
+    await Promise.all(anew.map(({ clock, at }) => this.bench.note({ kind: 'rung', wait: clock.wait.key, at })));
+    for (const { key } of anew) this.calling.delete(key);
+    const said = callsText(
+      run,
+      anew.map(({ clock }) => clock),
+      this.told(),
+    );
     this.called.set(said);
-    this.bell.ring(said, at === 'latest');
+    this.bell.ring(
+      said,
+      anew.some(({ at }) => at === 'latest'),
+    );
   }
 
   private bowlOf(run: Run, now: BowlNow) {

@@ -170,6 +170,32 @@ describe('the bench', () => {
     bench.page.remove();
     const again = await openBench();
     expect(again.all('ks-bench-clocks .count')[0].textContent).toMatch(/^(8:59|9:00|9:59|10:00)$/);
+    // Set right while it was closed, the hour seems to have passed once more, until somebody says that it has not.
+    again.page.remove();
+    at(840);
+    const right = await openBench();
+    expect(right.text).toContain('have passed unseen');
+    await noted(right, 'The clock was put forward');
+    await until(() => /^[78]:/.test(right.all('ks-bench-clocks .count')[0].textContent ?? ''));
+    expect(right.all('ks-bench-clocks .count')[0].textContent).toMatch(/^(7:59|8:00)$/);
+    expect((await stored()).at(-1)).toMatchObject({ kind: 'clock', aheadS: expect.closeTo(0, 0) as number });
+  });
+
+  it('calls once for all that ended while the computer slept', async () => {
+    await openRun();
+    const bench = await openBench();
+    for (const seconds of [600, 720, 840]) {
+      at(seconds);
+      await noted(bench, 'Done');
+    }
+    at(3600);
+    await until(() => rung.length > 0);
+    await bench.settle();
+    ticks.next();
+    await bench.settle();
+    expect(rung).toHaveLength(1);
+    expect(rung[0]).toContain('One more clock is over.');
+    expect((await stored()).filter(({ kind }) => kind === 'rung').length).toBeGreaterThan(1);
   });
 
   it('goes on where nothing can be stored, says so, and stores it all once it can', async () => {

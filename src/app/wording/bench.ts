@@ -139,7 +139,7 @@ const NUDGE_TEXTS: Readonly<Record<NudgeKind, string>> = { knead: 'Knead it', st
 export const nudgeText = ({ kind, leftS }: Nudge): string => `${NUDGE_TEXTS[kind]} in ${countText(leftS)}`;
 
 /** What is spoken when a wait ends, and what a notification says. */
-export function callText(run: Run, { wait, rings }: RunClock, told: Told): string {
+function callText(run: Run, { wait, rings }: RunClock, told: Told): string {
   const name = waitText(run, wait, told);
   const own = run.tasks[wait.from];
   const whose = own.castingId && run.castings.length > 1 ? `${whoseText(own, told)}: ` : '';
@@ -247,6 +247,12 @@ export function awayAdvice(missed: readonly RunClock[], run: Run, told: Told): r
       : `Too late by then: ${listed(what)}. Take it out before you go, and leave it in the room.`,
     'Cover the bowls. Hot plate and oven off.',
   ];
+}
+
+/** The same of several that end at once, as when a computer has slept: the first, and how many more. */
+export function callsText(run: Run, [first, ...others]: readonly RunClock[], told: Told): string {
+  const more = others.length === 1 ? ' One more clock is over.' : ` ${others.length} more clocks are over.`;
+  return `${callText(run, first, told)}${others.length > 0 ? more : ''}`;
 }
 
 /** "done 17:04, 3 min later than planned". */

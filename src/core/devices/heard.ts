@@ -50,7 +50,7 @@ interface Rule {
 
 /** A probe's noise is a step or two, and a bowl cools by less than one while it settles. Working rules. */
 const RULES: Readonly<Record<Device, Rule>> = {
-  probe: { overS: 4, atLeast: 5, withinSteps: 7, movedSteps: 2.5, jump: 8, hasZero: false },
+  probe: { overS: 4, atLeast: 5, withinSteps: 7, movedSteps: 2, jump: 8, hasZero: false },
   scale: { overS: 1.2, atLeast: 3, withinSteps: 1, movedSteps: 1, jump: undefined, hasZero: true },
 };
 

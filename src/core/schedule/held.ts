@@ -17,7 +17,8 @@ export interface Bounds {
  */
 export function heldOutside(workload: Workload, endS: number): Bounds | undefined {
   const held = workload.operations.flatMap(({ heldAt }, i) => (heldAt === undefined ? [] : [i]));
-  for (const beside of [undefined, ...held]) {
+  // One alone has no other that it could contradict.
+  for (const beside of held.length > 1 ? [undefined, ...held] : [undefined]) {
     const bounds = outsideBeside(workload, endS, beside);
     if (bounds) return bounds;
   }
