@@ -13,9 +13,6 @@ export interface DeviceLimits {
 
 const USUAL: DeviceLimits = { streams: 64, commandsPerS: 40, patienceMs: 10_000 };
 const LARGEST_BODY = '4kb';
-/** Between two readings, ms; sooner where the stand-ins' time runs faster. */
-const EVERY_MS = 250;
-const EVERY_FAST_MS = 100;
 /** A browser whose line broke asks again after so long, ms. */
 const RETRY_MS = 1000;
 
@@ -33,7 +30,7 @@ export function devicesRouter(limits: Partial<DeviceLimits> = {}): Router {
     const nowMs = Date.now();
     const said = standIns.messages(nowMs).map(event).join('');
     for (const listener of listeners) listener.hear(said, nowMs);
-    timer = listeners.size > 0 ? setTimeout(send, standIns.desk().speed > 1 ? EVERY_FAST_MS : EVERY_MS) : undefined;
+    timer = listeners.size > 0 ? setTimeout(send, standIns.everyMs) : undefined;
   };
 
   const router = Router();

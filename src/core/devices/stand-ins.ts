@@ -30,6 +30,10 @@ const KITCHENS: Readonly<Record<Scenario, Kitchen>> = {
   knocked: { ...CALM, knockKg: 0.006, driftKg: 0.001 },
 };
 
+/** Between two readings, ms by the clock on the wall; sooner where the stand-ins' time runs faster. */
+const EVERY_MS = 250;
+const EVERY_FAST_MS = 100;
+
 /** What the probe hangs in without a bowl, °C. */
 const ROOM_C = 21;
 /** A probe follows what it is held in by this time, s; it is off by about this, K; and counts in steps of a tenth. */
@@ -75,6 +79,11 @@ export class StandIns {
   /** The chocolate's own temperature, °C, without the probe's lag and noise: what a test compares with. */
   get trueC(): number {
     return this.bowl ? this.bowlC : this.airC;
+  }
+
+  /** How long it is until they are to be asked again, ms. */
+  get everyMs(): number {
+    return this.speed > 1 ? EVERY_FAST_MS : EVERY_MS;
   }
 
   command(command: DeskCommand, nowMs: number): void {
