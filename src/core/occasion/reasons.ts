@@ -27,20 +27,22 @@ export function reasonsOf(
   held: (task: number) => boolean,
 ): readonly Reason[] {
   const end = (i: number): number => starts[i] + tasks[i].seconds;
+  const [wantedBy, bindingFor] = [tasks.map((): Lag[] => []), tasks.map((): Lag[] => [])];
+  for (const lag of lags) {
+    wantedBy[lag.from].push(lag);
+    if (Math.abs(end(lag.from) + lag.least - starts[lag.to]) <= NEAR_S) bindingFor[lag.to].push(lag);
+  }
+  const firstS = Math.min(...starts);
   return tasks.map(({ kind }, i): Reason => {
     if (held(i)) return { key: 'held' };
     if (kind === 'break') return { key: 'middle' };
-    const wanted = lags.filter(({ from }) => from === i).sort((a, b) => starts[a.to] - starts[b.to]);
+    const wanted = wantedBy[i].sort((a, b) => starts[a.to] - starts[b.to]);
     if (kind === 'melt' && wanted.length > 0) return { key: 'before', task: wanted[0].to };
-    const binding = lags
-      .filter(({ from, to, least }) => to === i && Math.abs(end(from) + least - starts[i]) <= NEAR_S)
-      .sort((a, b) => b.least - a.least);
+    const binding = bindingFor[i].sort((a, b) => b.least - a.least);
     if (binding.length > 0) return { key: 'after', task: binding[0].from, waits: binding[0].least };
     if (used.some(({ from }, k) => k > 0 && Math.abs(from - starts[i]) <= NEAR_S)) return { key: 'stay' };
     const busy = tasks.findIndex((_, k) => k !== i && Math.abs(end(k) - starts[i]) <= NEAR_S);
     if (busy >= 0) return { key: 'hands', task: busy };
-    return wanted.length > 0 && starts[i] > Math.min(...starts)
-      ? { key: 'before', task: wanted[0].to }
-      : { key: 'first' };
+    return wanted.length > 0 && starts[i] > firstS ? { key: 'before', task: wanted[0].to } : { key: 'first' };
   });
 }

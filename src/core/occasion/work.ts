@@ -118,11 +118,13 @@ export class Work {
   /** By task, which casting it is of; what several share is of the first. */
   private jobs(): readonly number[] {
     const castings = [...new Set(this.tasks.flatMap(({ castingId }) => castingId ?? []))];
-    const own = (i: number): string | undefined => {
-      const next = this.lags.find(({ from, to }) => from === i || to === i);
-      return this.tasks[i].castingId ?? this.tasks[next?.from === i ? next.to : (next?.from ?? i)].castingId;
-    };
-    return this.tasks.map((_, i) => Math.max(0, castings.indexOf(own(i) ?? '')));
+    return this.tasks.map(({ castingId }, i) => Math.max(0, castings.indexOf(castingId ?? this.firstOf(i) ?? '')));
+  }
+
+  /** The casting of the first that a task is bound to. */
+  private firstOf(task: number): string | undefined {
+    const next = this.lags.find(({ from, to }) => from === task || to === task);
+    return next && this.tasks[next.from === task ? next.to : next.from].castingId;
   }
 
   /** All of it as a workload: hands, shelves where there is only so much room, and the microwave, which takes one bowl at a time. */

@@ -41,17 +41,20 @@ const PATIENCE = 500;
  * rounds. The workload must be possible, see `impossible`.
  */
 export class Improver {
-  /** No timetable ends before this, s: by `boundS`, and later where everything below has been tried. */
-  leastS: number;
   best: Found | undefined;
 
+  private bound: number | undefined;
   private inHand: Found | undefined;
   private inVain = 0;
   private readonly trial: Trial;
 
   constructor(workload: Workload, seed: number) {
     this.trial = new Trial(workload, seed);
-    this.leastS = boundS(workload);
+  }
+
+  /** No timetable ends before this, s: by `boundS`, and later where everything below has been tried. */
+  get leastS(): number {
+    return (this.bound ??= boundS(this.trial.workload));
   }
 
   /** Whether no timetable ends earlier than the best. */
@@ -95,7 +98,7 @@ export class Improver {
     while (this.best && !this.proven) {
       if (this.tryBelow(this.best.endS - 1, all, turns)) continue;
       if (!this.trial.sequence.exhausted) return;
-      this.leastS = this.best.endS;
+      this.bound = this.best.endS;
     }
   }
 

@@ -31,6 +31,8 @@ export function spansOf({ operations, occupations, resources, people }: Workload
   );
   const all = [...occupations, ...byHand].filter(({ amount }) => amount > 0);
   const after = ({ operation, at }: Moment): number => (at === 'end' ? operations[operation].seconds : 0);
+  const of = [...resources, 0].map((): number[] => []);
+  all.forEach(({ resource }, k) => of[resource].push(k));
   return {
     count: all.length,
     resource: Int32Array.from(all, ({ resource }) => resource),
@@ -40,7 +42,7 @@ export function spansOf({ operations, occupations, resources, people }: Workload
     freedBy: Int32Array.from(all, ({ to }) => to.operation),
     freedAfter: Float64Array.from(all, ({ to }) => after(to)),
     capacity: [...resources.map(({ capacity }) => capacity), people],
-    of: [...resources, 0].map((_, r) => all.flatMap(({ resource }, k) => (resource === r ? [k] : []))),
+    of,
   };
 }
 
