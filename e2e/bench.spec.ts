@@ -31,6 +31,51 @@ async function cast(page: Page): Promise<void> {
   await expect(counts(page)).toHaveCount(1);
 }
 
+/** What a page that is not looked at has: a way to look away from it, and when it was called. */
+interface Unseen {
+  lookAway(away: boolean): void;
+  readonly rung: readonly number[];
+}
+
+/**
+ * Makes a page like one in a tab that lies behind others for long: once it is looked away from, nothing of it is drawn, and none of its own timers runs.
+ * Debian's Chromium without windows takes every tab for seen.
+ */
+async function heldBackOnceUnseen(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    let away = false;
+    const held: (() => void)[] = [];
+    const rung: number[] = [];
+    const orHeld =
+      (run: (...given: unknown[]) => void) =>
+      (...given: unknown[]): void => {
+        if (away) held.push(() => run(...given));
+        else run(...given);
+      };
+    const timers = window as unknown as Record<
+      string,
+      (run: (...given: unknown[]) => void, ...rest: unknown[]) => number
+    >;
+    for (const name of ['setTimeout', 'setInterval', 'requestAnimationFrame', 'requestIdleCallback']) {
+      const own = timers[name].bind(window);
+      timers[name] = (run, ...rest) => own(orHeld(run), ...rest);
+    }
+    Object.defineProperty(document, 'hidden', { get: () => away });
+    Object.defineProperty(document, 'visibilityState', { get: () => (away ? 'hidden' : 'visible') });
+    navigator.vibrate = () => rung.push(Date.now()) > 0;
+    Object.assign(window, {
+      rung,
+      lookAway: (isAway: boolean) => {
+        away = isAway;
+        document.dispatchEvent(new Event('visibilitychange'));
+        if (!away) for (const run of held.splice(0)) run();
+      },
+    });
+  });
+}
+
+const rings = (page: Page) => page.evaluate(() => (window as unknown as Unseen).rung);
+
 async function seemly(page: Page): Promise<void> {
   const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
   expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
@@ -96,6 +141,32 @@ test('a run is laid out and begun, its clocks run and ring, and a reload in the 
   await page.getByRole('link', { name: 'All runs' }).click();
   await expect(page.getByText(/^finished: 2 of \d+ done$/)).toBeVisible();
   await seemly(page);
+});
+
+test('on a page that nobody looks at, whose timers are held back, it is called on time to the second', async ({
+  page,
+}) => {
+  test.slow();
+  await withClock(page);
+  await heldBackOnceUnseen(page);
+  await begun(page);
+  await cast(page);
+  await expect(counts(page)).toHaveText(/^[23]:\d\d$/);
+  const [leftS, nowMs] = await counts(page).evaluate((count) => {
+    const [minutes, seconds] = (count.textContent ?? '').split(':').map(Number);
+    return [minutes * 60 + seconds, Date.now()];
+  });
+  const dueMs = nowMs + leftS * 1000;
+  await page.clock.fastForward((leftS - 60) * 1000);
+  await page.evaluate(() => (window as unknown as Unseen).lookAway(true));
+  await expect(async () => expect(await rings(page)).toHaveLength(1)).toPass({ timeout: 75_000, intervals: [1000] });
+  // A clock is told by the second: the moment itself lies within the one that is told.
+  const [lateMs] = (await rings(page)).map((at) => at - dueMs);
+  expect(lateMs).toBeGreaterThan(-1000);
+  expect(lateMs).toBeLessThan(2000);
+  await page.evaluate(() => (window as unknown as Unseen).lookAway(false));
+  await expect(page.getByText('Coat 1 sets: time is up. Next: Coat 2.')).toBeVisible();
+  expect(await rings(page)).toHaveLength(1);
 });
 
 test('of two tabs one leads; the other follows, and takes over', async ({ page, context }) => {

@@ -1,4 +1,4 @@
-import { DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
+import { ApplicationRef, DestroyRef, Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { EMPTY, catchError, switchMap } from 'rxjs';
 import { atHand } from '../../core/run/at-hand';
@@ -20,6 +20,7 @@ const SLEPT_S = 90;
 /** The run that is open: its marks, its clock, and all that follows from them. A mark is in the database before it is shown. */
 @Injectable()
 export class BenchRun {
+  private readonly app = inject(ApplicationRef);
   private readonly runs = inject(Runs);
   private readonly stored = inject(MarkStorage);
   readonly lead = inject(Lead);
@@ -58,7 +59,11 @@ export class BenchRun {
     const destroyed = inject(DestroyRef);
     inject(TICKS)
       .pipe(takeUntilDestroyed(destroyed))
-      .subscribe(() => this.tick());
+      .subscribe(() => {
+        this.tick();
+        // What follows from the time, the calls as well, waits for a timer of the page: where nobody looks at it, the browser holds that back for up to a minute.
+        if (document.hidden) this.app.tick();
+      });
     // Its clock is that of the run: nothing is read before that is there.
     toObservable(computed(() => this.run()?.id))
       .pipe(
