@@ -9,9 +9,9 @@ async function withClock(page: Page): Promise<void> {
   await page.clock.resume();
 }
 
-/** Lays the small bites out and begins them. */
-async function begun(page: Page, how = 'Begin now'): Promise<void> {
-  await page.goto('/bench/casting/demo-bites');
+/** Lays a casting out, the small bites where no other is said, and begins it. */
+async function begun(page: Page, how = 'Begin now', casting = 'demo-bites'): Promise<void> {
+  await page.goto(`/bench/casting/${casting}`);
   await page.getByRole('button', { name: how }).click({ timeout: 120_000 });
   await expect(done(page)).toBeVisible();
 }
@@ -192,16 +192,16 @@ test('of two tabs one leads; the other follows, and takes over', async ({ page, 
   await expect(counts(page)).toHaveCount(1);
 });
 
-test('a rehearsal goes through all of it at sixty times the speed, and says what it is', async ({ page }) => {
+test('a rehearsal goes through all of the bombs at sixty times the speed, and says what it is', async ({ page }) => {
   test.slow();
   await withClock(page);
-  await begun(page, '60 times as fast');
+  await begun(page, '60 times as fast', 'demo-bombs');
   await expect(page.getByRole('heading', { name: /rehearsal, 60 times as fast/ })).toBeVisible();
   const finish = page.getByRole('button', { name: 'Finish the run' });
   // The simulated probe and scale go along.
   const probe = page.locator('ks-bench-devices li').first();
   await done(page).click();
-  await expect(probe).toContainText('in Pebble coating');
+  await expect(probe).toContainText('in Quarry 64');
   await expect(async () => {
     await page.keyboard.press('t');
     await expect(page.locator('ks-bench-devices [role=status]')).toContainText('Noted', { timeout: 200 });
