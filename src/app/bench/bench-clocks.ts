@@ -27,7 +27,9 @@ const LONGER_S = 300;
               <small>{{ clock.whose }}</small>
             }
           </p>
-          <p class="count" role="timer">{{ clock.count }}</p>
+          <p class="count" role="timer" [style.width.ch]="clock.count.length">
+            <span>{{ clock.count }}</span>
+          </p>
           <p class="where">
             {{ clock.until }} <span>{{ clock.places }}</span>
             @if (clock.nudge; as nudge) {
