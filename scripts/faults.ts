@@ -10,7 +10,7 @@ await fc.assert(
   { ...IN_ORDER, numRuns: RUNS },
 );
 console.log(
-  `${RUNS} made-up runs: nothing noted was lost or came twice, no call was lost or made twice, no clock was wrong.`,
+  `${RUNS} made-up runs: nothing noted was lost or came twice, no call was lost or made twice, no clock was wrong, no reading counted that was not the bowl’s.`,
 );
 for (const [what, count] of Object.entries(counts).sort(([, a], [, b]) => b - a))
   console.log(`${what.padEnd(10)} ${count}`);

@@ -5,7 +5,7 @@ import { IN_ORDER, goThrough, happenings } from '../testing/made-up-runs';
 const RUNS = 500;
 
 describe('what is noted in a run', () => {
-  it(`is kept, and its clocks true, through ${RUNS} made-up runs with kills, tabs, sleep, set clocks and a full store`, async () => {
+  it(`is kept, and its clocks true, through ${RUNS} made-up runs with kills, tabs, sleep, set clocks, a full store and a probe that fails or lies`, async () => {
     await fc.assert(
       fc.asyncProperty(happenings, (all) => goThrough(all)),
       { ...IN_ORDER, numRuns: RUNS },

@@ -1,15 +1,11 @@
 import * as fc from 'fast-check';
-import { Observable, Subject, startWith } from 'rxjs';
 import { clocksOf } from '../core/run/at-hand';
 import { follow } from '../core/run/following';
 import type { Mark, NewMark } from '../core/run/mark';
-import { SteadyClock } from '../core/run/run-clock';
 import { rungKey, runState } from '../core/run/run-state';
-import type { MarkRepository, StoredMarks } from '../data/mark-repository';
-import { RunLog } from '../data/run-log';
-import { BEGINS_S, madeRun } from './made-run';
-
-const run = madeRun();
+import { BEGINS_S } from './made-run';
+import { MadeUpProbe, PROBE_HAPPENINGS, type ProbeHappening } from './made-up-probe';
+import { Store, Tab, run, type Time } from './made-up-tabs';
 
 /** What can happen at a moment of a run; what a number says is taken from it. */
 export type Happening =
@@ -17,7 +13,8 @@ export type Happening =
   | { readonly what: 'pass'; readonly s: number }
   | { readonly what: 'sleep'; readonly s: number }
   | { readonly what: 'clockSet'; readonly s: number }
-  | { readonly what: 'kill'; readonly written: boolean };
+  | { readonly what: 'kill'; readonly written: boolean }
+  | { readonly what: ProbeHappening };
 
 const DAY_S = 86_400;
 
@@ -38,64 +35,16 @@ export const happenings: fc.Arbitrary<readonly Happening[]> = fc.array(
         { what: 'free' },
       ),
     },
+    {
+      weight: 3,
+      arbitrary: fc.constantFrom(...PROBE_HAPPENINGS).map((what): Happening => ({ what })),
+    },
     { weight: 2, arbitrary: fc.boolean().map((written): Happening => ({ what: 'kill', written })) },
     { weight: 1, arbitrary: fc.integer({ min: 10, max: 3 * 3600 }).map((s): Happening => ({ what: 'sleep', s })) },
     { weight: 1, arbitrary: fc.integer({ min: -DAY_S, max: DAY_S }).map((s): Happening => ({ what: 'clockSet', s })) },
   ),
   { minLength: 5, maxLength: 40 },
 );
-
-/** The browser's store, without a disk: it can be full, and the answer to a writing can be lost, with what was written or without. */
-class Store implements Pick<MarkRepository, 'append' | 'watch'> {
-  readonly rows: Mark[] = [];
-  full = false;
-  private readonly heard = new Subject<void>();
-
-  append(_: string, marks: readonly Mark[]): Promise<number> {
-    if (this.full) return Promise.reject(new Error('full'));
-    this.rows.push(...marks.map((mark) => structuredClone(mark)));
-    const last = this.rows.length;
-    this.heard.next();
-    return Promise.resolve(last);
-  }
-
-  watch(_: string, after: () => number): Observable<StoredMarks> {
-    return new Observable((heard) =>
-      this.heard.pipe(startWith(undefined)).subscribe(() => {
-        const from = after();
-        const marks = this.rows.slice(from);
-        heard.next({ marks, places: marks.map((__, i) => from + 1 + i), last: this.rows.length, unreadable: 0 });
-      }),
-    );
-  }
-}
-
-/** A tab with the run open in it. */
-class Tab {
-  readonly log: RunLog;
-  /** What was noted in it. */
-  readonly noted: string[] = [];
-  readonly clock: SteadyClock;
-  private readonly listening;
-
-  constructor(store: Pick<MarkRepository, 'append' | 'watch'>, time: Time) {
-    this.log = new RunLog(run.id, store);
-    this.listening = this.log.watch().subscribe();
-    const { aheadS } = runState(this.log.marks);
-    this.clock = new SteadyClock(time.wallMs, time.countMs, aheadS, this.log.marks.at(-1)?.atS);
-  }
-
-  close(): void {
-    this.listening.unsubscribe();
-  }
-}
-
-/** The true time, and what the computer's clocks say of it. */
-interface Time {
-  trueS: number;
-  wallMs: number;
-  countMs: number;
-}
 
 /** How often each thing happened. */
 export type Counts = Record<string, number>;
@@ -105,7 +54,7 @@ export const IN_ORDER = { seed: 19 } as const;
 
 /**
  * Goes through a made-up run, and sees after each happening that every mark that was shown as stored is there, in its order, once; that no call is made twice
- * and none is left out; that the state is the fold of what is stored; and that what runs has its true time left.
+ * and none is left out; that the state is the fold of what is stored; that what runs has its true time left; and that a probe's reading counts only where it is that of the bowl.
  * @throws where it is not so
  */
 export async function goThrough(all: readonly Happening[], counts: Counts = {}): Promise<void> {
@@ -123,6 +72,7 @@ export async function goThrough(all: readonly Happening[], counts: Counts = {}):
 class Kitchen {
   private readonly store = new Store();
   private readonly time: Time = { trueS: BEGINS_S, wallMs: BEGINS_S * 1000, countMs: 0 };
+  private readonly probe = new MadeUpProbe();
   private readonly tabs: Tab[] = [new Tab(this.store, this.time)];
   private leader = 0;
   private ids = 0;
@@ -172,6 +122,12 @@ class Kitchen {
         this.lead.clock.aheadS = runState(this.lead.log.marks).aheadS;
         this.lead.clock.read(time.wallMs, time.countMs);
         return;
+      case 'unplug':
+      case 'plug':
+      case 'lie':
+      case 'tellTruth':
+      case 'devicesDie':
+        return this.probe.happen(one.what);
       case 'full':
         this.store.full = true;
         return;
@@ -197,7 +153,7 @@ class Kitchen {
         return clock && { kind: 'longer', wait: clock.wait.key, byS: 300 };
       }
       case 'measure':
-        return { kind: 'temperature', bowl: 0, c: 31.4, by: 'hand' };
+        return { kind: 'temperature', bowl: 0, ...this.probe.reading() };
       case 'takeBack':
         return state.last && { kind: 'takenBack', mark: state.last.id };
     }
@@ -211,7 +167,9 @@ class Kitchen {
       if (!rings) continue;
       const mark = await this.note(tab, { kind: 'rung', wait: wait.key, at: rings });
       if (this.store.rows.some(({ id }) => id === mark.id)) {
-        const key = `${rungKey(wait.key, rings)} until ${clock.dueS}`;
+        // Who has it wait longer once more wants to be called once more.
+        const asked = tab.log.marks.filter((one) => one.kind === 'longer' && one.wait === wait.key).length;
+        const key = `${rungKey(wait.key, rings)} until ${clock.dueS}, asked ${asked} times`;
         this.rings.set(key, (this.rings.get(key) ?? 0) + 1);
       }
     }
@@ -258,6 +216,7 @@ class Kitchen {
 
   private async pass(s: number, counted: boolean): Promise<void> {
     this.time.trueS += s;
+    this.probe.pass(s);
     this.time.wallMs += s * 1000;
     if (counted) this.time.countMs += s * 1000;
     for (const tab of this.tabs) tab.clock.read(this.time.wallMs, this.time.countMs);
@@ -303,6 +262,8 @@ class Kitchen {
       'a call was made twice',
     );
     this.checkTimes();
+    const wrong = this.probe.wrong();
+    wanted(wrong === undefined, wrong ?? '');
   }
 
   /** What runs has as long to go as in truth, to a second, and what is over has been called. */
