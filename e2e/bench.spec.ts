@@ -1,35 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import AxeBuilder from '@axe-core/playwright';
+import { begun, cast, counts, done, now, seemly, withClock } from './at-the-bench';
 import { MONDAY, expect, test } from './kitchen';
-
-/** A clock that runs, and can be put forward as if the computer had slept. */
-async function withClock(page: Page): Promise<void> {
-  await page.clock.install({ time: MONDAY });
-  await page.clock.resume();
-}
-
-/** Lays a casting out, the small bites where no other is said, and begins it. */
-async function begun(page: Page, how = 'Begin now', casting = 'demo-bites'): Promise<void> {
-  await page.goto(`/bench/casting/${casting}`);
-  await page.getByRole('button', { name: how }).click({ timeout: 120_000 });
-  await expect(done(page)).toBeVisible();
-}
-
-const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true });
-const now = (page: Page) => page.locator('ks-bench-now h2');
-const counts = (page: Page) => page.locator('ks-bench-clocks .count');
-
-/** The melt, and the first coat. */
-async function cast(page: Page): Promise<void> {
-  await expect(now(page)).toContainText('Melt');
-  await page.clock.fastForward('05:00');
-  await done(page).click();
-  await expect(now(page)).toHaveText('Coat 1');
-  await page.clock.fastForward('04:00');
-  await done(page).click();
-  await expect(counts(page)).toHaveCount(1);
-}
 
 /** What a page that is not looked at has: a way to look away from it, and when it was called. */
 interface Unseen {
@@ -75,11 +47,6 @@ async function heldBackOnceUnseen(page: Page): Promise<void> {
 }
 
 const rings = (page: Page) => page.evaluate(() => (window as unknown as Unseen).rung);
-
-async function seemly(page: Page): Promise<void> {
-  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
-  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
-}
 
 test('a run is laid out and begun, its clocks run and ring, and a reload in the middle loses nothing', async ({
   page,

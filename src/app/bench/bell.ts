@@ -27,7 +27,8 @@ export class Bell {
   readonly ways = signal<CallWays>(keptWays());
   /** The browser lets it be heard: not before something on the page was pressed. */
   readonly heard = signal(false);
-  readonly screenStaysOn = signal(false);
+  /** The browser does not keep it on. */
+  readonly screenMayGoDark = signal(false);
 
   constructor() {
     const again = (): void => {
@@ -79,10 +80,13 @@ export class Bell {
     this.wanted = true;
     try {
       this.awake = await (navigator as Partial<Navigator>).wakeLock?.request('screen');
-      this.screenStaysOn.set(this.awake !== undefined);
-      this.awake?.addEventListener('release', () => this.screenStaysOn.set(false));
+      this.screenMayGoDark.set(this.awake === undefined);
+      // Given up by the browser, as with a tab that is left: that is asked for again when it is looked at.
+      this.awake?.addEventListener('release', () =>
+        this.screenMayGoDark.set(this.wanted && document.visibilityState === 'visible'),
+      );
     } catch {
-      this.screenStaysOn.set(false);
+      this.screenMayGoDark.set(true);
     }
   }
 

@@ -35,6 +35,9 @@ export type BenchPanel = 'notes' | 'wrong' | 'record' | 'devices';
       <button nz-button type="button" [disabled]="!leads()" (click)="bench.takeBack()">Open it again</button>
     }
     <button nz-button type="button" (click)="handOver()">Hand over as a file</button>
+    @if (!over() && bell.screenMayGoDark()) {
+      <p>This browser does not keep the screen on: have the device itself leave it on.</p>
+    }
   `,
   styles: `
     :host {
@@ -47,6 +50,10 @@ export type BenchPanel = 'notes' | 'wrong' | 'record' | 'devices';
     button {
       min-height: 64px;
       font-size: 16px;
+    }
+    p {
+      font-size: 15px;
+      color: var(--soft);
     }
     @media (max-width: 900px) {
       :host {

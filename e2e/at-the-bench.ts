@@ -1,0 +1,37 @@
+import type { Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { MONDAY, expect } from './kitchen';
+
+/** A clock that runs, and can be put forward as if the computer had slept. */
+export async function withClock(page: Page): Promise<void> {
+  await page.clock.install({ time: MONDAY });
+  await page.clock.resume();
+}
+
+/** Lays a casting out, the small bites where no other is said, and begins it. */
+export async function begun(page: Page, how = 'Begin now', casting = 'demo-bites'): Promise<void> {
+  await page.goto(`/bench/casting/${casting}`);
+  await page.getByRole('button', { name: how }).click({ timeout: 120_000 });
+  await expect(done(page)).toBeVisible();
+}
+
+export const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true });
+export const now = (page: Page) => page.locator('ks-bench-now h2');
+export const counts = (page: Page) => page.locator('ks-bench-clocks .count');
+
+/** The melt, and the first coat. */
+export async function cast(page: Page): Promise<void> {
+  await expect(now(page)).toContainText('Melt');
+  await page.clock.fastForward('05:00');
+  await done(page).click();
+  await expect(now(page)).toHaveText('Coat 1');
+  await page.clock.fastForward('04:00');
+  await done(page).click();
+  await expect(counts(page)).toHaveCount(1);
+}
+
+/** Everything on it can be used by everybody, as far as that can be looked up. */
+export async function seemly(page: Page): Promise<void> {
+  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
+}
