@@ -1,5 +1,7 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { Dexie } from 'dexie';
+import { IDBFactory } from 'fake-indexeddb';
 import { Subject } from 'rxjs';
 import { Bell } from '../app/bench/bell';
 import { BenchPage } from '../app/bench/bench-page';
@@ -10,9 +12,22 @@ import { RunStorage } from '../app/state/run-storage';
 import type { Mark } from '../core/run/mark';
 import type { Run } from '../core/run/run-record';
 import { MarkRepository } from '../data/mark-repository';
-import { Bench, openDemo, until, wait } from './bench';
+import { Bench, clockAt, closeWorkers, openDemo, until, wait } from './bench';
 import { BEGINS_S } from './made-run';
 import { StandInLink } from './stand-in-link';
+
+/** Each test has a browser with nothing stored in it, whose clock stands at the beginning of the made run. */
+export function withFreshBrowser(): void {
+  beforeEach(() => {
+    Dexie.dependencies.indexedDB = new IDBFactory();
+    clockAt(new Date(BEGINS_S * 1000));
+  });
+  afterEach(() => {
+    document.body.replaceChildren();
+    closeWorkers();
+    jest.useRealTimers();
+  });
+}
 
 /** A run on its bench, whose clock goes only when a test lets it; with the devices that answer for it. */
 export class OpenRun {

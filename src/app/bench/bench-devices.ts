@@ -33,7 +33,7 @@ import { Measuring } from './measuring';
                 <b>of {{ wanted() }}</b>
               }
               {{ standingText(measuring.scale()) }}
-              <small>{{ whatName() }}</small>
+              <small>{{ toWeigh() }}</small>
             </span>
             <button nz-button type="button" [disabled]="!leads()" (click)="measuring.tare()">Tare</button>
             <button nz-button type="button" [disabled]="!leads()" (click)="measuring.noteWeight()">
@@ -73,9 +73,10 @@ export class BenchDevices {
   protected readonly probe = computed(() => shownText(this.measuring.probe(), this.units.system()));
   protected readonly scale = computed(() => shownText(this.measuring.scale(), this.units.system()));
   protected readonly chosenBowl = computed(() => String(this.measuring.bowl()?.bowl ?? ''));
-  protected readonly whatName = computed(
-    () => this.measuring.whats().find(({ value }) => value === this.measuring.what())?.name ?? '',
-  );
+  protected readonly toWeigh = computed(() => {
+    const what = this.measuring.whats().find(({ value }) => value === this.measuring.what());
+    return what ? `to weigh: ${what.name}` : '';
+  });
   protected readonly wanted = computed(() => {
     const kg = this.measuring.wantedKg();
     return kg === undefined ? '' : weighedText(kg, this.measuring.scale().step || 0.001, this.units.system());

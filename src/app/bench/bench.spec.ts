@@ -3,10 +3,9 @@ import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { Subject } from 'rxjs';
-import { IDBFactory } from 'fake-indexeddb';
-import { Dexie } from 'dexie';
-import { Bench, clockAt, closeWorkers, openDemo, until } from '../../testing/bench';
+import { Bench, openDemo, until } from '../../testing/bench';
 import { BEGINS_S, madeRun } from '../../testing/made-run';
+import { withFreshBrowser } from '../../testing/open-run';
 import type { Mark } from '../../core/run/mark';
 import { waitsOf } from '../../core/run/run-waits';
 import { MarkRepository } from '../../data/mark-repository';
@@ -70,15 +69,7 @@ async function noted(bench: Bench<BenchPage>, name: string | RegExp): Promise<vo
   await bench.settle();
 }
 
-beforeEach(() => {
-  Dexie.dependencies.indexedDB = new IDBFactory();
-  clockAt(new Date(BEGINS_S * 1000));
-});
-afterEach(() => {
-  document.body.replaceChildren();
-  closeWorkers();
-  jest.useRealTimers();
-});
+withFreshBrowser();
 
 describe('the bench', () => {
   it('tells the one thing to do, and the next, and notes each before it goes on', async () => {

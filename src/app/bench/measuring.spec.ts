@@ -1,9 +1,7 @@
 import 'fake-indexeddb/auto';
-import { IDBFactory } from 'fake-indexeddb';
-import { Dexie } from 'dexie';
-import { clockAt, closeWorkers, until } from '../../testing/bench';
+import { until } from '../../testing/bench';
 import { BEGINS_S, madeRun } from '../../testing/made-run';
-import { OpenRun } from '../../testing/open-run';
+import { OpenRun, withFreshBrowser } from '../../testing/open-run';
 import type { Run } from '../../core/run/run-record';
 
 let open: OpenRun;
@@ -11,15 +9,7 @@ const key = (name: string): boolean =>
   document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
 const said = (): string => open.bench.all('ks-bench-devices [role=status]')[0]?.textContent?.trim() ?? '';
 
-beforeEach(() => {
-  Dexie.dependencies.indexedDB = new IDBFactory();
-  clockAt(new Date(BEGINS_S * 1000));
-});
-afterEach(() => {
-  document.body.replaceChildren();
-  closeWorkers();
-  jest.useRealTimers();
-});
+withFreshBrowser();
 
 describe('measuring at the bench', () => {
   const run: Run = {

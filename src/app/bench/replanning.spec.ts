@@ -1,9 +1,7 @@
 import 'fake-indexeddb/auto';
-import { IDBFactory } from 'fake-indexeddb';
-import { Dexie } from 'dexie';
-import { clockAt, closeWorkers, until } from '../../testing/bench';
-import { BEGINS_S, madeRun } from '../../testing/made-run';
-import { OpenRun } from '../../testing/open-run';
+import { until } from '../../testing/bench';
+import { madeRun } from '../../testing/made-run';
+import { OpenRun, withFreshBrowser } from '../../testing/open-run';
 import type { Run } from '../../core/run/run-record';
 
 /** The made run with a ganache planned for the end of it, that waits for nothing; nothing dries. */
@@ -17,15 +15,7 @@ function withGanache(change: Partial<Run> = {}): Run {
   return { ...run, tasks: [...tasks, other], lags: run.lags.filter(({ to }) => to !== dry), ...change };
 }
 
-beforeEach(() => {
-  Dexie.dependencies.indexedDB = new IDBFactory();
-  clockAt(new Date(BEGINS_S * 1000));
-});
-afterEach(() => {
-  document.body.replaceChildren();
-  closeWorkers();
-  jest.useRealTimers();
-});
+withFreshBrowser();
 
 describe('a run that falls behind', () => {
   it('is put into a better order, which is told once and can be taken back', async () => {

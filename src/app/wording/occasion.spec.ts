@@ -1,6 +1,6 @@
 import type { Bowl } from '../../core/occasion/bowls';
 import { demoCastings } from '../../data/demo';
-import { amountsText, bowlText, noTimetableText, taskText, unfitText, type Told } from './occasion';
+import { amountsText, bowlText, fromToText, noTimetableText, taskText, unfitText, type Told } from './occasion';
 import { supplyName } from './supplies';
 
 const bowl = (name: string, change: Partial<Bowl> = {}): Bowl => ({
@@ -30,6 +30,14 @@ const told: Told = { castings: [], names: {}, bowls, sets: [set], system: 'metri
 const zone = 'Europe/Berlin';
 
 describe('what an occasion says', () => {
+  it('names the day on which something ends, where that is another', () => {
+    const at = (moment: string): number => Date.parse(moment) / 1000;
+    const evening = at('2026-10-24T22:00:00+02:00');
+    expect(fromToText({ from: evening, to: at('2026-10-24T23:59:00+02:00') }, zone)).toBe('22:00 to 23:59');
+    // Over the night in which the clocks are put back.
+    expect(fromToText({ from: evening, to: at('2026-10-25T11:00:00+01:00') }, zone)).toBe('22:00 to Sun 11:00');
+  });
+
   it('says at once that what is held does not go with the rest, and how much earlier or later somebody would have to be there', () => {
     const at = (local: string): number => Date.parse(`${local}Z`) / 1000;
     expect(unfitText({}, 'UTC')).toMatch(/another is being looked for\.$/);

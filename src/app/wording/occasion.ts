@@ -15,7 +15,7 @@ import { listed, PLACE_NAMES } from './names';
 import { sortsText } from './inside';
 import { contentsText, insertsText } from './packing';
 import { stretchName } from './stretches';
-import { dayText, momentText, timeText } from './times';
+import { dayText, momentText, timeText, weekdayTimeText } from './times';
 
 /** What a timetable's tasks are told with. */
 export interface Told {
@@ -229,7 +229,8 @@ export function stayNoteText(note: StayNote): string {
     : 'It begins when everything is to be ready, and is left out.';
 }
 
-/** "18:00 to 19:43". */
+/** "18:00 to 19:43", "22:00 to Sun 11:00". */
 export function fromToText({ from, to }: { readonly from: number; readonly to: number }, zone: string): string {
-  return `${timeText(from, zone)} to ${timeText(to, zone)}`;
+  const until = dayText(from, zone) === dayText(to, zone) ? timeText(to, zone) : weekdayTimeText(to, zone);
+  return `${timeText(from, zone)} to ${until}`;
 }
