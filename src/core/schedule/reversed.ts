@@ -9,21 +9,17 @@ export function reversed(workload: Workload, atS: number): Workload {
   const flipped = ({ operation, at }: Moment): Moment => ({ operation, at: at === 'end' ? 'start' : 'end' });
   return {
     ...workload,
-    operations: workload.operations.map(({ id, seconds, hands, heldAt, stay, within }) => ({
-      id,
-      seconds,
-      hands,
-      heldAt: heldAt === undefined ? undefined : atS - heldAt - seconds,
-      stay: stay === undefined ? undefined : workload.stays.length - 1 - stay,
-      within: within && { from: atS - within.to, to: atS - within.from },
-    })),
-    lags: workload.lags.map(({ from, to, least, most }) => ({ from: to, to: from, least, most })),
-    occupations: workload.occupations.map(({ resource, amount, from, to }) => ({
-      resource,
-      amount,
-      from: flipped(to),
-      to: flipped(from),
-    })),
+    operations: workload.operations.map((operation) => {
+      const { seconds, heldAt, stay, within } = operation;
+      return {
+        ...operation,
+        heldAt: heldAt === undefined ? undefined : atS - heldAt - seconds,
+        stay: stay === undefined ? undefined : workload.stays.length - 1 - stay,
+        within: within && { from: atS - within.to, to: atS - within.from },
+      };
+    }),
+    lags: workload.lags.map((lag) => ({ ...lag, from: lag.to, to: lag.from })),
+    occupations: workload.occupations.map((one) => ({ ...one, from: flipped(one.to), to: flipped(one.from) })),
     // What of a stay lies after the moment is of no use.
     stays: workload.stays
       .map(({ from, to }) => ({ from: Math.max(0, atS - to), to: Math.max(0, atS - from) }))
