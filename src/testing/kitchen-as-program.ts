@@ -86,10 +86,14 @@ class Program {
     });
   }
 
-  /** What has started has started, in a stay where hands are in it; the end of all comes after every end. */
+  /** What has started has started, in a stay where hands are in it, and where it is held; the end of all comes after every end. */
   private times(): void {
     const { operations, stays } = this.workload;
-    operations.forEach(({ seconds, hands }, i) => {
+    operations.forEach(({ seconds, hands, heldAt }, i) => {
+      if (heldAt !== undefined) {
+        this.onlyIf(1, this.started(i, heldAt));
+        this.onlyIf(this.started(i, heldAt - 1), 0);
+      }
       for (let t = 0; t <= this.horizon; t++) {
         this.onlyIf(this.started(i, t - 1), this.started(i, t));
         const inStay = stays.some(({ from, to }) => t >= from && t + seconds <= to);

@@ -1,4 +1,6 @@
-import type { Lag, Occupation, Operation, Stay, Workload } from '../core/schedule/workload';
+import { impossible } from '../core/schedule/impossible';
+import { Improver } from '../core/schedule/improve';
+import type { Lag, Occupation, Operation, Starts, Stay, Workload } from '../core/schedule/workload';
 
 /** Numbers that follow from a seed (Park and Miller 1988). */
 function numbers(seed: number): (from: number, to: number) => number {
@@ -64,6 +66,34 @@ export function madeUpKitchen(seed: number): Workload {
     people: number(1, 2),
     stays: seed % 3 === 0 ? twoStays(number) : [],
   };
+}
+
+/**
+ * The same kitchen with one or two of its tasks held, up to four seconds later than a first timetable has them: some of them cannot be then.
+ * Undefined where it cannot be as it is.
+ */
+export function heldKitchen(seed: number): Workload | undefined {
+  const kitchen = madeUpKitchen(seed);
+  const starts = timetableOf(kitchen, 1);
+  if (!starts) return undefined;
+  const number = numbers(seed + 1_000_000);
+  const later = number(0, 4);
+  const held = new Set(Array.from({ length: number(1, 2) }, () => number(0, starts.length - 1)));
+  return {
+    ...kitchen,
+    operations: kitchen.operations.map((operation, i) =>
+      held.has(i) ? { ...operation, heldAt: starts[i] + later + (number(0, 3) > 0 ? 0 : number(0, 2)) } : operation,
+    ),
+  };
+}
+
+/** The best that so many rounds find for a workload; nothing where no timetable is found. */
+export function timetableOf(workload: Workload, seed: number, rounds = 0): Starts | undefined {
+  if (impossible(workload)) return undefined;
+  const improver = new Improver(workload, seed);
+  if (improver.first() !== 'found') return undefined;
+  for (let k = 0; k < rounds; k++) improver.round();
+  return improver.best?.starts;
 }
 
 function twoStays(number: (from: number, to: number) => number): Stay[] {

@@ -104,9 +104,10 @@ describe('work told backward', () => {
       const later = { ...kitchen, operations };
       const backward = reversed(later, 500);
       const found = firstOf(backward);
-      if (!found) continue;
+      const onward = found && forward(backward, found, 500);
+      // What would have to begin before the first moment there is is no timetable told forward.
+      if (!onward || Math.min(...onward) < 0) continue;
       held++;
-      const onward = forward(backward, found, 500);
       expect(onward[2]).toBe(starts[2] + 1);
       expect(faultsOf(later, onward)).toEqual([]);
       expect(faultsOf(later, starts)).toContainEqual({ key: 'notHeld', operation: 2 });

@@ -142,9 +142,10 @@ export class Improver {
 const all = (): boolean => true;
 const none = (): boolean => false;
 
-/** Later than any sensible timetable ends, s: everything one after the other, once the last stay is over. */
+/** Later than any sensible timetable ends, s: everything one after the other, once the last stay is over and nothing is held any later. */
 function horizonS({ operations, lags, stays }: Workload): number {
   const work = operations.reduce((sum, { seconds }) => sum + seconds, 0);
   const waits = lags.reduce((sum, { least }) => sum + Math.max(0, least), 0);
-  return 1 + work + waits + Math.max(0, ...stays.map(({ to }) => to));
+  const held = operations.map(({ heldAt = 0, within }) => Math.max(heldAt, within?.from ?? 0));
+  return 1 + work + waits + Math.max(0, ...stays.map(({ to }) => to), ...held);
 }
