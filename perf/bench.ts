@@ -130,7 +130,8 @@ export async function benchResults(browser: Browser, address: string): Promise<R
       value: `${ticking.toFixed(1)} ms`,
       wanted: 'at most 4 ms',
       met: ticking <= 4,
-      against: 'all that the page does in 20 s, drawing included, by its 40 ticks; 2,000 marks',
+      against:
+        'all that the page does in 20 s, drawing included, by its 40 ticks, in the thread’s own time; 2,000 marks',
     },
     {
       what: 'A reading of the probe on the screen',
@@ -203,14 +204,15 @@ async function anHour(browser: Browser, address: string): Promise<number> {
   return after - before;
 }
 
-/** What the main thread does for each of its ticks, ms. */
+/** What the main thread does for each of its ticks, ms of its own time: what others of the machine do meanwhile does not count. */
 async function perTick(page: Page, session: CDPSession): Promise<number> {
-  await session.send('Performance.enable');
+  await session.send('Performance.enable', { timeDomain: 'threadTicks' });
   const busyS = async (): Promise<number> => {
     const { metrics } = await session.send('Performance.getMetrics');
     return metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0;
   };
-  await page.waitForTimeout(2000);
+  // What opening it leaves to be collected is none of it.
+  await page.waitForTimeout(20_000);
   const before = await busyS();
   await page.waitForTimeout(20_000);
   return (1000 * ((await busyS()) - before)) / 40;

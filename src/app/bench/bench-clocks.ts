@@ -31,7 +31,7 @@ const LONGER_S = 300;
             <span>{{ clock.count }}</span>
           </p>
           <p class="where">
-            {{ clock.until }} <span>{{ clock.places }}</span>
+            <span>{{ clock.places }}</span> {{ clock.until }}
             @if (clock.nudge; as nudge) {
               <b>{{ nudgeText(nudge) }}</b>
             }
