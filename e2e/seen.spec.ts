@@ -17,6 +17,8 @@ const PAGES = [
   '/pantry/quarry/drip',
   '/pantry/preparations',
   '/kitchen',
+  '/clinic',
+  '/casting/demo-bombs/clinic?seen=crackedRim',
   '/casting/demo-bombs/thermometer',
   '/casting/demo-bombs/compare',
   '/casting/demo-bombs/find',

@@ -113,6 +113,17 @@ export const routes: Routes = [
     loadComponent: () => import('./compare/find-page').then((m) => m.FindPage),
     resolve: { planned },
   },
+  {
+    path: 'clinic',
+    title: 'Clinic · Kilnstone',
+    loadComponent: () => import('./clinic/clinic-page').then((m) => m.ClinicPage),
+  },
+  {
+    path: 'casting/:id/clinic',
+    title: 'Clinic · Kilnstone',
+    loadComponent: () => import('./clinic/clinic-page').then((m) => m.ClinicPage),
+    resolve: { planned },
+  },
   { path: 'casting/:id/weigh-out', loadComponent: () => import('./sheet/sheet').then((m) => m.Sheet) },
   {
     path: 'casting/:id/:station',

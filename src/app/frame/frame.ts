@@ -7,6 +7,7 @@ import {
   LucidePackageOpen,
   LucideRefrigerator,
   LucideSoup,
+  LucideStethoscope,
   LucideTimer,
 } from '@lucide/angular';
 import { NzAlertComponent } from 'ng-zorro-antd/alert';
@@ -38,6 +39,7 @@ import { UpdateOffer } from './update-offer';
     LucidePackageOpen,
     LucideRefrigerator,
     LucideSoup,
+    LucideStethoscope,
     LucideTimer,
     MissingPart,
     NzAlertComponent,

@@ -16,7 +16,8 @@ import { OpenPart } from './open-part';
 import { Orders } from './orders';
 import { START_PLAN_WORKER } from './plan-worker';
 import { Turns } from './turns';
-import type { CastingPlan, PlanDraft } from '../../core/plan/plan-types';
+import { applyRemedy } from '../../core/edit/remedy';
+import type { CastingPlan, PlanDraft, Problem } from '../../core/plan/plan-types';
 
 /** Where the figures on screen come from. */
 export type ChillSource = 'worker' | 'last' | 'first';
@@ -170,6 +171,15 @@ export class PlanService {
         const draft = this.whole();
         if (draft) this.shown.set({ draft, result: undefined });
       });
+  }
+
+  /** Changes the casting as a note of its plan advises. */
+  adopt({ remedy, partId }: Problem): void {
+    const plan = this.plan();
+    if (plan && remedy)
+      this.store.edit('advice taken', (casting) =>
+        applyRemedy(casting, remedy, seenFrom(plan, partId ?? plan.part.id)),
+      );
   }
 
   /** The draft of the newest simulation, once for each. */

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
-import { seenFrom } from '../../../core/plan/draft';
-import { applyRemedy } from '../../../core/edit/remedy';
 import { problemId } from '../../../core/study/remedy-effect';
 import { CastingStore } from '../../state/casting-store';
 import { PlanService } from '../../state/plan-service';
@@ -15,7 +14,7 @@ import type { Problem } from '../../../core/plan/plan-types';
 @Component({
   selector: 'ks-notes',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent],
+  imports: [NzButtonComponent, RouterLink],
   template: `
     <div aria-live="polite">
       @if (late(); as note) {
@@ -51,14 +50,17 @@ import type { Problem } from '../../../core/plan/plan-types';
         }
       }
     </div>
+    @if (casting(); as c) {
+      <a nz-button nzType="link" [routerLink]="['/casting', c.id, 'clinic']">Came out otherwise? To the clinic</a>
+    }
   `,
   styleUrl: './notes.less',
 })
 export class Notes {
-  private readonly store = inject(CastingStore);
   private readonly plans = inject(PlanService);
   private readonly units = inject(Units);
 
+  protected readonly casting = inject(CastingStore).current;
   protected readonly time = inject(StartTime);
   protected readonly late = computed(() => {
     const late = this.time.lateness();
@@ -83,11 +85,7 @@ export class Notes {
     });
   });
 
-  protected take({ remedy, partId }: Problem): void {
-    const plan = this.plans.plan();
-    if (plan && remedy)
-      this.store.edit('advice taken', (casting) =>
-        applyRemedy(casting, remedy, seenFrom(plan, partId ?? plan.part.id)),
-      );
+  protected take(problem: Problem): void {
+    this.plans.adopt(problem);
   }
 }

@@ -1,0 +1,61 @@
+/** What can be seen on a piece, in the bowl, or where it is eaten, that is not as it should be. */
+export const FINDINGS = [
+  'crackedRim',
+  'crackedAcross',
+  'sticks',
+  'willNotLetGo',
+  'dull',
+  'streaks',
+  'bloom',
+  'spots',
+  'soft',
+  'prints',
+  'sweat',
+  'seeThrough',
+  'bubbles',
+  'feet',
+  'tooThick',
+  'tooThin',
+  'colourOff',
+  'seamGap',
+  'crackedClosed',
+  'leaks',
+  'fillingMoved',
+  'lumpyBowl',
+  'scorched',
+  'brokeCarried',
+  'willNotOpen',
+] as const;
+export type Finding = (typeof FINDINGS)[number];
+
+/** Where one sees it: they are looked for in this order. */
+export type SeenAt = 'unmolding' | 'face' | 'wall' | 'closing' | 'bowl' | 'serving';
+
+/** Where each is seen. */
+export const SEEN_AT: Readonly<Record<Finding, SeenAt>> = {
+  crackedRim: 'unmolding',
+  crackedAcross: 'unmolding',
+  sticks: 'unmolding',
+  willNotLetGo: 'unmolding',
+  dull: 'face',
+  streaks: 'face',
+  bloom: 'face',
+  spots: 'face',
+  soft: 'face',
+  prints: 'face',
+  sweat: 'face',
+  colourOff: 'face',
+  seeThrough: 'wall',
+  bubbles: 'wall',
+  feet: 'wall',
+  tooThick: 'wall',
+  tooThin: 'wall',
+  seamGap: 'closing',
+  crackedClosed: 'closing',
+  leaks: 'closing',
+  fillingMoved: 'closing',
+  lumpyBowl: 'bowl',
+  scorched: 'bowl',
+  brokeCarried: 'serving',
+  willNotOpen: 'serving',
+};
