@@ -77,12 +77,14 @@ test('spoons, cups and ounces are understood in any amount field', async ({ page
 });
 
 test('US units and back leave every figure as it was', async ({ page }) => {
+  test.setTimeout(150_000);
   await openBombs(page);
   await saved(page);
   const text = () => page.locator('ks-workspace').innerText();
-  // The last things to come in are the ranges and what the notes' advice would change.
+  // The last things to come in are the ranges, what the notes' advice would change, and when it begins among the others of its occasion.
   await expect(page.locator('ks-notes .effect').first()).toBeVisible();
   await worked(page);
+  await expect(page.locator('ks-workspace')).toContainText('there from', { timeout: 90_000 });
   let before = '';
   await expect.poll(async () => before === (before = await text()), { intervals: [800] }).toBe(true);
   await page.getByRole('button', { name: /^Units/ }).click();

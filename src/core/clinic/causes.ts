@@ -20,7 +20,7 @@ export interface CauseRow {
  */
 const [SURE, MOSTLY, OFTEN, SOMETIMES, SELDOM, HARDLY] = [0.95, 0.8, 0.5, 0.25, 0.1, 0.05];
 
-/** How often the plan warns of a cause where it is one, and where it is none. Working rule. */
+/** How often the plan warns of a cause where it is one, and where it is none; that it does not warn tells nothing, as work may go otherwise than planned. Working rule. */
 export const WARNED = { where: 0.6, else: 0.08 } as const;
 
 /** A finding that a cause is not known for shows itself so often nevertheless. Working rule. */

@@ -71,20 +71,11 @@ export function nextQuestion(
   unknown: ReadonlySet<Question> = new Set(),
 ): Question | undefined {
   const now = suspects(finding, known);
-  const told = QUESTION_KEYS.filter((question) => !unknown.has(question) && isOpen(question, known)).map(
-    (question) => ({
-      question,
-      bits: gainOf(question, now),
-    }),
-  );
-  const best = told.reduce((most, one) => (one.bits > most.bits ? one : most), {
-    question: undefined,
-    bits: WORTH_ASKING,
-  } as {
-    readonly question: Question | undefined;
-    readonly bits: number;
-  });
-  return best.question;
+  return QUESTION_KEYS.filter((question) => !unknown.has(question) && isOpen(question, known))
+    .map((question) => ({ question, bits: gainOf(question, now) }))
+    .filter(({ bits }) => bits > WORTH_ASKING)
+    .sort((a, b) => b.bits - a.bits)
+    .at(0)?.question;
 }
 
 /** Neither answered nor pointless. */
