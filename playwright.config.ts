@@ -9,10 +9,10 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   // Long enough for a machine that has others to serve: what is tried is what happens, not how soon.
-  timeout: 180_000,
+  timeout: 300_000,
   // A busy machine may make one journey late; twice in a row is a fault.
   retries: process.env['CI'] ? 1 : 0,
-  expect: { timeout: 30_000 },
+  expect: { timeout: 60_000 },
   reporter: [
     ['line'],
     ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? 'test-results/browser.json' }],

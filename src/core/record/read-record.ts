@@ -16,6 +16,8 @@ export function readRecord<T>(
   const own = (raw as { schemaVersion?: unknown }).schemaVersion;
   if (typeof own === 'number' && own > version)
     return { ok: false, problem: 'newerVersion', path: 'schemaVersion', detail: String(own) };
+  // What is of no version is no such record: nothing else of it is looked at, so that a file of junk is soon told.
+  if (own !== version) return { ok: false, problem: 'badValue', path: 'schemaVersion', detail: 'invalid_value' };
   return checked(schema, raw);
 }
 
