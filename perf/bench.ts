@@ -131,7 +131,7 @@ export async function benchResults(browser: Browser, address: string): Promise<R
       wanted: 'at most 4 ms',
       met: ticking <= 4,
       against:
-        'all that the page does in 20 s, drawing included, by its 40 ticks, in the thread’s own time; 2,000 marks',
+        'all that the page does in 20 s, drawing included, by its 40 ticks, in the thread’s own time, no pointer on it; 2,000 marks',
     },
     {
       what: 'A reading of the probe on the screen',
@@ -211,6 +211,8 @@ async function perTick(page: Page, session: CDPSession): Promise<number> {
     const { metrics } = await session.send('Performance.getMetrics');
     return metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0;
   };
+  // Where a pointer rests on the page, the browser looks anew under it whenever something moves.
+  await page.mouse.move(-1, -1);
   // What opening it leaves to be collected is none of it.
   await page.waitForTimeout(20_000);
   const before = await busyS();

@@ -103,11 +103,8 @@ export class BenchPage {
     effect(() => this.bench.id.set(this.id()));
     effect(() => {
       // What the browser’s own row of tabs tells: the next clock, or that one has ended.
-      const [first] = this.view.clocks();
-      const name = this.bench.run()?.name ?? 'Bench';
-      titles.setTitle(
-        first && !this.over() ? `${first.over ? '● ' : ''}${first.count} ${first.name}` : `${name} · Kilnstone`,
-      );
+      const next = this.over() ? undefined : this.view.nextClock();
+      titles.setTitle(next ?? `${this.bench.run()?.name ?? 'Bench'} · Kilnstone`);
     });
     effect(() => void (this.over() ? this.bell.maySleep() : this.bell.stayAwake()));
     inject(DestroyRef).onDestroy(() => void this.bell.maySleep());

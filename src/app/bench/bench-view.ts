@@ -9,7 +9,17 @@ import { nudgeOfBowl, nudgeOfWait, type Nudge } from '../../core/run/nudges';
 import type { Run } from '../../core/run/run-record';
 import type { RunWait } from '../../core/run/run-waits';
 import { Units } from '../state/units';
-import { callsText, countText, howText, placesText, readySign, standText, waitText } from '../wording/bench';
+import {
+  callsText,
+  clockTitle,
+  countText,
+  howText,
+  placesText,
+  readySign,
+  standText,
+  stepAt,
+  waitText,
+} from '../wording/bench';
 import { stepWordings, type StepWording } from '../wording/melting';
 import { spoons, text } from '../wording/format';
 import { amountsText, letterOf, reasonText, taskText, whoseText, type Told } from '../wording/occasion';
@@ -26,6 +36,19 @@ const SOON_THICK_S = 120;
 
 /** Why something is done now is told by what it waited for, or what waits for it. */
 const WHY: ReadonlySet<string> = new Set(['after', 'before', 'held']);
+
+interface Standing {
+  readonly clock: RunClock;
+  /** At which of its steps it is, from 0. */
+  readonly at: number;
+}
+
+const isToldAlike = (a: Standing, b: Standing): boolean =>
+  a.at === b.at &&
+  a.clock.wait === b.clock.wait &&
+  a.clock.dueS === b.clock.dueS &&
+  a.clock.latestS === b.clock.latestS &&
+  a.clock.turnsS[a.at] === b.clock.turnsS[b.at];
 
 /** The open run in words: what is at hand, what runs, how the bowls stand. */
 @Injectable()
@@ -108,9 +131,24 @@ export class BenchView {
     return next ? countText(next.startS - this.bench.nowS()) : '';
   });
 
+  /** The clocks by what their words say: other ones when another time or place is told, not by the second. */
+  private readonly standing = computed(
+    () =>
+      (this.bench.atHand()?.clocks ?? []).map((clock): Standing => ({ clock, at: stepAt(clock, this.bench.nowS()) })),
+    { equal: (a, b) => a.length === b.length && a.every((one, i) => isToldAlike(one, b[i])) },
+  );
+  private readonly clockWords = computed(() => {
+    const run = this.bench.run();
+    return run ? this.standing().map(({ clock, at }) => this.wordsOf(run, clock, at)) : [];
+  });
   readonly clocks = computed(() => {
-    const [run, hand, nowS] = [this.bench.run(), this.bench.atHand(), this.bench.nowS()];
-    return run && hand ? hand.clocks.map((clock) => this.clockOf(run, clock, nowS)) : [];
+    const [run, hand, nowS, words] = [this.bench.run(), this.bench.atHand(), this.bench.nowS(), this.clockWords()];
+    return run && hand ? hand.clocks.map((clock, i) => ({ ...words[i], ...this.countOf(run, clock, nowS) })) : [];
+  });
+  /** The next clock, for the browser’s own row of tabs. */
+  readonly nextClock = computed(() => {
+    const [first] = this.bench.atHand()?.clocks ?? [];
+    return first && clockTitle(this.clockWords()[0].name, first.dueS - this.bench.nowS());
   });
 
   private readonly bowlsAtS = computed(() => Math.floor(this.bench.nowS() / BOWL_EVERY_S) * BOWL_EVERY_S);
@@ -219,10 +257,8 @@ export class BenchView {
     };
   }
 
-  private clockOf(run: Run, clock: RunClock, nowS: number) {
-    const { wait, sinceS, dueS, latestS } = clock;
-    const left = dueS - nowS;
-    const late = latestS !== undefined && nowS >= latestS;
+  private wordsOf(run: Run, clock: RunClock, at: number) {
+    const { wait, dueS, latestS } = clock;
     const own = run.tasks[wait.from];
     const until = `until ${timeText(dueS, run.zone)}`;
     return {
@@ -230,13 +266,20 @@ export class BenchView {
       letter: this.letter(own.castingId),
       name: waitText(run, wait, this.told()),
       whose: run.castings.length > 1 ? whoseText(own, this.told()) : '',
-      places: placesText(clock, nowS, run.zone),
+      places: placesText(clock, at, run.zone),
+      until: latestS !== undefined && latestS > dueS ? `${until}, at the latest ${timeText(latestS, run.zone)}` : until,
+    };
+  }
+
+  private countOf(run: Run, clock: RunClock, nowS: number) {
+    const { sinceS, dueS, latestS } = clock;
+    const left = dueS - nowS;
+    return {
       count: left > 0 ? countText(left) : `+${countText(left)}`,
       nudge: nudgeOfWait(run, clock, nowS),
-      until: latestS !== undefined && latestS > dueS ? `${until}, at the latest ${timeText(latestS, run.zone)}` : until,
       share: Math.round(SHARES * Math.min(1, Math.max(0, (nowS - sinceS) / Math.max(1, dueS - sinceS)))) / SHARES,
       over: left <= 0,
-      late,
+      late: latestS !== undefined && nowS >= latestS,
     };
   }
 

@@ -102,12 +102,22 @@ function setting({ kind, round = 0 }: Run['tasks'][number], name: string): strin
   return told ? `${told}${round > 0 ? `, round ${round + 1}` : ''}` : `${name} sets`;
 }
 
-/** Where it is, and whereto next: "in the room, from 17:20 in the fridge". */
-export function placesText({ wait: { steps }, turnsS }: RunClock, nowS: number, zone: string): string {
-  const at = turnsS.filter((turnS) => turnS <= nowS).length;
+/** At which of its steps a clock is, from 0. */
+export function stepAt({ turnsS }: RunClock, nowS: number): number {
+  return turnsS.filter((turnS) => turnS <= nowS).length;
+}
+
+/** Where it is at a step, and whereto next: "in the room, from 17:20 in the fridge". */
+export function placesText({ wait: { steps }, turnsS }: RunClock, at: number, zone: string): string {
   const place = (i: number): string => (steps[i]?.place ? PLACE_TEXTS[steps[i].place] : '');
   const next = at < steps.length - 1 && place(at + 1) !== place(at) ? place(at + 1) : '';
   return [place(at), next ? `from ${timeText(turnsS[at], zone)} ${next}` : ''].filter((part) => part !== '').join(', ');
+}
+
+/** "4 min Coat 1 sets", by the second in the last minute; marked once it is over. */
+export function clockTitle(name: string, leftS: number): string {
+  if (leftS <= 0) return `● ${name}`;
+  return `${leftS < 60 ? countText(leftS) : `${Math.ceil(leftS / 60)} min`} ${name}`;
 }
 
 /** "4:32", and "1 h 04" from an hour on; what is over counts on from 0. */
