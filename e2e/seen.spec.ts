@@ -17,6 +17,7 @@ const PAGES = [
   '/pantry/quarry/drip',
   '/pantry/preparations',
   '/kitchen',
+  '/log',
   '/clinic',
   '/casting/demo-bombs/clinic?seen=crackedRim',
   '/casting/demo-bombs/thermometer',

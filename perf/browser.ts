@@ -7,6 +7,7 @@ import { shippedMolds } from '../src/data/mold-library';
 import type { Casting } from '../src/core/record/casting';
 import { CHROMIUM_FLAGS } from '../scripts/chromium.mjs';
 import { benchResults } from './bench';
+import { logbookResults } from './log';
 import { percentile, type Result } from './measure';
 
 const CHROME = process.env['CHROME_PATH'] ?? '/usr/bin/chromium';
@@ -29,6 +30,7 @@ export async function browserResults(address: string): Promise<Result[]> {
       ...(await library(browser, address)),
       await occasion(browser, address),
       ...(await benchResults(browser, address)),
+      ...(await logbookResults(browser, address)),
     ];
   } finally {
     await browser.close();

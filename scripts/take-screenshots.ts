@@ -2,6 +2,8 @@ import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { choose, expect } from '../e2e/kitchen';
+import { writeRunFile } from '../src/data/run-file';
+import { finishedRuns } from '../src/testing/made-log';
 import { CHROMIUM_FLAGS } from './chromium.mjs';
 
 // Every picture of docs/screenshots, from the demo data with the clock standing still: the same each time.
@@ -43,10 +45,20 @@ async function twoColours(page: Page): Promise<void> {
   await page.waitForTimeout(1200);
 }
 
-/** The run sheet, once its timetable has been found. */
-async function listed(page: Page): Promise<void> {
-  await expect(page.locator('ks-task-list li').first()).toBeVisible({ timeout: 60_000 });
-  await page.waitForTimeout(12_000);
+/** Nine finished runs, taken from a file. */
+async function logged(page: Page): Promise<void> {
+  await page.clock.setFixedTime(new Date('2026-10-18T08:00:00Z'));
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByLabel(/A file exported/).setInputFiles({
+    name: 'runs.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(writeRunFile(finishedRuns(9), MONDAY)),
+  });
+  await page.getByRole('button', { name: 'Take them' }).click();
+  await page.getByText('Added 9 runs.').waitFor();
+  await page.locator('.rail a[href="/log"]').click();
+  await expect(page.locator('ks-run-drawing svg')).not.toHaveCount(0);
+  await page.waitForTimeout(6000);
 }
 
 /** The supper's timetable, with a task of the second day opened. */
@@ -110,7 +122,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'close', path: '/casting/demo-bombs/close', first: inTwoPasses },
   { name: 'occasion', path: '/occasions/demo-supper', first: timetabled },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
-  { name: 'run-sheet', path: '/occasions/demo-supper/sheet', first: listed },
+  { name: 'log', path: '/bench', first: logged },
   { name: 'bench', path: '/bench/occasion/demo-supper', first: inFullSwing },
   { name: 'weigh-out', path: '/casting/demo-tiles/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },

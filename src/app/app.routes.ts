@@ -78,6 +78,8 @@ export const routes: Routes = [
     loadComponent: () => import('./devices/devices-page').then((m) => m.DevicesPage),
   },
   { path: 'bench/:id', loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage) },
+  { path: 'log', title: 'Log · Kilnstone', loadComponent: () => import('./log/log-page').then((m) => m.LogPage) },
+  { path: 'log/:id', loadComponent: () => import('./log/logged-run').then((m) => m.LoggedRun) },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },
   { path: 'molds/:id', loadComponent: () => import('./molds/mold-page').then((m) => m.MoldPage) },

@@ -1,6 +1,7 @@
 import { Dexie, type Table } from 'dexie';
 import type { SavedTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionPlan } from '../core/occasion/occasion-plan';
+import type { Outcome } from '../core/run/outcome';
 
 /** A stored record with who wrote it last: what lets two tabs tell their own changes from each other's. */
 export interface Row {
@@ -35,6 +36,16 @@ export interface FoundTimetable {
   readonly saves?: SavedTimetable | undefined;
 }
 
+/** What a run has come to, worked out once for as long as nothing more is noted in it. */
+export interface KeptOutcome {
+  /** The run's. */
+  readonly id: string;
+  /** By which program's rules it was worked out. */
+  readonly version: number;
+  /** None where the run cannot be read. */
+  readonly outcome: Outcome | undefined;
+}
+
 /** A fact about this browser's database, such as whether the demo has been laid down. */
 export interface FactRow {
   readonly key: string;
@@ -51,6 +62,7 @@ export class KilnstoneDatabase extends Dexie {
   readonly timetables!: Table<FoundTimetable, string>;
   readonly runs!: Table<Row, string>;
   readonly marks!: Table<MarkRow, [string, number]>;
+  readonly outcomes!: Table<KeptOutcome, string>;
   readonly facts!: Table<FactRow, string>;
 
   /** @param durability `strict`: what is written is on the disk when it is said to be, and not only on its way there */
@@ -77,5 +89,6 @@ export class KilnstoneDatabase extends Dexie {
       facts: 'key',
     });
     this.version(6).stores({ runs: 'id', marks: '[run+n]' });
+    this.version(7).stores({ outcomes: 'id' });
   }
 }

@@ -17,17 +17,19 @@ export class MarkRepository {
 
   /** Writes marks after all that the run has, whichever tab added it. Once it resolves they are there for good. @returns the place of the last */
   async append(run: string, marks: readonly Mark[]): Promise<number> {
-    const { marks: table } = this.database;
-    return this.database.transaction('rw', table, async () => {
+    const { marks: table, outcomes } = this.database;
+    return this.database.transaction('rw', table, outcomes, async () => {
       const last = (await this.rows(run, 0).last())?.n ?? 0;
       await table.bulkAdd(marks.map((mark, i) => ({ run, n: last + 1 + i, mark })));
+      // What it had come to is no longer so.
+      await outcomes.delete(run);
       return last + marks.length;
     });
   }
 
   /** Marks of a run after a place. */
   async of(run: string, after = 0): Promise<StoredMarks> {
-    return read(await this.rows(run, after).toArray(), after);
+    return readMarks(await this.rows(run, after).toArray(), after);
   }
 
   /** Those after a place, again whenever any tab adds one. @param after is asked each time */
@@ -40,7 +42,8 @@ export class MarkRepository {
   }
 }
 
-function read(rows: readonly MarkRow[], after: number): StoredMarks {
+/** Marks out of their rows; those that cannot be read are counted. */
+export function readMarks(rows: readonly MarkRow[], after = 0): StoredMarks {
   const good = rows.flatMap(({ mark, n }) => {
     const parsed = MarkSchema.safeParse(mark);
     return parsed.success ? [{ mark: parsed.data, n }] : [];

@@ -1,29 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { usedUp } from '../../core/run/bowl-left';
-import { standing, type Mark } from '../../core/run/mark';
+import { standing } from '../../core/run/mark';
 import { Notices } from '../state/notices';
 import { Pantry } from '../state/pantry';
-import { taskText, whoseText } from '../wording/occasion';
-import { WRONG_NAMES, byText, cameOfIt, doneText } from '../wording/bench';
-import { text } from '../wording/format';
+import { cameOfIt, markSaid } from '../wording/marks';
 import { listed } from '../wording/names';
 import { timeText } from '../wording/times';
 import { BenchRun } from './bench-run';
 import { BenchView } from './bench-view';
 
-/** A mark in words, and with its picture. */
-interface Said {
-  readonly what: string;
-  readonly more: string;
-  readonly photo?: string;
-}
-
 /** What happened, line by line: what was planned beside what was done when, and all that was noted. */
 @Component({
   selector: 'ks-bench-record',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NzButtonComponent],
+  imports: [NzButtonComponent, RouterLink],
   template: `
     @if (over()) {
       <h2>What came of it</h2>
@@ -32,6 +24,7 @@ interface Said {
           <li>{{ line }}</li>
         }
       </ul>
+      <p class="book"><a [routerLink]="['/log', id()]">In the log: what was planned beside what was done</a></p>
       @if (!rehearsed()) {
         <p class="book">
           @if (bookedAt(); as at) {
@@ -134,6 +127,7 @@ export class BenchRecord {
   private readonly view = inject(BenchView);
 
   readonly takenBack = output<string>();
+  protected readonly id = this.bench.id;
   protected readonly over = this.bench.isOver;
   protected readonly leads = this.bench.lead.leads;
   protected readonly pantry = inject(Pantry);
@@ -164,65 +158,8 @@ export class BenchRecord {
     const run = this.bench.run();
     if (!run) return [];
     return standing(this.bench.marks()).flatMap((mark) => {
-      const said = this.said(mark);
+      const said = markSaid(run, mark, this.view.told(), this.bench.asBegun()?.endS);
       return said ? [{ photo: '', id: mark.id, at: timeText(mark.atS, run.zone), ...said }] : [];
     });
   });
-
-  /** A mark in words; nothing for what the run notes by itself. */
-  private said(mark: Mark): Said | undefined {
-    const run = this.bench.run();
-    const told = this.view.told();
-    if (!run) return undefined;
-    const taskOf = (key: string) => run.tasks.find((task) => task.key === key);
-    const nameOf = (key: string): string => {
-      const task = taskOf(key);
-      return task
-        ? [taskText(task, told), run.castings.length > 1 ? whoseText(task, told) : ''].filter(Boolean).join(', ')
-        : '';
-    };
-    const bowl = (i: number): string => run.bowls[i]?.name ?? 'a bowl';
-    switch (mark.kind) {
-      case 'done': {
-        const task = taskOf(mark.task);
-        const plannedS = task && this.bench.asBegun()?.endS[run.tasks.indexOf(task)];
-        const more = plannedS === undefined ? '' : doneText(plannedS, mark.atS, run.zone, told.system);
-        return { what: nameOf(mark.task), more };
-      }
-      case 'temperature':
-        return { what: `${bowl(mark.bowl)} at ${text(mark.c, 'temperature', told.system)}`, more: byText(mark) };
-      case 'weight':
-        return { what: `${text(mark.kg, 'mass', told.system)} of ${bowl(mark.bowl)} in the bowl`, more: byText(mark) };
-      case 'temper':
-        return { what: `${bowl(mark.bowl)}: test ${mark.set ? 'set and even' : 'streaked or soft'}`, more: '' };
-      case 'count':
-        return { what: `${mark.out} came out whole, ${mark.broke} broke`, more: nameOf(mark.task) };
-      case 'thickness':
-        return {
-          what: `Rim ${text(mark.rimM, 'length', told.system)}`,
-          more: [nameOf(mark.task), byText(mark)].filter(Boolean).join(', '),
-        };
-      case 'photo':
-        return { what: 'Photo', more: '', photo: mark.data };
-      case 'remark':
-        return { what: mark.text, more: '' };
-      case 'wrong':
-        return {
-          what: WRONG_NAMES[mark.what],
-          more: mark.forS === undefined ? '' : `for ${text(mark.forS, 'duration', told.system)}`,
-        };
-      case 'longer':
-        return { what: `A wait made ${text(mark.byS, 'duration', told.system)} longer`, more: '' };
-      case 'paused':
-        return { what: 'Paused', more: '' };
-      case 'goesOn':
-        return { what: 'Went on', more: '' };
-      case 'order':
-        return { what: 'What was left was put into another order', more: '' };
-      case 'ended':
-        return { what: 'Finished', more: '' };
-      default:
-        return undefined;
-    }
-  }
 }

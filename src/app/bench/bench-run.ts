@@ -5,6 +5,7 @@ import { atHand } from '../../core/run/at-hand';
 import { follow } from '../../core/run/following';
 import type { Mark, NewMark } from '../../core/run/mark';
 import { SteadyClock, rehearsedS } from '../../core/run/run-clock';
+import { asPlanned } from '../../core/run/outcome';
 import { runState } from '../../core/run/run-state';
 import type { Run } from '../../core/run/run-record';
 import { RunLog } from '../../data/run-log';
@@ -49,9 +50,7 @@ export class BenchRun {
   /** When each task was to end, as it stood when the run was begun; and when all was to be ready, s since 1970 UTC. */
   readonly asBegun = computed(() => {
     const run = this.run();
-    if (!run) return undefined;
-    const beganS = run.rehearsal ? run.tasks[0].startS : Date.parse(run.createdAt) / 1000;
-    return follow(run, runState([]), beganS);
+    return run && asPlanned(run);
   });
   readonly isOver = computed(() => this.state().endedS !== undefined);
 

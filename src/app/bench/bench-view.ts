@@ -23,6 +23,7 @@ import {
 import { stepWordings, type StepWording } from '../wording/melting';
 import { spoons, text } from '../wording/format';
 import { amountsText, letterOf, reasonText, taskText, whoseText, type Told } from '../wording/occasion';
+import { toldOf } from '../wording/marks';
 import { timeText } from '../wording/times';
 import { Bell } from './bell';
 import { BenchRun } from './bench-run';
@@ -64,16 +65,7 @@ export class BenchView {
   private readonly calling = new Set<string>();
 
   readonly zone = computed(() => this.bench.run()?.zone ?? 'UTC');
-  readonly told = computed<Told>(() => {
-    const run = this.bench.run();
-    return {
-      castings: run?.castings ?? [],
-      names: run?.names ?? {},
-      bowls: run?.bowls ?? [],
-      sets: run?.sets ?? [],
-      system: this.units.system(),
-    };
-  });
+  readonly told = computed<Told>(() => toldOf(this.bench.run(), this.units.system()));
 
   /** Told anew only when something else is at hand. */
   private readonly atHand = computed(

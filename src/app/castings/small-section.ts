@@ -13,7 +13,7 @@ const MARGIN = { top: 8, bottom: 8, left: 8, right: 8 };
   selector: 'ks-small-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" width="100%" height="${HEIGHT}" aria-hidden="true">
+    <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" width="100%" [attr.height]="height()" aria-hidden="true">
       <path [attr.d]="drawn().geometry.moldPath" class="mold" />
       @for (layer of drawn().geometry.layers; track $index) {
         <path [attr.d]="layer.path" [attr.class]="layer.kind" />
@@ -64,6 +64,8 @@ const MARGIN = { top: 8, bottom: 8, left: 8, right: 8 };
 })
 export class SmallSection {
   readonly casting = input.required<Casting>();
+  /** px. */
+  readonly height = input(HEIGHT);
   protected readonly drawn = computed(() => {
     const draft = draftPlan(this.casting());
     return {

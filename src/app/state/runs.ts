@@ -1,5 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { beginRun, type RunBeginning } from '../../core/run/begin-run';
+import type { Mark } from '../../core/run/mark';
 import { readRun, type Run } from '../../core/run/run-record';
 import { writeRunFile, type PackedRun } from '../../data/run-file';
 import { newId } from './new-id';
@@ -39,19 +40,47 @@ export class Runs extends RecordLibrary<Run> {
     this.save(packed);
   }
 
+  /** Adds those marks to a run that it does not have, and gives them; undefined where the browser refuses. */
+  private async noteOnly(run: string, marks: readonly Mark[]): Promise<readonly Mark[] | undefined> {
+    try {
+      const known = new Set((await this.marks.of(run)).marks.map(({ id }) => id));
+      const fresh = marks.filter(({ id }) => !known.has(id));
+      if (fresh.length > 0) await this.marks.append(run, fresh);
+      return fresh;
+    } catch {
+      return undefined;
+    }
+  }
+
   /** Saves runs with their marks as they are at hand, wherever those are kept. */
   save(packed: readonly PackedRun[]): void {
     const name = packed.length === 1 ? packed[0].name : 'runs';
     saveFile(`Kilnstone ${name} run.json`, 'application/json', writeRunFile(packed, new Date()));
   }
 
-  /** Takes runs with their marks from a file; one that is there already comes in beside it. */
+  /** Takes runs with their marks from a file. One that is there already is the same run: it takes what was noted in the file and not here, and nothing twice. */
   async takePacked(packed: readonly PackedRun[]): Promise<void> {
+    let [added, marked] = [0, 0];
     for (const { marks, ...run } of packed) {
-      const fresh = { ...run, id: newId(), name: this.freeName(run.name) };
-      if (marks.length > 0) await this.marks.append(fresh.id, marks);
-      this.lay([fresh]);
+      const fresh = await this.noteOnly(run.id, marks);
+      if (!fresh) {
+        this.notices.say({
+          text: `The browser did not store what was noted in “${run.name}”. Free some space, then import the file again.`,
+        });
+        return;
+      }
+      if (this.byId().has(run.id)) {
+        if (fresh.length > 0) marked++;
+      } else {
+        this.lay([run]);
+        added++;
+      }
     }
-    this.notices.say({ text: `Added ${packed.length} ${packed.length === 1 ? 'run' : 'runs'}.` });
+    const runs = (n: number): string => `${n} ${n === 1 ? 'run' : 'runs'}`;
+    const more =
+      marked > 0 ? ` ${runs(marked)} that ${marked === 1 ? 'was' : 'were'} here took what was noted elsewhere.` : '';
+    const left = packed.length - added - marked;
+    const same = left > 0 ? ` ${runs(left)} ${left === 1 ? 'was' : 'were'} here as in the file.` : '';
+    this.notices.say({ text: `Added ${runs(added)}.${more}${same}` });
   }
 }

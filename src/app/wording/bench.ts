@@ -1,14 +1,12 @@
-import { leftOver } from '../../core/run/bowl-left';
-import type { Mark, Wrong } from '../../core/run/mark';
+import type { Wrong } from '../../core/run/mark';
 import type { BowlMending } from '../../core/run/mending';
 import type { RunClock } from '../../core/run/at-hand';
 import { coatOf, type Nudge, type NudgeKind } from '../../core/run/nudges';
 import type { RunWait } from '../../core/run/run-waits';
 import type { Run } from '../../core/run/run-record';
-import type { RunState } from '../../core/run/run-state';
 import type { Stretch } from '../../core/batch/timeline';
 import type { UnitSystem } from '../../core/quantity/units';
-import { capital, text } from './format';
+import { text } from './format';
 import { METHOD_NAMES, listed } from './names';
 import { taskText, whoseText, type Told } from './occasion';
 import { timeText } from './times';
@@ -265,14 +263,6 @@ export function callsText(run: Run, [first, ...others]: readonly RunClock[], tol
   return `${callText(run, first, told)}${others.length > 0 ? more : ''}`;
 }
 
-/** "done 17:04, 3 min later than planned". */
-export function doneText(plannedS: number, doneS: number, zone: string, system: UnitSystem): string {
-  const late = doneS - plannedS;
-  const by = text(Math.abs(late), 'duration', system);
-  const told = Math.abs(late) < 60 ? 'as planned' : `${by} ${late > 0 ? 'later' : 'earlier'} than planned`;
-  return capital(`done ${timeText(doneS, zone)}, ${told}`);
-}
-
 /** That what is left was put into another order: "Behind the plan, so the order has changed: next Fill. Ready 17:52 instead of 18:06." */
 export function orderText(
   { readyS, insteadS }: { readonly readyS: number; readonly insteadS: number },
@@ -283,33 +273,4 @@ export function orderText(
   const whose = next && run.castings.length > 1 ? ` of ${whoseText(next, told)}` : '';
   const then = next ? `: next ${taskText(next, told)}${whose}` : '';
   return `Behind the plan, so the order has changed${then}. Ready ${timeText(readyS, run.zone)} instead of ${timeText(insteadS, run.zone)}.`;
-}
-
-/** By what a figure was taken: "Simulated probe"; nothing for what was read by eye. */
-export const byText = ({ source }: { readonly source?: string | undefined }): string =>
-  source === undefined ? '' : `by ${source.charAt(0).toLowerCase()}${source.slice(1)}`;
-
-/** Less than this sticks to the bowl, kg. */
-const WORTH_KEEPING_KG = 0.005;
-
-/** What a run has come to: what came out, what is left over, and what is to be cleaned. */
-export function cameOfIt(run: Run, state: RunState, marks: readonly Mark[], told: Told): readonly string[] {
-  const { castings, bowls } = run;
-  const made = castings.map(({ id, name, pieces }) => {
-    const own = new Set(run.tasks.filter(({ castingId }) => castingId === id).map(({ key }) => key));
-    const counts = marks.flatMap((mark) => (mark.kind === 'count' && own.has(mark.task) ? [mark] : []));
-    const [whole, broke] = counts.reduce(([out, bad], mark) => [out + mark.out, bad + mark.broke], [0, 0]);
-    const noted = counts.length > 0 ? `: ${whole} noted as whole, ${broke} as broken` : '';
-    return `${name}, ${pieces} ${pieces === 1 ? 'piece' : 'pieces'} planned${noted}.`;
-  });
-  const left = leftOver(run, state).filter(({ kg }) => kg >= WORTH_KEEPING_KG);
-  const leftText = left.map(({ bowl, kg }) => `${text(kg, 'mass', told.system)} of ${bowls[bowl].name}`);
-  const molds = [...new Set(castings.flatMap((casting) => casting.molds.map(({ name }) => name)))];
-  return [
-    ...made,
-    ...(leftText.length > 0
-      ? [`Left in the bowls: ${listed(leftText)}. Poured out flat to set and wrapped, it is melted again another day.`]
-      : []),
-    `To clean: ${listed([...molds, ...(left.length > 0 ? ['bowls and spatulas'] : [])])}. Scrape them before they get wet; molds are washed warm and without a scourer, and dried at once.`,
-  ];
 }

@@ -15,6 +15,10 @@ export const WRONGS = [
 ] as const;
 export type Wrong = (typeof WRONGS)[number];
 
+/** What is thought of it afterward. */
+export const VERDICTS = ['again', 'change'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
 /** By which a figure was taken. */
 const by = z.enum(['hand', 'probe', 'scale']);
 /** What the device calls itself. */
@@ -73,6 +77,8 @@ export const MarkSchema = z.discriminatedUnion('kind', [
   z.object({ ...of, kind: z.literal('order'), tasks: z.array(key).check(z.maxLength(5000)) }),
   z.object({ ...of, kind: z.literal('takenBack'), mark: id }),
   z.object({ ...of, kind: z.literal('ended') }),
+  /** Whether it is made again as it was, or something is changed first. The last one holds. */
+  z.object({ ...of, kind: z.literal('verdict'), verdict: z.enum(VERDICTS) }),
   /** What it used up has been taken out of the pantry. */
   z.object({ ...of, kind: z.literal('booked') }),
 ]);

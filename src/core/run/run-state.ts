@@ -34,7 +34,7 @@ export interface RunState {
 export const rungKey = (wait: string, at: 'due' | 'latest'): string => `${at} ${wait}`;
 
 /** Marks that the run makes by itself, and that nobody takes back. */
-const BY_ITSELF: ReadonlySet<Mark['kind']> = new Set(['rung', 'clock', 'order', 'takenBack', 'booked']);
+const BY_ITSELF: ReadonlySet<Mark['kind']> = new Set(['rung', 'clock', 'order', 'takenBack', 'booked', 'verdict']);
 
 /** Folds a run's marks, in their order, to its state. */
 export function runState(marks: readonly Mark[]): RunState {
