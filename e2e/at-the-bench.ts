@@ -1,5 +1,4 @@
 import type { Page } from '@playwright/test';
-import AxeBuilder from '@axe-core/playwright';
 import { MONDAY, expect } from './kitchen';
 
 /** A clock that runs, and can be put forward as if the computer had slept. */
@@ -28,19 +27,4 @@ export async function cast(page: Page): Promise<void> {
   await page.clock.fastForward('04:00');
   await done(page).click();
   await expect(counts(page)).toHaveCount(1);
-}
-
-/** Everything on it can be used by everybody, as far as that can be looked up. */
-export async function seemly(page: Page): Promise<void> {
-  // What is still fading in is paler than it will be.
-  await page.evaluate(() =>
-    Promise.allSettled(
-      document
-        .getAnimations()
-        .filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime))
-        .map(({ finished }) => finished),
-    ),
-  );
-  const axe = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
-  expect(axe.violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
 }

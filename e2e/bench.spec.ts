@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { begun, cast, counts, done, now, seemly, withClock } from './at-the-bench';
+import { begun, cast, counts, done, now, withClock } from './at-the-bench';
+import { seemly } from './seemly';
 import { MONDAY, expect, test } from './kitchen';
 
 /** What a page that is not looked at has: a way to look away from it, and when it was called. */

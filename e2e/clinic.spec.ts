@@ -1,15 +1,9 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { choose, expect, openBombs, quiet, test } from './kitchen';
+import { seemlyAtRest } from './seemly';
 
 const first = (page: Page) => page.locator('ks-cause-card h3').first();
 const answers = (page: Page) => page.getByRole('region', { name: 'Question' });
-
-async function seemly(page: Page): Promise<void> {
-  await quiet(page);
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
-}
 
 test('what is seen is picked from drawings, asked about, and leads to a cause, without any casting', async ({
   page,
@@ -17,11 +11,11 @@ test('what is seen is picked from drawings, asked about, and leads to a cause, w
   await page.goto('/castings');
   await page.getByRole('link', { name: 'Clinic' }).click();
   await expect(page.getByText('What do you see?')).toBeVisible();
-  await seemly(page);
+  await seemlyAtRest(page);
   await page.getByRole('link', { name: /^Rim cracked/ }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Rim cracked' })).toBeVisible();
   await expect(page.locator('ks-cause-card')).toHaveCount(3);
-  await seemly(page);
+  await seemlyAtRest(page);
   // One question after the other; what was answered can be asked again.
   const asked = await answers(page).locator('p').innerText();
   const likeliest = await first(page).innerText();
@@ -58,7 +52,7 @@ test('a casting answers by its plan, and its advice is taken from there and take
   await expect(card).toContainText('the plan warns of it');
   await expect(card).toContainText('one coat');
   await expect(card).toContainText(/The rim comes out at .* mm/);
-  await seemly(page);
+  await seemlyAtRest(page);
   const before = await first(page).innerText();
   await page.getByRole('button', { name: 'Make it thicker' }).click();
   await expect(first(page)).not.toHaveText(before);

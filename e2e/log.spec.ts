@@ -1,9 +1,9 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { finishedRuns } from '../src/testing/made-log';
 import { writeRunFile } from '../src/data/run-file';
-import { choose, expect, quiet, test } from './kitchen';
+import { choose, expect, test } from './kitchen';
+import { seemlyAtRest } from './seemly';
 
 const rows = (page: Page) => page.locator('ks-log-page tbody th.what a');
 
@@ -20,12 +20,6 @@ async function imported(page: Page, count: number): Promise<void> {
   await expect(page.getByText(/^Added \d+ runs/)).toBeVisible();
 }
 
-async function seemly(page: Page): Promise<void> {
-  await quiet(page);
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
-}
-
 test('finished runs are listed, found by a word, filtered and sorted, and saved as a table', async ({ page }) => {
   await imported(page, 9);
   await expect(page.getByText('Added 9 runs.')).toBeVisible();
@@ -33,9 +27,9 @@ test('finished runs are listed, found by a word, filtered and sorted, and saved 
   await expect(rows(page).first()).toHaveText('Cider-spice bombs');
   await expect(page.locator('ks-log-page tbody tr').nth(1)).toContainText('22 whole, 2 broke');
   await expect(page.locator('ks-run-drawing svg').first()).toBeVisible();
-  await seemly(page);
-  await page.getByRole('button', { name: 'came out' }).click();
-  await page.getByRole('button', { name: 'came out' }).click();
+  await seemlyAtRest(page);
+  await page.getByRole('button', { name: 'out of the mold' }).click();
+  await page.getByRole('button', { name: 'out of the mold' }).click();
   await expect(
     page
       .locator('ks-log-page tbody tr')
@@ -64,7 +58,7 @@ test('a run tells what was planned beside what was done, takes a verdict that st
   await expect(page.getByRole('heading', { name: 'Pebble bites' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Coat 1 18:12/ })).toContainText('2 min later');
   await expect(page.getByText('The bowl is too thick')).toBeVisible();
-  await seemly(page);
+  await seemlyAtRest(page);
   await page.getByRole('radiogroup', { name: 'Verdict' }).getByText('Change first').click();
   await expect(page.getByRole('radio', { name: 'Change first' })).toBeChecked();
   await page.reload();
@@ -93,7 +87,7 @@ test('an empty log says how it fills; on a phone all of it fits', async ({ page 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/log');
   await expect(page.getByText('Nothing has been finished yet')).toBeVisible();
-  await seemly(page);
+  await seemlyAtRest(page);
   await imported(page, 5);
   await page.goto('/log');
   for (const width of [320, 390]) {
@@ -101,10 +95,23 @@ test('an empty log says how it fills; on a phone all of it fits', async ({ page 
     await expect(rows(page).first()).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width);
   }
-  await seemly(page);
+  await seemlyAtRest(page);
   await rows(page).first().click();
   await page.getByRole('heading', { name: 'Planned, and done' }).waitFor();
   await page.setViewportSize({ width: 320, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(320);
-  await seemly(page);
+  await seemlyAtRest(page);
+});
+
+test('where the browser stores nothing the log says so', async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('blocked', 'SecurityError');
+    };
+  });
+  await page.goto('/log');
+  await expect(page.getByText('The log cannot be read')).toBeVisible();
+  await expect(page.getByText('Nothing has been finished yet')).toHaveCount(0);
+  await page.goto('/log/finished-0');
+  await expect(page.getByRole('heading', { name: 'This run is not here any more' })).toBeVisible();
 });

@@ -4,6 +4,7 @@ import type { Mark } from '../src/core/run/mark';
 import type { Run } from '../src/core/run/run-record';
 import { madeRun } from '../src/testing/made-run';
 import { percentile, type Result } from './measure';
+import { until } from './until';
 
 /** A run that began ten minutes ago, in which so many coats wait for as many others, with so many marks. */
 function longRun(name: string, coats: number, marks: number): PackedRun {
@@ -65,14 +66,6 @@ async function taken(browser: Browser, address: string, run: PackedRun): Promise
 }
 
 const card = `document.querySelector('ks-runs-page li a').click()`;
-
-/** From a change to the frame in which something of the page is there, or has changed, ms. */
-const until = (change: string, there: string): string => `new Promise((resolve) => {
-  const start = performance.now();
-  const look = () => ${there} ? setTimeout(() => resolve(performance.now() - start)) : requestAnimationFrame(look);
-  ${change};
-  requestAnimationFrame(look);
-})`;
 
 /** The bench: a long run opened, a mark on the disk and on the screen, and what a tick costs. */
 export async function benchResults(browser: Browser, address: string): Promise<Result[]> {

@@ -2,6 +2,7 @@ import type { Browser, Page } from '@playwright/test';
 import type { Mark } from '../src/core/run/mark';
 import { finishedRuns } from '../src/testing/made-log';
 import { percentile, type Result } from './measure';
+import { until } from './until';
 
 const RUNS = 2000;
 /** Marks of a run: 50,000 in all. */
@@ -53,14 +54,6 @@ async function write(page: Page, rows: ReturnType<typeof storedRows>): Promise<v
   }
 }
 
-/** From something done on the page to the frame in which something else is so, ms. */
-const until = (change: string, there: string): string => `new Promise((resolve) => {
-  const start = performance.now();
-  const look = () => ${there} ? setTimeout(() => resolve(performance.now() - start)) : requestAnimationFrame(look);
-  ${change};
-  requestAnimationFrame(look);
-})`;
-
 const press = (selector: string): string => `document.querySelector('${selector}').click()`;
 const first = `document.querySelector('ks-log-page tbody th.what a')`;
 
@@ -72,7 +65,6 @@ export async function logbookResults(browser: Browser, address: string): Promise
   await page.goto(`${address}/log`);
   await page.getByText('Nothing has been finished yet').waitFor();
   await write(page, storedRows());
-  const rows = page.locator('ks-log-page tbody th.what a');
   // Worked out once; from then on it is read.
   const begun = performance.now();
   await page.reload();
@@ -97,7 +89,6 @@ export async function logbookResults(browser: Browser, address: string): Promise
       ),
     );
   }
-  await rows.first().waitFor({ state: 'detached' });
   await page.context().close();
   const told = (times: readonly number[]): string => `median of 7; the slowest ${Math.max(...times).toFixed(0)} ms`;
   const row = (what: string, times: readonly number[], limit: number, more: string): Result => ({

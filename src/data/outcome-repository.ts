@@ -1,5 +1,5 @@
 import { Dexie, liveQuery } from 'dexie';
-import { Observable, concatMap, from } from 'rxjs';
+import { Observable, concatMap, defer, from, switchMap } from 'rxjs';
 import { OUTCOME_VERSION, outcomeOf, type Outcome } from '../core/run/outcome';
 import { readRun, type Run } from '../core/run/run-record';
 import { KilnstoneDatabase, type KeptOutcome } from './database';
@@ -23,7 +23,7 @@ export class OutcomeRepository {
 
   /** Those of all runs, again whenever any tab notes something; what is missing is worked out in between. */
   watch(): Observable<KnownOutcomes> {
-    return from(liveQuery(() => this.known())).pipe(
+    return this.live(() => this.known()).pipe(
       concatMap(async ({ outcomes, missing }) => {
         // Once these are kept, all is told again.
         if (missing.length > 0) await this.workOut(missing.slice(0, AT_A_TIME));
@@ -40,7 +40,12 @@ export class OutcomeRepository {
 
   /** The same, again whenever any tab changes it. */
   watchRun(id: string): Observable<Run | undefined> {
-    return from(liveQuery(() => this.run(id)));
+    return this.live(() => this.run(id));
+  }
+
+  /** Opened first: a database that is refused errs then, and never answers else. */
+  private live<T>(query: () => Promise<T>): Observable<T> {
+    return defer(() => this.database.open()).pipe(switchMap(() => from(liveQuery(query))));
   }
 
   private async known(): Promise<{ readonly outcomes: readonly Outcome[]; readonly missing: readonly string[] }> {

@@ -12,9 +12,9 @@ import { RouterLink } from '@angular/router';
 import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { NzTableComponent, NzTbodyComponent, NzTheadComponent, NzTrDirective } from 'ng-zorro-antd/table';
 import { catchError, combineLatest, map, of, switchMap } from 'rxjs';
-import { asPlanned, outcomeOf } from '../../core/run/outcome';
+import { asPlanned, outcomeOf, type Outcome } from '../../core/run/outcome';
 import { standing, VERDICTS, type Mark, type Verdict } from '../../core/run/mark';
-import { runState } from '../../core/run/run-state';
+import { runState, type RunState } from '../../core/run/run-state';
 import type { Run } from '../../core/run/run-record';
 import type { Casting } from '../../core/record/casting';
 import { CastingStore } from '../state/casting-store';
@@ -32,11 +32,23 @@ import { outcomeWords } from '../wording/log';
 import { VERDICT_NAMES, cameOfIt, lateText, markSaid, taskName, toldOf } from '../wording/marks';
 import { timeText } from '../wording/times';
 
-/** What of a run is read: nothing yet, or that there is none. */
+/** A run as it is stored, with what its marks come to; no run where there is none. */
 interface Read {
-  readonly run: Run | undefined;
+  readonly run: Run;
   readonly marks: readonly Mark[];
+  /** Those that were not taken back. */
+  readonly standing: readonly Mark[];
+  readonly state: RunState;
+  readonly outcome: Outcome;
 }
+
+const readOf = (run: Run, marks: readonly Mark[]): Read => ({
+  run,
+  marks,
+  standing: standing(marks),
+  state: runState(marks),
+  outcome: outcomeOf(run, marks),
+});
 
 /** A finished run: what was planned beside what was done, all that was noted, and what is thought of it. */
 @Component({
@@ -67,20 +79,18 @@ export class LoggedRun {
   protected readonly actions = inject(CastingsActions);
   readonly id = input.required<string>();
 
+  /** Undefined until it has been looked for, null where there is none. */
   private readonly read = toSignal(
     toObservable(this.id).pipe(
       switchMap((id) => combineLatest([this.stored.watchRun(id), this.marks.watch(id, () => 0)])),
-      map(([run, { marks }]): Read => ({ run, marks })),
-      catchError(() => of<Read>({ run: undefined, marks: [] })),
+      map(([run, { marks }]) => (run ? readOf(run, marks) : null)),
+      catchError(() => of(null)),
     ),
   );
-  protected readonly gone = computed(() => this.read() !== undefined && this.read()?.run === undefined);
+  protected readonly gone = computed(() => this.read() === null);
   protected readonly run = computed(() => this.read()?.run);
   private readonly told = computed(() => toldOf(this.run(), this.units.system()));
-  private readonly outcome = computed(() => {
-    const { run, marks = [] } = this.read() ?? {};
-    return run && outcomeOf(run, marks);
-  });
+  private readonly outcome = computed(() => this.read()?.outcome);
   protected readonly words = computed(() => {
     const outcome = this.outcome();
     return outcome && outcomeWords(outcome, this.units.system());
@@ -91,19 +101,19 @@ export class LoggedRun {
   protected readonly verdict = computed<Verdict | ''>(() => this.outcome()?.verdict ?? '');
 
   protected readonly came = computed(() => {
-    const { run, marks = [] } = this.read() ?? {};
-    return run ? cameOfIt(run, runState(marks), standing(marks), this.told()) : [];
+    const read = this.read();
+    return read ? cameOfIt(read.run, read.state, read.standing, this.told()) : [];
   });
 
   /** All that was done by hand, by its planned time: when it was to end, when it did, and by how much it was later. */
   protected readonly work = computed(() => {
-    const { run, marks = [] } = this.read() ?? {};
-    if (!run) return [];
-    const { doneS } = runState(marks);
+    const read = this.read();
+    if (!read) return [];
+    const { run, state } = read;
     const { endS } = asPlanned(run);
     return run.tasks.flatMap(({ key, handsOn }, i) => {
       if (!handsOn) return [];
-      const at = doneS.get(key);
+      const at = state.doneS.get(key);
       return [
         {
           key,
@@ -118,9 +128,10 @@ export class LoggedRun {
 
   /** Whatever was noted besides. */
   protected readonly noted = computed(() => {
-    const { run, marks = [] } = this.read() ?? {};
-    if (!run) return [];
-    return standing(marks).flatMap((mark) => {
+    const read = this.read();
+    if (!read) return [];
+    const { run } = read;
+    return read.standing.flatMap((mark) => {
       const said = mark.kind === 'done' || mark.kind === 'verdict' ? undefined : markSaid(run, mark, this.told());
       return said ? [{ photo: '', id: mark.id, at: timeText(mark.atS, run.zone), ...said }] : [];
     });
@@ -150,8 +161,8 @@ export class LoggedRun {
   }
 
   protected export(): void {
-    const { run, marks = [] } = this.read() ?? {};
+    const read = this.read();
     // All runs are read for it: not before one asks for it.
-    if (run) this.injector.get(Runs).save([{ ...run, marks }]);
+    if (read) this.injector.get(Runs).save([{ ...read.run, marks: read.marks }]);
   }
 }

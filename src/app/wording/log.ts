@@ -6,16 +6,13 @@ import { METHOD_NAMES, listed } from './names';
 import { momentText, timeText } from './times';
 
 /** "23 whole, 1 broke", or what was to be made. */
-export function cameOutText({ counted, pieces }: Pick<Outcome, 'counted' | 'pieces'>): string {
+function cameOutText({ counted, pieces }: Pick<Outcome, 'counted' | 'pieces'>): string {
   if (!counted) return `${pieces} planned, not counted`;
   return counted.broke > 0 ? `${counted.out} whole, ${counted.broke} broke` : `${counted.out} whole, none broke`;
 }
 
 /** "6 min later"; by how much it was ready after its plan. */
-export function againstPlanText(
-  { readyS, plannedS }: Pick<Outcome, 'readyS' | 'plannedS'>,
-  system: UnitSystem,
-): string {
+function againstPlanText({ readyS, plannedS }: Pick<Outcome, 'readyS' | 'plannedS'>, system: UnitSystem): string {
   if (readyS === undefined) return 'not all was done';
   return lateText(readyS - plannedS, system);
 }

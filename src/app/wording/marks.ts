@@ -36,7 +36,7 @@ export function taskName(run: Run, key: string, told: Told): string {
 }
 
 /** "done 17:04, 3 min later than planned". */
-export function doneText(plannedS: number, doneS: number, zone: string, system: UnitSystem): string {
+function doneText(plannedS: number, doneS: number, zone: string, system: UnitSystem): string {
   const late = lateText(doneS - plannedS, system);
   return `Done ${timeText(doneS, zone)}, ${late}${late === AS_PLANNED ? '' : ' than planned'}`;
 }
@@ -46,11 +46,13 @@ const AS_PLANNED = 'as planned';
 /** "3 min later"; what is later or earlier by less than a minute is as planned. */
 export function lateText(late: number, system: UnitSystem): string {
   if (Math.abs(late) < 60) return AS_PLANNED;
-  return `${text(Math.round(Math.abs(late) / 60) * 60, 'duration', system)} ${late > 0 ? 'later' : 'earlier'}`;
+  const minutes = Math.round(Math.abs(late) / 60);
+  const by = minutes === 1 ? '1 min' : text(60 * minutes, 'duration', system);
+  return `${by} ${late > 0 ? 'later' : 'earlier'}`;
 }
 
 /** By what a figure was taken: "Simulated probe"; nothing for what was read by eye. */
-export const byText = ({ source }: { readonly source?: string | undefined }): string =>
+const byText = ({ source }: { readonly source?: string | undefined }): string =>
   source === undefined ? '' : `by ${source.charAt(0).toLowerCase()}${source.slice(1)}`;
 
 /** Less than this sticks to the bowl, kg. */

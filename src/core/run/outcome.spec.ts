@@ -65,7 +65,7 @@ describe('what a run has come to', () => {
   it('is the same of a run each week, whenever it was', () => {
     const [first, , , , fifth] = finishedRuns(5).map((one) => outcomeOf(one, one.marks));
     // The first and the fifth were as late as each other.
-    expect((first.readyS ?? NaN) - first.plannedS).toBe((fifth.readyS ?? NaN) - fifth.plannedS);
+    for (const { readyS, plannedS } of [first, fifth]) expect(readyS).toBe(plannedS - 100);
     expect(first.beganS - fifth.beganS).toBe(4 * 7 * 86400);
   });
 });
