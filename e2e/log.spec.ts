@@ -1,27 +1,28 @@
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { finishedRuns } from '../src/testing/made-log';
-import { writeRunFile } from '../src/data/run-file';
-import { choose, expect, test } from './kitchen';
+import { teachingRuns } from '../src/testing/teaching-runs';
+import { writeRunFile, type PackedRun } from '../src/data/run-file';
+import { begin, choose, expect, test } from './kitchen';
 import { seemlyAtRest } from './seemly';
 
 const rows = (page: Page) => page.locator('ks-log-page tbody th.what a');
 
 /** Finished runs come in as a file, as from another device. */
-async function imported(page: Page, count: number): Promise<void> {
+async function imported(page: Page, runs: readonly PackedRun[]): Promise<void> {
   await page.goto('/bench');
   await page.getByRole('button', { name: 'Import' }).click();
   await page.getByLabel(/A file exported/).setInputFiles({
     name: 'runs.json',
     mimeType: 'application/json',
-    buffer: Buffer.from(writeRunFile(finishedRuns(count), new Date())),
+    buffer: Buffer.from(writeRunFile(runs, new Date())),
   });
   await page.getByRole('button', { name: 'Take them' }).click();
   await expect(page.getByText(/^Added \d+ runs/)).toBeVisible();
 }
 
 test('finished runs are listed, found by a word, filtered and sorted, and saved as a table', async ({ page }) => {
-  await imported(page, 9);
+  await imported(page, finishedRuns(9));
   await expect(page.getByText('Added 9 runs.')).toBeVisible();
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   await expect(rows(page).first()).toHaveText('Cider-spice bombs');
@@ -52,7 +53,7 @@ test('finished runs are listed, found by a word, filtered and sorted, and saved 
 test('a run tells what was planned beside what was done, takes a verdict that stays, and is cast again', async ({
   page,
 }) => {
-  await imported(page, 2);
+  await imported(page, finishedRuns(2));
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   await rows(page).nth(1).press('Enter');
   await expect(page.getByRole('heading', { name: 'Pebble bites' })).toBeVisible();
@@ -72,9 +73,9 @@ test('a run tells what was planned beside what was done, takes a verdict that st
 });
 
 test('the same file taken twice leaves each run once, and a run that is gone is told so', async ({ page }) => {
-  await imported(page, 2);
+  await imported(page, finishedRuns(2));
   await expect(page.getByText('Added 2 runs.')).toBeVisible();
-  await imported(page, 2);
+  await imported(page, finishedRuns(2));
   await expect(page.getByText('Added 0 runs. 2 runs were here as in the file.')).toBeVisible();
   await expect(page.locator('ks-runs-page li')).toHaveCount(2);
   await page.goto('/log');
@@ -88,7 +89,7 @@ test('an empty log says how it fills; on a phone all of it fits', async ({ page 
   await page.goto('/log');
   await expect(page.getByText('Nothing has been finished yet')).toBeVisible();
   await seemlyAtRest(page);
-  await imported(page, 5);
+  await imported(page, finishedRuns(5));
   await page.goto('/log');
   for (const width of [320, 390]) {
     await page.setViewportSize({ width, height: 844 });
@@ -114,4 +115,41 @@ test('where the browser stores nothing the log says so', async ({ page }) => {
   await expect(page.getByText('Nothing has been finished yet')).toHaveCount(0);
   await page.goto('/log/finished-0');
   await expect(page.getByRole('heading', { name: 'This run is not here any more' })).toBeVisible();
+});
+
+test('lessons are told with what they change, left aside, looked at and forgotten; a new casting is planned with them', async ({
+  page,
+}) => {
+  await imported(page, teachingRuns(6, { hands: 1.4, sets: 1.3 }));
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await page.getByRole('link', { name: 'Lessons' }).click();
+  const fridge = page.locator('ks-lessons-page > ol > li').filter({ hasText: 'Your fridge takes heat away slower' });
+  await expect(fridge).toContainText('24 readings');
+  await expect(fridge).toContainText('Where the working rules wait 9.3 min, new plans wait 13 min');
+  await seemlyAtRest(page);
+  await page.getByRole('button', { name: '24 readings of Fridge' }).press('Enter');
+  await expect(fridge.locator('ks-lesson-readings li')).toHaveCount(6);
+  await expect(fridge.locator('ks-lesson-readings')).toContainText(/still soft after 10 min/i);
+  const use = page.getByRole('checkbox', { name: 'Plan with it How firm you want it' });
+  await use.uncheck();
+  // Without it more is the fridge's doing.
+  await expect(fridge).toContainText('likely 0.6');
+  await page.reload();
+  await expect(use).not.toBeChecked();
+  await use.check();
+  await page.getByRole('button', { name: 'Forget Coating' }).click();
+  await expect(page.getByText('You take longer to coat')).toHaveCount(0);
+  await page.setViewportSize({ width: 320, height: 700 });
+  await seemlyAtRest(page);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/castings/new');
+  await begin(page, 'Cocoa bomb');
+  await expect(page).toHaveURL(/coat$/);
+  await page.goto(page.url().replace(/coat$/, 'chill'));
+  await page
+    .getByRole('button', { name: /^Minutes until the next coat can go on/ })
+    .first()
+    .click();
+  await expect(page.getByRole('row', { name: /Readings in your runs 24/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Its air takes so many times the heat, by your runs 0.8/ })).toBeVisible();
 });

@@ -18,6 +18,7 @@ const PAGES = [
   '/pantry/preparations',
   '/kitchen',
   '/log',
+  '/log/lessons',
   '/clinic',
   '/casting/demo-bombs/clinic?seen=crackedRim',
   '/casting/demo-bombs/thermometer',

@@ -15,6 +15,7 @@ import { routes } from './app.routes';
 import { CastingStore } from './state/casting-store';
 import { DEVICE_LINKS, serverLink, workerLink } from './devices/device-link';
 import { TICKS, ticking, workerBeats } from './bench/ticks';
+import { START_LESSONS_WORKER } from './state/lessons-worker';
 import { START_LOG_WORKER } from './thermometer/log-worker';
 import { Notices, type Notice } from './state/notices';
 import { firstDayOfWeek } from './wording/times';
@@ -64,6 +65,10 @@ export const appConfig: ApplicationConfig = {
         serverLink(),
         workerLink(() => new Worker(new URL('../workers/devices.worker', import.meta.url), { type: 'module' })),
       ],
+    },
+    {
+      provide: START_LESSONS_WORKER,
+      useValue: () => new Worker(new URL('../workers/lessons.worker', import.meta.url), { type: 'module' }),
     },
     {
       provide: START_LOG_WORKER,

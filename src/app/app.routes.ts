@@ -79,6 +79,11 @@ export const routes: Routes = [
   },
   { path: 'bench/:id', loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage) },
   { path: 'log', title: 'Log · Kilnstone', loadComponent: () => import('./log/log-page').then((m) => m.LogPage) },
+  {
+    path: 'log/lessons',
+    title: 'Lessons · Kilnstone',
+    loadComponent: () => import('./log/lessons-page').then((m) => m.LessonsPage),
+  },
   { path: 'log/:id', loadComponent: () => import('./log/logged-run').then((m) => m.LoggedRun) },
   { path: 'molds', title: 'Molds · Kilnstone', loadComponent: () => import('./molds/molds').then((m) => m.Molds) },
   { path: 'molds/:id/measure', loadComponent: () => import('./molds/measure-page').then((m) => m.MeasurePage) },

@@ -1,4 +1,5 @@
 import { Dexie, type Table } from 'dexie';
+import type { RunReadings } from '../core/learn/run-readings';
 import type { SavedTimetable } from '../core/occasion/kept-timetable';
 import type { OccasionPlan } from '../core/occasion/occasion-plan';
 import type { Outcome } from '../core/run/outcome';
@@ -44,6 +45,8 @@ export interface KeptOutcome {
   readonly version: number;
   /** None where the run cannot be read. */
   readonly outcome: Outcome | undefined;
+  /** What it has to teach. */
+  readonly readings?: RunReadings | undefined;
 }
 
 /** A fact about this browser's database, such as whether the demo has been laid down. */

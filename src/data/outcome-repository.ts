@@ -1,5 +1,6 @@
 import { Dexie, liveQuery } from 'dexie';
 import { Observable, concatMap, defer, from, switchMap } from 'rxjs';
+import { readingsOf, type RunReadings } from '../core/learn/run-readings';
 import { OUTCOME_VERSION, outcomeOf, type Outcome } from '../core/run/outcome';
 import { readRun, type Run } from '../core/run/run-record';
 import { KilnstoneDatabase, type KeptOutcome } from './database';
@@ -11,6 +12,8 @@ const AT_A_TIME = 50;
 /** What all stored runs have come to, and how many are still to be worked out. */
 export interface KnownOutcomes {
   readonly outcomes: readonly Outcome[];
+  /** What each run has to teach, by its id. */
+  readonly readings: ReadonlyMap<string, RunReadings>;
   readonly missing: number;
 }
 
@@ -24,10 +27,10 @@ export class OutcomeRepository {
   /** Those of all runs, again whenever any tab notes something; what is missing is worked out in between. */
   watch(): Observable<KnownOutcomes> {
     return this.live(() => this.known()).pipe(
-      concatMap(async ({ outcomes, missing }) => {
+      concatMap(async ({ outcomes, readings, missing }) => {
         // Once these are kept, all is told again.
         if (missing.length > 0) await this.workOut(missing.slice(0, AT_A_TIME));
-        return { outcomes, missing: missing.length };
+        return { outcomes, readings, missing: missing.length };
       }),
     );
   }
@@ -48,7 +51,7 @@ export class OutcomeRepository {
     return defer(() => this.database.open()).pipe(switchMap(() => from(liveQuery(query))));
   }
 
-  private async known(): Promise<{ readonly outcomes: readonly Outcome[]; readonly missing: readonly string[] }> {
+  private async known(): Promise<Omit<KnownOutcomes, 'missing'> & { readonly missing: readonly string[] }> {
     const [ids, rows] = await Promise.all([
       this.database.runs.toCollection().primaryKeys(),
       this.database.outcomes.toArray(),
@@ -56,6 +59,12 @@ export class OutcomeRepository {
     const kept = new Map(rows.flatMap((row) => (row.version === OUTCOME_VERSION ? [[row.id, row] as const] : [])));
     return {
       outcomes: ids.flatMap((id) => kept.get(id)?.outcome ?? []),
+      readings: new Map(
+        ids.flatMap((id) => {
+          const readings = kept.get(id)?.readings;
+          return readings ? [[id, readings] as const] : [];
+        }),
+      ),
       missing: ids.filter((id) => !kept.has(id)),
     };
   }
@@ -69,8 +78,11 @@ export class OutcomeRepository {
       for (const [i, id] of ids.entries()) {
         const read = readRun(rows[i]?.run);
         const noted = await marks.where('[run+n]').between([id, Dexie.minKey], [id, Dexie.maxKey]).toArray();
-        const outcome = read.ok ? outcomeOf(read.record, readMarks(noted).marks) : undefined;
-        worked.push({ id, version: OUTCOME_VERSION, outcome });
+        const { marks: known } = readMarks(noted);
+        const came = read.ok
+          ? { outcome: outcomeOf(read.record, known), readings: readingsOf(read.record, known) }
+          : { outcome: undefined };
+        worked.push({ id, version: OUTCOME_VERSION, ...came });
       }
       await outcomes.bulkPut(worked);
     });

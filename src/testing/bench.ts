@@ -3,7 +3,7 @@ import { provideZonelessChangeDetection, signal, type Type } from '@angular/core
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { expose } from 'comlink';
-import { Subject } from 'rxjs';
+import { Subject, of } from 'rxjs';
 import { CastingStorage } from '../app/state/casting-storage';
 import { KitchenStorage } from '../app/state/kitchen-storage';
 import { MoldStorage } from '../app/state/mold-storage';
@@ -14,6 +14,8 @@ import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
 import { FoundTimetableStorage } from '../app/state/found-timetable-storage';
+import { START_LESSONS_WORKER } from '../app/state/lessons-worker';
+import { OutcomeStorage } from '../app/state/logbook';
 import { START_STUDY_WORKER } from '../app/state/study-worker';
 import type { Making } from '../core/plan/making';
 import type { Casting } from '../core/record/casting';
@@ -116,6 +118,8 @@ export async function openDemo(
       { provide: KitchenStorage, useValue: storageOf([usualKitchen(MONDAY)]) },
       { provide: RunStorage, useValue: storageOf<Run>([]) },
       { provide: FoundTimetableStorage, useValue: NOTHING_FOUND },
+      { provide: OutcomeStorage, useValue: { watch: () => of({ outcomes: [], readings: new Map(), missing: 0 }) } },
+      { provide: START_LESSONS_WORKER, useValue: () => workerAfter(delayMs) },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
       { provide: START_STUDY_WORKER, useValue: studyWorker },
     ],

@@ -16,6 +16,7 @@ import { newCasting } from '../../data/demo';
 import { CastingStore } from '../state/casting-store';
 import { Fillings } from '../state/fillings';
 import { Kitchens } from '../state/kitchens';
+import { Lessons } from '../state/lessons';
 import { MoldLibrary } from '../state/mold-library';
 import { Orders } from '../state/orders';
 import { Pantry } from '../state/pantry';
@@ -43,6 +44,7 @@ export class Beginning {
   private readonly sources = inject(Sources);
   private readonly fillings = inject(Fillings);
   private readonly kitchens = inject(Kitchens);
+  private readonly lessons = inject(Lessons);
   private readonly library = inject(MoldLibrary);
   private readonly units = inject(Units);
   private readonly now = new Date();
@@ -128,7 +130,7 @@ export class Beginning {
       'beginning',
       PIECE_NAMES[kind].casting,
       this.now,
-      castingKitchen(this.kitchens.kitchen()),
+      castingKitchen({ ...this.kitchens.kitchen(), learned: this.lessons.learned() }),
     );
     Object.assign(casting, { pieces: this.pieces(), due: { ...this.due() } });
     if (this.chocolate()) {

@@ -17,8 +17,10 @@ import { standing, VERDICTS, type Mark, type Verdict } from '../../core/run/mark
 import { runState, type RunState } from '../../core/run/run-state';
 import type { Run } from '../../core/run/run-record';
 import type { Casting } from '../../core/record/casting';
+import { castingKitchen } from '../../core/record/copies';
 import { CastingStore } from '../state/casting-store';
 import { CastingsActions } from '../state/castings-actions';
+import { Lessons } from '../state/lessons';
 import { OutcomeStorage } from '../state/logbook';
 import { newId } from '../state/new-id';
 import { Notices } from '../state/notices';
@@ -156,8 +158,9 @@ export class LoggedRun {
     }
   }
 
-  protected again(casting: Casting): void {
-    this.actions.copy(casting);
+  protected async again(casting: Casting): Promise<void> {
+    const learned = await this.injector.get(Lessons).learnedByAll();
+    this.actions.copy({ ...casting, kitchen: castingKitchen({ ...casting.kitchen, learned }) });
   }
 
   protected export(): void {

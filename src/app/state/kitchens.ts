@@ -25,14 +25,15 @@ export class Kitchens extends RecordLibrary<StoredKitchen> {
   }
 }
 
-/** Whether a casting was planned in another kitchen than this. */
+/** Whether a casting was planned in another kitchen than this; what it had learned by then is its own. */
 export function kitchenDiffers(casting: Casting, kitchen: Kitchen): boolean {
-  return !alike(casting.kitchen, castingKitchen(kitchen));
+  const { learned } = casting.kitchen;
+  return !alike(casting.kitchen, castingKitchen({ ...kitchen, learned }));
 }
 
-/** Puts a kitchen into a casting; a bowl that is not there any more gives way to the first. */
+/** Puts a kitchen into a casting, which keeps what was learned; a bowl that is not there any more gives way to the first. */
 export function takeKitchen(casting: Casting, kitchen: Kitchen): void {
-  casting.kitchen = castingKitchen(kitchen);
+  casting.kitchen = castingKitchen({ ...kitchen, learned: casting.kitchen.learned });
   for (const melt of casting.melts) {
     if (!kitchen.bowls.some((bowl) => bowl.id === melt.bowlId)) melt.bowlId = kitchen.bowls[0].id;
   }

@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { retry } from 'rxjs';
+import type { RunReadings } from '../../core/learn/run-readings';
 import type { Outcome } from '../../core/run/outcome';
 import type { Run } from '../../core/run/run-record';
 import { OutcomeRepository } from '../../data/outcome-repository';
@@ -24,6 +25,8 @@ export class OutcomeStorage extends OutcomeRepository {
 @Injectable({ providedIn: 'root' })
 export class Logbook {
   private readonly all = signal<readonly Outcome[]>([]);
+  /** What each run has to teach, by its id. */
+  readonly readings = signal<ReadonlyMap<string, RunReadings>>(new Map());
   /** So many runs have still to be looked through; undefined before the first answer. */
   readonly missing = signal<number | undefined>(undefined);
   /** The browser keeps nothing that could be read. */
@@ -39,8 +42,9 @@ export class Logbook {
       .watch()
       .pipe(retry(READS_AGAIN), takeUntilDestroyed())
       .subscribe({
-        next: ({ outcomes, missing }) => {
+        next: ({ outcomes, readings, missing }) => {
           this.all.set(outcomes);
+          this.readings.set(readings);
           this.missing.set(missing);
         },
         error: () => this.refused.set(true),

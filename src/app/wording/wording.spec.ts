@@ -69,6 +69,12 @@ describe('wording', () => {
       said.add(a.rule);
       for (const { name } of a.terms) named.add(name);
     }
+    // Nor has a kitchen been learned from by chance.
+    const lesson = { factor: 1.1, within: 1.1, readings: 4 };
+    const learned = { fridge: lesson, goesOn: lesson, hands: { coat: lesson } };
+    const [bombs] = demoCastings(new Date('2026-10-12T08:00:00Z'));
+    for (const a of answersOf({ ...planned({ ...bombs, kitchen: { ...bombs.kitchen, learned } }), casting: undefined }))
+      for (const { name } of a.terms) named.add(name);
     // And so does a solid piece that is sprinkled on its open face.
     const tiles = demoCastings(new Date('2026-10-12T08:00:00Z')).find(({ id }) => id === 'demo-tiles') ?? turned;
     const sprinkled = { id: 's', name: 's', kind: 'sprinkle' as const, fillingId: 'seeds', share: 1, sets: [] };

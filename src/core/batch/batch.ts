@@ -1,5 +1,5 @@
 import type { OutSeconds } from '../matter/working-rules';
-import { answer, term, type Answer } from '../quantity/answer';
+import { answer, term, type Answer, type Term } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
 import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
 import { castRounds, type RoundRun } from './rounds';
@@ -52,6 +52,7 @@ export interface BatchInput {
   readonly parts: readonly BatchPart[];
   readonly onPieces: readonly AfterCasting[];
   readonly after: readonly FurtherTask[];
+  readonly pace?: TimelineInput['pace'];
   /** What sticks to bowl and tools of so many kg of a melt that are worked, kg. */
   readonly stuckKg: (meltId: string, kg: number) => number;
 }
@@ -179,6 +180,7 @@ export function batchStation(
     pieces: input.pieces,
     after: input.after,
     meltSeconds,
+    pace: input.pace,
     parts: input.parts.map((part, i) => ({ ...part, parts: parts[i] })),
   };
   const time = timeline(work);
@@ -208,9 +210,20 @@ export function batchStation(
     handsOn: answer(handsOn, 'duration', 'batch.handsOn', [
       ...parts.map((count) => term('parts', count, 'count')),
       term('pieces', input.pieces, 'count'),
+      ...paceTerms(work),
     ]),
     waiting: answer(waiting, 'duration', 'batch.waiting', [term('rounds', time.rounds, 'count')]),
   };
+}
+
+/** What the work by hand would take at the usual pace, where another was learned, and from how much of it. */
+function paceTerms(work: TimelineInput): Term[] {
+  const { pace, ...usual } = work;
+  if (!pace) return [];
+  return [
+    term('handsUsually', timeline(usual).handsOnSeconds, 'duration'),
+    term('readings', sumOf(Object.values(pace).map((lesson) => lesson?.readings ?? 0)), 'count'),
+  ];
 }
 
 function partCount(input: BatchInput, index: number, casts: readonly number[], time: Timeline): PartCount {

@@ -1,5 +1,6 @@
 import { HANDS_ON, type OutSeconds } from '../matter/working-rules';
 import type { Place } from '../record/choices';
+import { HAND_WORKS, type HandWork, type Learned } from '../record/kitchen';
 import { fillsLevel, handsOnS, isChilled, type Method, tippedOut } from '../record/method';
 import type { Rest } from '../record/sets';
 import { castRounds, type RoundPart, type RoundRun } from './rounds';
@@ -100,6 +101,8 @@ export interface TimelineInput {
   readonly pieces: number;
   /** What is done when all rounds are through, in this order. */
   readonly after: readonly FurtherTask[];
+  /** What was learned of how long work by hand takes here; as is common practice where nothing was. */
+  readonly pace?: Learned['hands'];
 }
 
 export interface Timeline {
@@ -219,13 +222,23 @@ function roundOf(input: TimelineInput, cast: readonly number[], melted: Set<stri
 }
 
 /** What is done in a round that casts so many of each part: a line of tasks for each part that is in it. */
-export function roundLines({ parts }: TimelineInput, cast: readonly number[]): Task<Bare>[][] {
-  return parts.flatMap((part, index) => (cast[index] > 0 ? [partTasks(part, index, cast[index])] : []));
+export function roundLines({ parts, pace }: TimelineInput, cast: readonly number[]): Task<Bare>[][] {
+  return parts.flatMap((part, index) =>
+    cast[index] > 0 ? [partTasks(part, index, cast[index]).map((task) => atPace(task, pace))] : [],
+  );
 }
 
+/** As long as it takes here, by what was learned. */
+function atPace(task: Bare, pace: TimelineInput['pace']): Bare {
+  const learned = isHandWork(task.kind) ? pace?.[task.kind] : undefined;
+  return learned && task.handsOn ? { ...task, seconds: task.seconds * learned.factor } : task;
+}
+
+const isHandWork = (kind: Stretch['kind']): kind is HandWork => (HAND_WORKS as readonly string[]).includes(kind);
+
 /** What is done to so many pieces when they are cast. */
-export function afterTasks({ after }: Pick<TimelineInput, 'after'>, pieces: number): Task<Bare>[] {
-  return after.map((task) => ({ ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }));
+export function afterTasks({ after, pace }: Pick<TimelineInput, 'after' | 'pace'>, pieces: number): Task<Bare>[] {
+  return after.map((task) => atPace({ ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }, pace));
 }
 
 function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>[] {

@@ -195,5 +195,17 @@ function coatTerms(input: ChillInput, index: number, place: Place) {
     term('wayUp', coat.wayUp),
     term('handling', coat.handlingSeconds, 'duration'),
     ...coat.rests.map(({ seconds }) => term('restFirst', seconds, 'duration')),
+    ...learnedTerms(input.kitchen.learned, place),
+  ];
+}
+
+/** What was learned of a place's air, and of how firm it is wanted, where something was. */
+function learnedTerms(learned: Kitchen['learned'], place: Place): Term[] {
+  const air = learned?.[place];
+  const goesOn = learned?.goesOn;
+  return [
+    ...(air ? [term('learnedAir', air.factor, 'ratio')] : []),
+    ...(goesOn ? [term('learnedGoesOn', goesOn.factor, 'ratio')] : []),
+    ...(air || goesOn ? [term('readings', Math.max(air?.readings ?? 0, goesOn?.readings ?? 0), 'count')] : []),
   ];
 }

@@ -40,15 +40,15 @@ export interface ChillResult {
 }
 
 const SAMPLE: readonly ChillVariation[] = [
+  { thickness: 0, placeK: 0, cooling: 0, workingK: 0 },
+  { thickness: -1, placeK: 0, cooling: 0, workingK: 0 },
+  { thickness: 1, placeK: 0, cooling: 0, workingK: 0 },
+  { thickness: 0, placeK: -WORKING_RULES.kitchenSpreadK, cooling: 0, workingK: 0 },
+  { thickness: 0, placeK: WORKING_RULES.kitchenSpreadK, cooling: 0, workingK: 0 },
   { thickness: 0, placeK: 0, cooling: 1, workingK: 0 },
-  { thickness: -1, placeK: 0, cooling: 1, workingK: 0 },
-  { thickness: 1, placeK: 0, cooling: 1, workingK: 0 },
-  { thickness: 0, placeK: -WORKING_RULES.kitchenSpreadK, cooling: 1, workingK: 0 },
-  { thickness: 0, placeK: WORKING_RULES.kitchenSpreadK, cooling: 1, workingK: 0 },
-  { thickness: 0, placeK: 0, cooling: WORKING_RULES.coolingSpread, workingK: 0 },
-  { thickness: 0, placeK: 0, cooling: 1 / WORKING_RULES.coolingSpread, workingK: 0 },
-  { thickness: 0, placeK: 0, cooling: 1, workingK: -WORKING_RULES.kitchenSpreadK },
-  { thickness: 0, placeK: 0, cooling: 1, workingK: WORKING_RULES.kitchenSpreadK },
+  { thickness: 0, placeK: 0, cooling: -1, workingK: 0 },
+  { thickness: 0, placeK: 0, cooling: 0, workingK: -WORKING_RULES.kitchenSpreadK },
+  { thickness: 0, placeK: 0, cooling: 0, workingK: WORKING_RULES.kitchenSpreadK },
 ];
 
 /**
@@ -177,11 +177,12 @@ function placeChill(
   place: Place,
   times: readonly SetTimes[],
 ): PlaceChill {
+  const goesOn = kitchen.learned?.goesOn?.factor ?? 1;
   return {
     place,
-    holds: likely(times.map((t) => t.holdsSeconds)),
-    touch: likely(times.map((t) => t.touchSeconds)),
-    unmold: likely(times.map((t) => t.unmoldSeconds)),
+    holds: likely(times.map((t) => goesOn * t.holdsSeconds)),
+    touch: likely(times.map((t) => goesOn * t.touchSeconds)),
+    unmold: likely(times.map((t) => goesOn * t.unmoldSeconds)),
     latest: likely(times.map((t) => t.latestSeconds)),
     equilibrium: setsInTheEnd(chocolate, placeC(kitchen, place)),
   };

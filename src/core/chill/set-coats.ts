@@ -3,7 +3,7 @@ import { MOLD_MATTER, trayHeat } from '../matter/mold-material';
 import type { Place } from '../record/choices';
 import type { Rest } from '../record/sets';
 import { WORKING_RULES } from '../matter/working-rules';
-import { airAt, surroundingsIn, varied, type Surroundings } from '../shell/place-air';
+import { airAt, airSpread, surroundingsIn, varied, type Surroundings } from '../shell/place-air';
 import type { ChillCap, ChillCoat, ChillInput } from './chill-input';
 import { cappedLayers, coatLayers, type ChillVariation } from './slab-layers';
 
@@ -50,7 +50,8 @@ const SHRINKS_FROM_C = 20;
 type Followed = 'latest' | 'unmold' | 'stay';
 
 /** What a stay goes on to: the next coat, the filling, or out of the mold. */
-export type StayUntil = 'touch' | 'holds' | 'unmold';
+export const STAYS_UNTIL = ['touch', 'holds', 'unmold'] as const;
+export type StayUntil = (typeof STAYS_UNTIL)[number];
 
 /**
  * Runs one coat's stay in a place: mold, coats before it and the new one, by the enthalpy slab.
@@ -147,7 +148,7 @@ class StayRun {
       varied(
         surroundingsIn(input.kitchen, where, upright ? { ...lies, ...UPRIGHT } : lies),
         variation.placeK,
-        variation.cooling,
+        airSpread(input.kitchen, where) ** variation.cooling,
       );
     const stretch = ({ seconds, place: where, upright }: Rest): Stretch => ({ seconds, place: around(where, upright) });
     this.room = around('room', coat.rests[0]?.upright);

@@ -8,8 +8,8 @@ export interface ChillVariation {
   readonly thickness: -1 | 0 | 1;
   /** Added to the temperature of every place, K. */
   readonly placeK: number;
-  /** Factor on the heat transfer to the air. */
-  readonly cooling: number;
+  /** -1, 0 or 1: air that takes as little heat as is likely, nominal, or as much. */
+  readonly cooling: -1 | 0 | 1;
   /** Added to the working temperature, K. */
   readonly workingK: number;
 }

@@ -147,7 +147,10 @@ class Job {
       const tipped = first !== undefined && this.isTippingOut(before[0], task);
       const made = work.add({ ...task, castingId, round: of.round, ...(tipped ? {} : { count: of.count }) });
       for (const from of before) work.lag(from, made, this.lag(from, waits, task, first !== undefined));
-      if (before.length === 1 && waits.length > 0) work.waits.push({ from: before[0], to: made, steps: steps(waits) });
+      if (before.length === 1 && waits.length > 0) {
+        const sets = this.sets(waits[waits.length - 1]);
+        work.waits.push({ from: before[0], to: made, steps: steps(waits), ...(sets ? { sets } : {}) });
+      }
       this.bowls.use(castingId, task.meltIds ?? [], made);
       if (first !== undefined && m2 > 0)
         for (const place of new Set(waits.map((wait) => wait.place)))
@@ -170,6 +173,16 @@ class Job {
   private isTippingOut(from: number, next: Bare): boolean {
     const laid = this.work.tasks[from];
     return next.kind === 'coat' && laid.kind === 'coat' && next.coat === laid.coat;
+  }
+
+  /** What sets in a wait's last stretch, where that is its stay in its place and no other's. */
+  private sets({ part = 0, coat, place, seconds }: Bare): Wait['sets'] {
+    const chill = coat === undefined ? undefined : this.parts[part].chill.coats[coat];
+    if (coat === undefined || !chill || chill.longestFor !== undefined) return undefined;
+    const { chosen, stay, until } = chill;
+    return place === chosen.place && seconds === stay.value && Number.isFinite(chosen[until].value)
+      ? { coat, until, readyS: chosen[until].value }
+      : undefined;
   }
 
   /** How long it waits at least, and at most where it must not wait longer. */

@@ -1,4 +1,5 @@
 import type { Bare } from '../batch/timeline';
+import type { StayUntil } from '../chill/set-coats';
 import type { Lag, Moment, Occupation, Operation, Resource, Stay, Workload } from '../schedule/workload';
 
 /** What an operation is: a stretch of a casting's work, or of what several share. */
@@ -39,6 +40,8 @@ export interface Wait {
   readonly from: number;
   readonly to: number;
   readonly steps: readonly Pick<Bare, 'kind' | 'place' | 'seconds'>[];
+  /** The coat that sets in the last of them: what it stays for, and when it is ready for that, s since it went in; not where that is not told by its own stay. */
+  readonly sets?: { readonly coat: number; readonly until: StayUntil; readonly readyS: number };
 }
 
 /** What there is to do it with. */

@@ -34,6 +34,7 @@ export function batchInput(plan: ChilledDraft, pieces = plan.casting.pieces): Ba
     pieces,
     spareRule: casting.spareRule,
     breakages: casting.breakages,
+    pace: casting.kitchen.learned?.hands,
     parts: parts.map(({ casts }) => batchPart(plan, casts)),
     onPieces: [
       ...parts.flatMap(({ id, casts }) =>

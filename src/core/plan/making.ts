@@ -23,7 +23,7 @@ import {
 } from '../record/references';
 import { ownSecondsOf, placeOf, waysIn, type Rest } from '../record/sets';
 import { insideOf, liesOnSide, type CoatChocolate, type CoatChoice, type Press } from '../shell/coat-choice';
-import { draughtIn, placeC, type PlaceKitchen } from '../shell/place-air';
+import { draughtIn, placeC, placeKitchen, type PlaceKitchen } from '../shell/place-air';
 import type { Simulated } from '../shell/simulated';
 import { isUnseeded } from './temper';
 import { coatModels } from './methods';
@@ -70,7 +70,6 @@ export interface Made {
 export function makingOf(casting: Sources, part: Part): Making {
   const mold = moldOf(casting, part);
   const cavityRecord = cavityRecordOf(mold, part);
-  const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
   // What is poured over a former, or pressed, lies as it lies.
   const turnsOver = mold.composition.kind !== 'former' && mold.composition.kind !== 'press';
   return {
@@ -80,7 +79,7 @@ export function makingOf(casting: Sources, part: Part): Making {
     material: mold.material,
     moldWallM: mold.wallM,
     moldC: part.moldC,
-    kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
+    kitchen: placeKitchen(casting.kitchen),
     press: mold.composition.kind === 'press' ? mold.composition.gap : undefined,
     wantedRimM: part.coatsBy.by === 'thickness' ? part.coatsBy.rimM : undefined,
     narrowM3: cavityRecord.narrowM3,

@@ -6,11 +6,11 @@ import type { Mold } from '../record/mold';
 import { prepRow } from '../record/prep';
 import { chocolateOf, meltOf, type Sources } from '../record/references';
 import { placeOf, restsOf } from '../record/sets';
+import { placeKitchen } from '../shell/place-air';
 import { isUnseeded } from './temper';
 
 /** What is painted, sprayed and dusted into a part's empty mold, in the order in which it is done. */
 export function paintedIn(casting: Sources, part: Part, cavity: Cavity, mold: Mold): PrepAnswer[] {
-  const { roomC, fridgeC, freezerC, fridgeFan, freezerFan } = casting.kitchen;
   return part.prep.map((step, i) =>
     prepStation({
       step,
@@ -18,7 +18,7 @@ export function paintedIn(casting: Sources, part: Part, cavity: Cavity, mold: Mo
       floorShare: cavity.floorShare,
       material: mold.material,
       moldWallM: mold.wallM,
-      kitchen: { roomC, fridgeC, freezerC, fridgeFan, freezerFan },
+      kitchen: placeKitchen(casting.kitchen),
       melt: 'meltId' in step ? meltMatter(casting, step.meltId) : undefined,
       followed: part.prep.slice(i + 1).some((later) => restsAsWell(step, later)),
     }),

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { BOWL_MATERIALS } from '../matter/bowl-material';
-import { id, name, numberOf } from './fields';
+import { PLACES } from './choices';
+import { id, name, numberOf, wholeOf } from './fields';
 import { MOST } from './limits';
 
 const BowlSchema = z.object({
@@ -10,6 +11,35 @@ const BowlSchema = z.object({
   kg: numberOf('bowlKg'),
   diameterM: numberOf('bowlDiameterM'),
 });
+
+/** What of the work by hand is timed. */
+export const HAND_WORKS = ['prep', 'coat', 'unmold', 'fill', 'close', 'finish'] as const;
+export type HandWork = (typeof HAND_WORKS)[number];
+
+/** What was learned of one thing: a factor on the working rule, how surely (a factor either way, as a standard deviation), and from how many readings. */
+const LessonSchema = z.object({
+  factor: numberOf('learnedFactor'),
+  within: numberOf('learnedWithin'),
+  readings: wholeOf('learnedReadings'),
+});
+export type Lesson = z.infer<typeof LessonSchema>;
+
+/** What can be learned, each by itself switched off or forgotten: the air of each place, how long something is left to set, how long work by hand takes. */
+export const LESSON_KEYS = [...PLACES, 'goesOn', ...HAND_WORKS] as const;
+export type LessonKey = (typeof LESSON_KEYS)[number];
+
+/** What runs have taught of this kitchen and of who works in it. */
+export const LearnedSchema = z.object({
+  /** How much heat the air of each place takes. */
+  room: z.optional(LessonSchema),
+  fridge: z.optional(LessonSchema),
+  freezer: z.optional(LessonSchema),
+  /** How long it is left to set, past what would do. */
+  goesOn: z.optional(LessonSchema),
+  /** How long work by hand takes. */
+  hands: z.optional(z.partialRecord(z.enum(HAND_WORKS), LessonSchema)),
+});
+export type Learned = z.infer<typeof LearnedSchema>;
 
 /** Where the work is done: air, cold places, microwave, bowls. */
 export const KitchenSchema = z.object({
@@ -29,6 +59,7 @@ export const KitchenSchema = z.object({
     }),
   ),
   bowls: z.array(BowlSchema).check(z.minLength(1), z.maxLength(MOST.bowls)),
+  learned: z.optional(LearnedSchema),
 });
 
 export type Kitchen = z.infer<typeof KitchenSchema>;
@@ -45,6 +76,13 @@ export const StoredKitchenSchema = z.extend(KitchenSchema, {
   createdAt: z.iso.datetime(),
   /** What prices are written in, as "€" or "kr". */
   currency: z.string().check(z.minLength(1), z.maxLength(5)),
+  /** What of it new plans do not go by, and from which runs on it is learned, s since 1970 UTC. */
+  lessons: z.optional(
+    z.object({
+      off: z.array(z.enum(LESSON_KEYS)).check(z.maxLength(LESSON_KEYS.length)),
+      fromS: z.partialRecord(z.enum(LESSON_KEYS), z.number()),
+    }),
+  ),
 });
 
 export type StoredKitchen = z.infer<typeof StoredKitchenSchema>;

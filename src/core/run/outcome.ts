@@ -5,8 +5,8 @@ import { standing, type Mark, type Verdict, type Wrong } from './mark';
 import type { Run } from './run-record';
 import { runState } from './run-state';
 
-/** Counted up when what an outcome holds, or how it is worked out, changes: those of before are worked out anew. */
-export const OUTCOME_VERSION = 1;
+/** Counted up when what an outcome or what a run teaches holds, or how they are worked out, changes: those of before are worked out anew. */
+export const OUTCOME_VERSION = 2;
 
 /** What a run has come to, as far as lists, trends and searches want it: worked out of the run and its marks, and never changed by itself. */
 export interface Outcome {

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { STRETCH_KINDS } from '../batch/timeline';
+import { STAYS_UNTIL } from '../chill/set-coats';
 import type { Bowl } from '../occasion/bowls';
 import type { PlannedTask } from '../occasion/occasion-plan';
 import type { Wait } from '../occasion/work';
@@ -120,6 +121,7 @@ const RunSchema = z
         from: at,
         to: at,
         steps: z.array(z.object({ kind: z.enum(STRETCH_KINDS), place: z.optional(z.enum(PLACES)), seconds: figure })),
+        sets: z.optional(z.object({ coat: at, until: z.enum(STAYS_UNTIL), readyS: figure })),
       }),
     ),
     bowls: z.array(BowlSchema),

@@ -7,7 +7,12 @@ import type { Kitchen } from '../record/kitchen';
 import type { Inside } from './coat-choice';
 
 /** What the setting of a shell needs to know of a kitchen. */
-export type PlaceKitchen = Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fridgeFan' | 'freezerFan'>;
+export type PlaceKitchen = Pick<Kitchen, 'roomC' | 'fridgeC' | 'freezerC' | 'fridgeFan' | 'freezerFan' | 'learned'>;
+
+/** The same of a kitchen, and no more: what else changes in it leaves a shell as it is. */
+export function placeKitchen({ roomC, fridgeC, freezerC, fridgeFan, freezerFan, learned }: Kitchen): PlaceKitchen {
+  return { roomC, fridgeC, freezerC, fridgeFan, freezerFan, ...(learned ? { learned } : {}) };
+}
 
 /** What takes the heat of a mold and its shell: the air of its place, as a factor on still air at either face, and what it stands on. */
 export interface Surroundings {
@@ -21,11 +26,13 @@ export interface Surroundings {
   readonly insertM: number;
 }
 
-/** How much more heat the air of a place takes than still air: 1, or more where a fan drives it. */
+/** How much more heat the air of a place takes than still air: 1, or more where a fan drives it; so many times that, where it was learned. */
 export function draughtIn(kitchen: PlaceKitchen, place: Place): number {
   const fan = (place === 'fridge' && kitchen.fridgeFan) || (place === 'freezer' && kitchen.freezerFan);
-  return fan ? WORKING_RULES.fanFactor : 1;
+  return (fan ? WORKING_RULES.fanFactor : 1) * learnedIn(kitchen, place);
 }
+
+const learnedIn = ({ learned }: PlaceKitchen, place: Place): number => learned?.[place]?.factor ?? 1;
 
 /** What surrounds a shell in a place, with its mold as it is held there. */
 export function surroundingsIn(
@@ -46,7 +53,7 @@ export function surroundingsIn(
     airC: placeC(kitchen, place),
     outsideFactor: draught,
     insideFactor: draught * WORKING_RULES.insideFactor[held.inside],
-    contactH: lies ? WORKING_RULES.contactH * held.floorShare : 0,
+    contactH: lies ? WORKING_RULES.contactH * held.floorShare * learnedIn(kitchen, place) : 0,
     insertM: held.insertM ?? 0,
   };
 }
@@ -78,6 +85,10 @@ export function airAt(surroundings: Surroundings, outerC: number, innerC: number
     insideH: insertM > 0 && toAir > 0 ? 1 / (1 / toAir + insertM / MOLD_MATTER.silicone.conductivity) : toAir,
   };
 }
+
+/** How surely it is known how much heat the air of a place takes: a factor either way. */
+export const airSpread = ({ learned }: PlaceKitchen, place: Place): number =>
+  learned?.[place]?.within ?? WORKING_RULES.coolingSpread;
 
 /** Temperature of a place, °C. */
 export function placeC(kitchen: PlaceKitchen, place: Place): number {
