@@ -2,8 +2,9 @@ import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { choose, expect } from '../e2e/kitchen';
-import { writeRunFile } from '../src/data/run-file';
+import { writeRunFile, type PackedRun } from '../src/data/run-file';
 import { finishedRuns } from '../src/testing/made-log';
+import { teachingRuns } from '../src/testing/teaching-runs';
 import { CHROMIUM_FLAGS } from './chromium.mjs';
 
 // Every picture of docs/screenshots, from the demo data with the clock standing still: the same each time.
@@ -45,20 +46,29 @@ async function twoColours(page: Page): Promise<void> {
   await page.waitForTimeout(1200);
 }
 
-/** Nine finished runs, taken from a file. */
-async function logged(page: Page): Promise<void> {
+/** Finished runs, taken from a file, and the log of them without the notice that they were added. */
+async function logOf(page: Page, runs: readonly PackedRun[]): Promise<void> {
   await page.clock.setFixedTime(new Date('2026-10-18T08:00:00Z'));
   await page.getByRole('button', { name: 'Import' }).click();
   await page.getByLabel(/A file exported/).setInputFiles({
     name: 'runs.json',
     mimeType: 'application/json',
-    buffer: Buffer.from(writeRunFile(finishedRuns(9), MONDAY)),
+    buffer: Buffer.from(writeRunFile(runs, MONDAY)),
   });
   await page.getByRole('button', { name: 'Take them' }).click();
-  await page.getByText('Added 9 runs.').waitFor();
-  await page.locator('.rail a[href="/log"]').click();
+  await page.getByText(/^Added \d+ runs/).waitFor();
+  await page.waitForTimeout(1000);
+  await page.goto(`${address}/log`);
   await expect(page.locator('ks-run-drawing svg')).not.toHaveCount(0);
-  await page.waitForTimeout(6000);
+}
+
+const logged = (page: Page) => logOf(page, finishedRuns(9));
+
+/** What six runs of a slow cook in a kitchen with a slow fridge teach, with the readings of the fridge. */
+async function taught(page: Page): Promise<void> {
+  await logOf(page, teachingRuns(6, { hands: 1.4, sets: 1.3 }));
+  await page.getByRole('link', { name: 'Lessons' }).click();
+  await page.getByRole('button', { name: '24 readings of Fridge' }).click();
 }
 
 /** The supper's timetable, with a task of the second day opened. */
@@ -105,11 +115,6 @@ async function simulated(page: Page): Promise<void> {
 const SHOTS: readonly Shot[] = [
   { name: 'castings', path: '/castings' },
   { name: 'new-casting', path: '/castings/new', first: beginBonbons },
-  {
-    name: 'compare',
-    path: '/casting/demo-bombs/compare',
-    first: (page) => page.getByRole('button', { name: 'as one thick coat or as two thin coats' }).click(),
-  },
   { name: 'mold', path: '/casting/demo-pears/mold', first: openPaint },
   { name: 'molds', path: '/molds' },
   { name: 'melt', path: '/casting/demo-bombs/melt' },
@@ -123,6 +128,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'occasion', path: '/occasions/demo-supper', first: timetabled },
   { name: 'batch', path: '/casting/demo-bombs/batch', first: twoColours },
   { name: 'log', path: '/bench', first: logged },
+  { name: 'lessons', path: '/bench', first: taught },
   { name: 'bench', path: '/bench/occasion/demo-supper', first: inFullSwing },
   { name: 'weigh-out', path: '/casting/demo-tiles/weigh-out' },
   { name: 'phone', path: '/casting/demo-bombs/coat', phone: true },

@@ -14,6 +14,7 @@ import type { OutsideChange } from '../app/state/record-storage';
 import { CastingStore } from '../app/state/casting-store';
 import { START_PLAN_WORKER } from '../app/state/plan-worker';
 import { FoundTimetableStorage } from '../app/state/found-timetable-storage';
+import { lessonsOf } from '../core/learn/lessons';
 import { START_LESSONS_WORKER } from '../app/state/lessons-worker';
 import { OutcomeStorage } from '../app/state/logbook';
 import { START_STUDY_WORKER } from '../app/state/study-worker';
@@ -55,31 +56,24 @@ const ports: MessagePort[] = [];
 
 /** The worker's own computation over a message channel, after a delay of the test's choosing; undefined: it never answers. */
 export function workerAfter(delayMs: () => number | undefined): Worker {
-  const { port1, port2 } = new MessageChannel();
-  ports.push(port1, port2);
   const answer = async <T>(work: () => T): Promise<T> => {
     const delay = delayMs();
     await new Promise((resolve) => delay !== undefined && setTimeout(resolve, delay));
     return work();
   };
   const work = planWork();
-  expose(
-    {
-      ...work,
-      work: (makings: readonly Making[], from: readonly Worked[] | undefined) => answer(() => work.work(makings, from)),
-      effects: (casting: Casting) => answer(() => work.effects(casting)),
-    },
-    port2 as never,
-  );
-  port1.start();
-  return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
+  return workerDoing({
+    ...work,
+    work: (makings: readonly Making[], from: readonly Worked[] | undefined) => answer(() => work.work(makings, from)),
+    effects: (casting: Casting) => answer(() => work.effects(casting)),
+  });
 }
 
-/** The study worker's own work over a message channel. */
-function studyWorker(): Worker {
+/** A worker's own work over a message channel. */
+export function workerDoing(work: object): Worker {
   const { port1, port2 } = new MessageChannel();
   ports.push(port1, port2);
-  expose(studyWork(), port2 as never);
+  expose(work, port2 as never);
   port1.start();
   return Object.assign(port1, { terminate: () => port1.close() }) as unknown as Worker;
 }
@@ -119,9 +113,9 @@ export async function openDemo(
       { provide: RunStorage, useValue: storageOf<Run>([]) },
       { provide: FoundTimetableStorage, useValue: NOTHING_FOUND },
       { provide: OutcomeStorage, useValue: { watch: () => of({ outcomes: [], readings: new Map(), missing: 0 }) } },
-      { provide: START_LESSONS_WORKER, useValue: () => workerAfter(delayMs) },
+      { provide: START_LESSONS_WORKER, useValue: () => workerDoing({ taught: lessonsOf }) },
       { provide: START_PLAN_WORKER, useValue: () => workerAfter(delayMs) },
-      { provide: START_STUDY_WORKER, useValue: studyWorker },
+      { provide: START_STUDY_WORKER, useValue: () => workerDoing(studyWork()) },
     ],
   });
   const store = TestBed.inject(CastingStore);

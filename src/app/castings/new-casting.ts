@@ -5,6 +5,7 @@ import { NzButtonComponent } from 'ng-zorro-antd/button';
 import { PIECE_KINDS } from '../../core/edit/piece-kinds';
 import { CastingsActions } from '../state/castings-actions';
 import { Kitchens } from '../state/kitchens';
+import { Lessons } from '../state/lessons';
 import { MoldLibrary } from '../state/mold-library';
 import { Pantry } from '../state/pantry';
 import { AmountField } from '../ui/amount-field';
@@ -49,6 +50,7 @@ export class NewCasting {
   private readonly library = inject(MoldLibrary);
   private readonly pantry = inject(Pantry);
   private readonly kitchens = inject(Kitchens);
+  private readonly lessons = inject(Lessons);
 
   /** Query parameter: a mold to begin with. */
   readonly mold = input<string>();
@@ -82,10 +84,12 @@ export class NewCasting {
   }
 
   /** Plans it: a new mold comes into the library first, so that it is there for the next one. */
-  protected begin(): void {
-    const casting = this.begun.casting();
-    if (!casting || this.begunOnce) return;
+  protected async begin(): Promise<void> {
+    if (!this.begun.casting() || this.begunOnce) return;
     this.begunOnce = true;
+    if (!this.lessons.known()) await this.lessons.learnedByAll();
+    const casting = this.begun.casting();
+    if (!casting) return;
     if (this.begun.moldKey() === BY_MEASURES) {
       const mold = this.library.add(casting.molds[0]);
       casting.molds[0] = { ...casting.molds[0], id: mold.id, name: mold.name };

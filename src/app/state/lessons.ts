@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { catchError, filter, firstValueFrom, map, of, switchMap, timer } from 'rxjs';
+import { catchError, filter, firstValueFrom, map, merge, of, switchMap, timer } from 'rxjs';
 import { learnedOf, rememberedOf, type Taught } from '../../core/learn/lessons';
 import type { RunReadings } from '../../core/learn/run-readings';
 import type { Learned, LessonKey } from '../../core/record/kitchen';
@@ -20,6 +20,9 @@ export interface TeachingRun {
   readonly zone: string;
   readonly readings: RunReadings;
 }
+
+/** Nobody who begins a casting waits for lessons for longer, ms. */
+const LONGEST_MS = 5000;
 
 const NOTHING = { taught: [], failed: false } as const;
 
@@ -76,9 +79,9 @@ export class Lessons {
 
   private readonly knownLater = toObservable(this.known);
 
-  /** The same, once all runs have been looked through. */
+  /** The same, once all runs have been looked through; as far as it is known, where that takes too long. */
   async learnedByAll(): Promise<Learned | undefined> {
-    await firstValueFrom(this.knownLater.pipe(filter(Boolean)));
+    await firstValueFrom(merge(this.knownLater.pipe(filter(Boolean)), timer(LONGEST_MS)));
     return this.learned();
   }
 

@@ -4,7 +4,7 @@ import type { RunClock } from '../../core/run/at-hand';
 import { coatOf, type Nudge, type NudgeKind } from '../../core/run/nudges';
 import type { RunWait } from '../../core/run/run-waits';
 import type { Run } from '../../core/run/run-record';
-import type { Stretch } from '../../core/batch/timeline';
+import type { Stretch } from '../../core/batch/stretch';
 import type { UnitSystem } from '../../core/quantity/units';
 import { text } from './format';
 import { METHOD_NAMES, listed } from './names';

@@ -2,7 +2,7 @@ import type { RunReadings } from '../../core/learn/run-readings';
 import { tellsOf, type Taught } from '../../core/learn/lessons';
 import type { SetReading } from '../../core/learn/set-evidence';
 import type { UnitSystem } from '../../core/quantity/units';
-import { HAND_WORKS, type HandWork, type LessonKey } from '../../core/record/kitchen';
+import { isHandWork, type LessonKey } from '../../core/record/kitchen';
 import { text } from './format';
 import { dayText } from './times';
 
@@ -56,9 +56,9 @@ export function lessonWords({ key, factor, low, high, readings, usuallyS, nowS }
   const log = Math.log(factor);
   const found = Math.abs(log) < ALIKE ? words.as : log > 0 ? words.more : words.less;
   const [usually, now] = [usuallyS, nowS].map((s) => text(s, 'duration', system));
-  const changes = isHands(key)
+  const changes = isHandWork(key)
     ? `Where ${usually} is usual, new plans allow ${now}.`
-    : `Where the working rules wait ${usually}, new plans wait ${now}.`;
+    : `Where the working rules wait ${usually}, new plans wait ${now} with all that is ticked.`;
   return {
     name: words.name,
     found: `${found}.`,
@@ -69,8 +69,6 @@ export function lessonWords({ key, factor, low, high, readings, usuallyS, nowS }
   };
 }
 
-const isHands = (key: LessonKey): key is HandWork => (HAND_WORKS as readonly string[]).includes(key);
-
 /** What the readings of a lesson were, in words, those that read alike together; the day and the run they were noted in are told beside it. */
 export function readingTexts(
   key: LessonKey,
@@ -78,7 +76,7 @@ export function readingTexts(
   system: UnitSystem,
 ): readonly string[] {
   const said = (s: number): string => text(s, 'duration', system);
-  const lines = isHands(key)
+  const lines = isHandWork(key)
     ? works.flatMap(({ work, plannedS, tookS }) =>
         work === key ? [`Took ${said(tookS)}, ${said(plannedS)} usually`] : [],
       )

@@ -1,4 +1,4 @@
-import type { Stretch } from '../../core/batch/timeline';
+import type { Stretch } from '../../core/batch/stretch';
 import type { WorkNames } from '../../core/plan/work-names';
 import { PLACE_NAMES } from './names';
 import { PREP_WORDS } from './painting';

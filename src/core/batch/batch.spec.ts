@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { binomialDistribution } from 'simple-statistics';
 import { meltAmounts, type OnPieces, type PartAmount } from './amounts';
-import { batchAmounts, batchStation, type AfterCasting, type BatchInput, type BatchPart, type PartCast } from './batch';
+import { batchAmounts, batchStation } from './batch';
+import type { AfterCasting, BatchInput, BatchPart, PartCast } from './batch-types';
 import type { CoatAmount } from './amounts';
 import type { TimelineCoat } from './timeline';
 import { chanceOfAtMost, chanceOfAtMostLearned, learnedChance, partsToCast } from './spares';
-import { secondsOf } from './timeline';
+import { secondsOf } from './stretch';
 
 describe('spares', () => {
   // Binomial quantiles, worked with a statistics package.

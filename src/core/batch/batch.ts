@@ -1,61 +1,10 @@
-import type { OutSeconds } from '../matter/working-rules';
-import { answer, term, type Answer, type Term } from '../quantity/answer';
+import { answer, term, type Answer } from '../quantity/answer';
 import type { SpareRule } from '../record/casting';
-import { meltAmounts, type CoatAmount, type MeltAmount, type OnPieces } from './amounts';
+import { meltAmounts, type MeltAmount, type OnPieces } from './amounts';
+import type { BatchInput, BatchPart, PartCast } from './batch-types';
 import { castRounds, type RoundRun } from './rounds';
 import { learnedChance, partsToCast, type LearnedChance } from './spares';
-import { timeline, type FurtherTask, type Timeline, type TimelineCoat, type TimelineInput } from './timeline';
-
-/** Of one kind of part, those that are cast alike. */
-export interface PartCast {
-  /** How many pieces they are for. */
-  readonly pieces: number;
-  /** Whole ones that were cast before, for any of these pieces. */
-  readonly there: number;
-  readonly breakChance: { readonly value: number; readonly low: number; readonly high: number };
-  readonly coats: readonly CoatAmount[];
-}
-
-/** One kind of part of a piece, in the order of the work. */
-export interface BatchPart {
-  readonly partId: string;
-  readonly perPiece: number;
-  readonly moldId: string;
-  readonly cavityId: string;
-  readonly perMold: number;
-  readonly moldsAtHand: number;
-  /** Those for pieces that are made otherwise are cast in the same rounds, and told apart by what they take. */
-  readonly casts: readonly PartCast[];
-  /** What is done to its empty mold. */
-  readonly before: readonly FurtherTask[];
-  readonly coats: readonly TimelineCoat[];
-  /** What goes on its last coat while that is wet. */
-  readonly onWet: readonly FurtherTask[];
-  readonly inMold: readonly FurtherTask[];
-  /** Hands-on seconds to get it out. */
-  readonly out: OutSeconds;
-}
-
-/** Chocolate that goes on before or after casting. */
-export interface AfterCasting extends Omit<OnPieces, 'kg' | 'perRoundKg'> {
-  readonly eachKg: number;
-  /** On so many pieces, or on every one that is cast alike of a part, spares included: its place among the part's. */
-  readonly on: { readonly pieces: number } | { readonly partId: string; readonly cast: number };
-}
-
-export interface BatchInput {
-  /** Of every kind together. */
-  readonly pieces: number;
-  readonly spareRule: SpareRule;
-  /** Of parts cast before, how many broke: the computed chance is held against it. */
-  readonly breakages?: { readonly cast: number; readonly broken: number } | undefined;
-  readonly parts: readonly BatchPart[];
-  readonly onPieces: readonly AfterCasting[];
-  readonly after: readonly FurtherTask[];
-  readonly pace?: TimelineInput['pace'];
-  /** What sticks to bowl and tools of so many kg of a melt that are worked, kg. */
-  readonly stuckKg: (meltId: string, kg: number) => number;
-}
+import { timeline, type Timeline, type TimelineInput } from './timeline';
 
 export interface MeltAnswers {
   readonly meltId: string;
@@ -176,11 +125,12 @@ export function batchStation(
   meltSeconds: ReadonlyMap<string, number>,
 ): BatchResult {
   const parts = amounts.casts.map(sumOf);
+  const { pace } = input;
   const work: TimelineInput = {
     pieces: input.pieces,
     after: input.after,
     meltSeconds,
-    pace: input.pace,
+    pace,
     parts: input.parts.map((part, i) => ({ ...part, parts: parts[i] })),
   };
   const time = timeline(work);
@@ -210,20 +160,11 @@ export function batchStation(
     handsOn: answer(handsOn, 'duration', 'batch.handsOn', [
       ...parts.map((count) => term('parts', count, 'count')),
       term('pieces', input.pieces, 'count'),
-      ...paceTerms(work),
+      ...(pace ? [term('handsUsually', time.handsUsuallySeconds, 'duration')] : []),
+      ...(pace ? [term('readings', sumOf(Object.values(pace).map((lesson) => lesson?.readings ?? 0)), 'count')] : []),
     ]),
     waiting: answer(waiting, 'duration', 'batch.waiting', [term('rounds', time.rounds, 'count')]),
   };
-}
-
-/** What the work by hand would take at the usual pace, where another was learned, and from how much of it. */
-function paceTerms(work: TimelineInput): Term[] {
-  const { pace, ...usual } = work;
-  if (!pace) return [];
-  return [
-    term('handsUsually', timeline(usual).handsOnSeconds, 'duration'),
-    term('readings', sumOf(Object.values(pace).map((lesson) => lesson?.readings ?? 0)), 'count'),
-  ];
 }
 
 function partCount(input: BatchInput, index: number, casts: readonly number[], time: Timeline): PartCount {

@@ -1,6 +1,6 @@
 import { answer, term } from '../quantity/answer';
 import type { BatchResult } from './batch';
-import { secondsOf, type Stretch } from './timeline';
+import { secondsOf, type Stretch } from './stretch';
 
 /** A casting's work by one pair of hands as it was found, its rounds in each other's waits; s. */
 export interface JobOrder {

@@ -3,13 +3,13 @@ import { PLACES } from '../record/choices';
 import { METHODS } from '../record/method';
 import {
   coatOneMoldSeconds,
-  secondsOf,
   timeline,
   type FurtherTask,
   type TimelineCoat,
   type TimelineInput,
   type TimelinePart,
 } from './timeline';
+import { secondsOf } from './stretch';
 
 const coat: TimelineCoat = {
   method: 'dump',

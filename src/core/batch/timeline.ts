@@ -1,53 +1,11 @@
 import { HANDS_ON, type OutSeconds } from '../matter/working-rules';
 import type { Place } from '../record/choices';
-import { HAND_WORKS, type HandWork, type Learned } from '../record/kitchen';
 import { fillsLevel, handsOnS, isChilled, type Method, tippedOut } from '../record/method';
 import type { Rest } from '../record/sets';
 import { castRounds, type RoundPart, type RoundRun } from './rounds';
 import { inTurn, type Task } from './in-turn';
-
-/** What a stretch of the work can be. */
-export const STRETCH_KINDS = [
-  'melt',
-  'prep',
-  'coat',
-  'stick',
-  'turn',
-  'dip',
-  'chill',
-  'unmold',
-  'rounds',
-  'cover',
-  'level',
-  'fill',
-  'close',
-  'finish',
-  'wash',
-  'make',
-  'pack',
-  'break',
-] as const;
-
-/** One stretch of the ribbon. */
-export interface Stretch {
-  readonly kind: (typeof STRETCH_KINDS)[number];
-  readonly handsOn: boolean;
-  readonly startSeconds: number;
-  readonly seconds: number;
-  /** Which part, from 0 in the order of the job's parts, for what is done to one. */
-  readonly part?: number;
-  /** Which coat of it, from 0, for coat, turn and chill. */
-  readonly coat?: number;
-  /** Which step of painting its mold, from 0, for that and for what it waits. */
-  readonly step?: number;
-  readonly place?: Place;
-  /** Which round, from 0; undefined before and after the rounds. */
-  readonly round?: number;
-  /** Melts that it works from, or makes. */
-  readonly meltIds?: readonly string[];
-  /** The filling that is made. */
-  readonly fillingId?: string;
-}
+import { atPace, atUsualPace, type Pace } from './pace';
+import { secondsOf, StretchList, type Bare, type Stretch } from './stretch';
 
 export interface TimelineCoat {
   readonly method: Method;
@@ -101,8 +59,7 @@ export interface TimelineInput {
   readonly pieces: number;
   /** What is done when all rounds are through, in this order. */
   readonly after: readonly FurtherTask[];
-  /** What was learned of how long work by hand takes here; as is common practice where nothing was. */
-  readonly pace?: Learned['hands'];
+  readonly pace?: Pace;
 }
 
 export interface Timeline {
@@ -114,6 +71,8 @@ export interface Timeline {
   readonly oneRound: readonly Stretch[];
   readonly wholeJob: readonly Stretch[];
   readonly handsOnSeconds: number;
+  /** The same at the usual pace. */
+  readonly handsUsuallySeconds: number;
   readonly waitingSeconds: number;
 }
 
@@ -152,26 +111,23 @@ interface Block {
   readonly stretches: readonly Bare[];
 }
 
-/** A stretch without its place in the day. */
-export type Bare = Omit<Stretch, 'startSeconds'>;
-
 /** The order of the work in seconds: each melt when it is first wanted, the rounds, then filling, closing and finishing all pieces. */
 export function timeline(input: TimelineInput): Timeline {
   const { rounds, runs, roundsOf } = castRounds(input.parts);
   const melted = new Set<string>();
   const blocks = blocksOf(input, runs, melted);
   const after = afterwards(input, melted);
-  const seconds = (handsOn: boolean): number =>
-    blocks.reduce((sum, { count, stretches }) => sum + count * secondsOf(stretches, handsOn), 0) +
-    secondsOf(after, handsOn);
+  const inAll = (of: (stretches: readonly Bare[]) => number): number =>
+    blocks.reduce((sum, { count, stretches }) => sum + count * of(stretches), 0) + of(after);
   return {
     rounds,
     roundsOf,
     runs,
     oneRound: new StretchList().append(blocks[0].stretches, 0).list,
     wholeJob: inFull(blocks, rounds).append(after).list,
-    handsOnSeconds: seconds(true),
-    waitingSeconds: seconds(false),
+    handsOnSeconds: inAll((stretches) => secondsOf(stretches, true)),
+    handsUsuallySeconds: inAll((stretches) => secondsOf(atUsualPace(stretches, input.pace), true)),
+    waitingSeconds: inAll((stretches) => secondsOf(stretches, false)),
   };
 }
 
@@ -223,22 +179,13 @@ function roundOf(input: TimelineInput, cast: readonly number[], melted: Set<stri
 
 /** What is done in a round that casts so many of each part: a line of tasks for each part that is in it. */
 export function roundLines({ parts, pace }: TimelineInput, cast: readonly number[]): Task<Bare>[][] {
-  return parts.flatMap((part, index) =>
-    cast[index] > 0 ? [partTasks(part, index, cast[index]).map((task) => atPace(task, pace))] : [],
-  );
+  return parts.flatMap((part, index) => (cast[index] > 0 ? [atPace(partTasks(part, index, cast[index]), pace)] : []));
 }
-
-/** As long as it takes here, by what was learned. */
-function atPace(task: Bare, pace: TimelineInput['pace']): Bare {
-  const learned = isHandWork(task.kind) ? pace?.[task.kind] : undefined;
-  return learned && task.handsOn ? { ...task, seconds: task.seconds * learned.factor } : task;
-}
-
-const isHandWork = (kind: Stretch['kind']): kind is HandWork => (HAND_WORKS as readonly string[]).includes(kind);
 
 /** What is done to so many pieces when they are cast. */
 export function afterTasks({ after, pace }: Pick<TimelineInput, 'after' | 'pace'>, pieces: number): Task<Bare>[] {
-  return after.map((task) => atPace({ ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }, pace));
+  const tasks = after.map((task) => ({ ...task, seconds: task.handsOn ? task.seconds * pieces : task.seconds }));
+  return atPace(tasks, pace);
 }
 
 function partTasks(part: TimelinePart, index: number, parts: number): Task<Bare>[] {
@@ -300,26 +247,4 @@ function afterwards(input: TimelineInput, melted: Set<string>): Bare[] {
     ...melting(task.meltIds ?? [], input.meltSeconds, melted),
     task,
   ]);
-}
-
-class StretchList {
-  readonly list: Stretch[] = [];
-  private end = 0;
-
-  add(stretch: Bare): this {
-    this.list.push({ ...stretch, startSeconds: this.end });
-    this.end += stretch.seconds;
-    return this;
-  }
-
-  /** Adds stretches one after another, as those of a round where one is named. */
-  append(stretches: readonly Bare[], round?: number): this {
-    for (const stretch of stretches) this.add(round === undefined ? stretch : { ...stretch, round });
-    return this;
-  }
-}
-
-/** Sum of the stretches' lengths, s, hands-on or waiting. */
-export function secondsOf(stretches: readonly Pick<Stretch, 'handsOn' | 'seconds'>[], handsOn: boolean): number {
-  return stretches.filter((s) => s.handsOn === handsOn).reduce((sum, s) => sum + s.seconds, 0);
 }

@@ -1,5 +1,5 @@
 import { FOUR_FIFTHS } from '../quantity/normal';
-import { HAND_WORKS, type HandWork, type Learned, type Lesson, type LessonKey } from '../record/kitchen';
+import { HAND_WORKS, isHandWork, type HandWork, type Learned, type Lesson, type LessonKey } from '../record/kitchen';
 import type { Place } from '../record/choices';
 import { WORKING_RULES } from '../matter/working-rules';
 import type { Belief } from './belief';
@@ -72,16 +72,10 @@ export const tellsOf = ({ along }: SetReading, key: SetParameter): boolean => Ma
 export function learnedOf(taught: readonly Taught[]): Learned | undefined {
   const on = taught.filter((one) => one.on);
   if (on.length === 0) return undefined;
-  const of = (key: LessonKey): Lesson | undefined => on.find((one) => one.key === key)?.lesson;
-  const own = (key: LessonKey) => {
-    const lesson = of(key);
-    return lesson ? { [key]: lesson } : {};
-  };
-  const hands = Object.assign({}, ...HAND_WORKS.map(own)) as Learned['hands'];
-  return {
-    ...Object.assign({}, ...SET_PARAMETERS.map(({ key }) => own(key))),
-    ...(Object.keys(hands ?? {}).length > 0 ? { hands } : {}),
-  };
+  const lessons = (ofHands: boolean) =>
+    Object.fromEntries(on.flatMap(({ key, lesson }) => (isHandWork(key) === ofHands ? [[key, lesson]] : [])));
+  const hands = lessons(true);
+  return { ...lessons(false), ...(Object.keys(hands).length > 0 ? { hands } : {}) };
 }
 
 function ofSetting(key: SetParameter, at: number, { mean, covariance }: Belief, sets: readonly SetReading[]): Taught[] {

@@ -1,7 +1,7 @@
 import { workOrder } from '../plan/batch-input';
 import { draftPlan } from '../plan/draft';
 import type { PlanDraft } from '../plan/plan-types';
-import { HAND_WORKS, type HandWork } from '../record/kitchen';
+import { isHandWork, type HandWork } from '../record/kitchen';
 import type { Casting } from '../record/casting';
 import { standing, type Mark } from '../run/mark';
 import type { Run } from '../run/run-record';
@@ -107,8 +107,8 @@ function handReadings(run: Run, marks: readonly Mark[], { doneS, longerS }: RunS
     })
     .sort((a, b) => a.atS - b.atS);
   return done.flatMap(({ task, place, atS }, i) => {
-    const work = HAND_WORKS.find((one) => one === task.kind);
-    if (!work || i === 0) return [];
+    const work = task.kind;
+    if (!isHandWork(work) || i === 0) return [];
     const beganS = done[i - 1].atS;
     const readyS = Math.max(
       0,

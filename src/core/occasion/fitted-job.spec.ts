@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { arbitraryCasting } from '../../testing/arbitrary-casting';
 import { demoCastings } from '../../data/demo';
 import { aboutInOrder, waitsLeft } from '../batch/job-order';
-import { secondsOf, type Stretch } from '../batch/timeline';
+import { secondsOf, type Stretch } from '../batch/stretch';
 import { draftPlan } from '../plan/draft';
 import { chillsOf } from '../plan/makings';
 import { finishPlan, planAboutInOrder } from '../plan/plan';

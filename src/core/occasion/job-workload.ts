@@ -1,4 +1,5 @@
-import { afterTasks, roundLines, type Bare } from '../batch/timeline';
+import type { Bare } from '../batch/stretch';
+import { afterTasks, roundLines } from '../batch/timeline';
 import { madeAhead } from '../fill/made-ahead';
 import { workOrder } from '../plan/batch-input';
 import type { CastingPlan } from '../plan/plan-types';

@@ -1,4 +1,4 @@
-import type { Bare } from '../batch/timeline';
+import type { Bare } from '../batch/stretch';
 import { HANDS_ON } from '../matter/working-rules';
 import type { Work } from './work';
 

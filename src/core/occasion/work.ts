@@ -1,4 +1,4 @@
-import type { Bare } from '../batch/timeline';
+import type { Bare } from '../batch/stretch';
 import type { StayUntil } from '../chill/set-coats';
 import type { Lag, Moment, Occupation, Operation, Resource, Stay, Workload } from '../schedule/workload';
 

@@ -1,12 +1,6 @@
 import { isTurned } from '../record/method';
-import {
-  neededOf,
-  type AfterCasting,
-  type BatchInput,
-  type BatchPart,
-  type BatchResult,
-  type PartCast,
-} from '../batch/batch';
+import { neededOf, type BatchResult } from '../batch/batch';
+import type { AfterCasting, BatchInput, BatchPart, PartCast } from '../batch/batch-types';
 import type { FurtherTask, TimelineCoat } from '../batch/timeline';
 import type { CloseResult } from '../close/close';
 import { lightness } from '../matter/colour';

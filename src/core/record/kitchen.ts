@@ -15,6 +15,7 @@ const BowlSchema = z.object({
 /** What of the work by hand is timed. */
 export const HAND_WORKS = ['prep', 'coat', 'unmold', 'fill', 'close', 'finish'] as const;
 export type HandWork = (typeof HAND_WORKS)[number];
+export const isHandWork = (kind: string): kind is HandWork => (HAND_WORKS as readonly string[]).includes(kind);
 
 /** What was learned of one thing: a factor on the working rule, how surely (a factor either way, as a standard deviation), and from how many readings. */
 const LessonSchema = z.object({

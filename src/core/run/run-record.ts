@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { STRETCH_KINDS } from '../batch/timeline';
+import { STRETCH_KINDS } from '../batch/stretch';
 import { STAYS_UNTIL } from '../chill/set-coats';
 import type { Bowl } from '../occasion/bowls';
 import type { PlannedTask } from '../occasion/occasion-plan';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import { secondsOf, type Stretch } from '../../../core/batch/timeline';
+import { secondsOf, type Stretch } from '../../../core/batch/stretch';
 import { workNames, type WorkNames } from '../../../core/plan/work-names';
 import { InOccasion } from '../../state/in-occasion';
 import { PlanService } from '../../state/plan-service';
